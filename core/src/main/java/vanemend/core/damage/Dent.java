@@ -1,0 +1,118 @@
+package vanemend.core.damage;
+
+/**
+ * An elliptical hollow, as left after straightening. Depth is a function of the distance from the centre, counted in the
+ * ellipse's own radius: 0 at the centre, 1 at the outline.
+ *
+ * @param xMm centre, from the part's left edge, mm
+ * @param yMm centre, from the part's lower edge, mm
+ * @param lengthMm whole length of the ellipse, mm
+ * @param widthMm whole width, mm
+ * @param angleDeg turn of the length, counter-clockwise from level, degrees
+ * @param depthMm deepest point below the original face, mm
+ * @param profile shape of the hollow
+ */
+public record Dent(
+        double xMm, double yMm, double lengthMm, double widthMm, double angleDeg, double depthMm, Profile profile)
+        implements Damage {
+
+    /** Shape of a hollow. Volumes are of an ellipse with half axes a, b and depth h (textbook geometry). */
+    public enum Profile {
+        /** Round bottom: h·(1 − ρ²); volume π·a·b·h/2. */
+        BOWL("bowl") {
+            @Override
+            public double at(double rho) {
+                return 1 - rho * rho;
+            }
+
+            @Override
+            double meanShare() {
+                return 0.5;
+            }
+        },
+        /** Soft rim: h/2·(1 + cos πρ); volume π·a·b·h·(½ − 2/π²). */
+        SOFT("soft edge") {
+            @Override
+            public double at(double rho) {
+                return (1 + Math.cos(Math.PI * rho)) / 2;
+            }
+
+            @Override
+            double meanShare() {
+                return 0.5 - 2 / (Math.PI * Math.PI);
+            }
+        },
+        /** Pointed: h·(1 − ρ); volume π·a·b·h/3. */
+        POINT("point") {
+            @Override
+            public double at(double rho) {
+                return 1 - rho;
+            }
+
+            @Override
+            double meanShare() {
+                return 1.0 / 3;
+            }
+        };
+
+        private final String word;
+
+        Profile(String word) {
+            this.word = word;
+        }
+
+        /** As said at the bench. */
+        public String word() {
+            return word;
+        }
+
+        /** Share of the full depth at {@code rho}, 0 at the centre to 1 at the outline. */
+        public abstract double at(double rho);
+
+        /** Mean depth over the outline, as a share of the deepest. */
+        abstract double meanShare();
+    }
+
+    /** Half the length, mm. */
+    public double a() {
+        return lengthMm / 2;
+    }
+
+    /** Half the width, mm. */
+    public double b() {
+        return widthMm / 2;
+    }
+
+    /** Distance of a point from the centre in ellipse radii; 1 on the outline. */
+    public double rho(double x, double y) {
+        double t = Math.toRadians(angleDeg);
+        double dx = x - xMm;
+        double dy = y - yMm;
+        double u = dx * Math.cos(t) + dy * Math.sin(t);
+        double v = -dx * Math.sin(t) + dy * Math.cos(t);
+        return Math.hypot(u / a(), v / b());
+    }
+
+    /** Depth below the original face at a point of the part, mm; 0 outside. */
+    public double depthAt(double x, double y) {
+        double r = rho(x, y);
+        return r >= 1 ? 0 : depthMm * profile.at(r);
+    }
+
+    /** Closed-form volume, mm³. */
+    public double volumeMm3() {
+        return Math.PI * a() * b() * depthMm * profile.meanShare();
+    }
+
+    /** Half the extent across (x), mm. */
+    public double halfAcross() {
+        double t = Math.toRadians(angleDeg);
+        return Math.hypot(a() * Math.cos(t), b() * Math.sin(t));
+    }
+
+    /** Half the extent up (y), mm. */
+    public double halfUp() {
+        double t = Math.toRadians(angleDeg);
+        return Math.hypot(a() * Math.sin(t), b() * Math.cos(t));
+    }
+}

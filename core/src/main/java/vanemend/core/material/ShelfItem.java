@@ -1,0 +1,75 @@
+package vanemend.core.material;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One thing on the shelf with what its own label says. Where the label figure was not typed it is empty; the class's typical
+ * figure then stands in for amounts, never for a clock.
+ *
+ * @param classId class of material
+ * @param lot as printed
+ * @param expires last day but one: from this date on it is not used
+ * @param quantity what is left, in {@code unit}
+ * @param unit g, mL or pieces
+ * @param workMin label work time, min at {@code labelC}
+ * @param sand label times to sand, min at °C; one or more
+ * @param dosePercent cream by weight of filler
+ * @param densityGPerMl mixed
+ * @param grading P or CAMI, papers only
+ * @param grade number printed on a paper
+ * @param wet how a paper or surfacer is meant to be sanded
+ */
+public record ShelfItem(
+        String id,
+        String classId,
+        String name,
+        String lot,
+        Optional<LocalDate> expires,
+        double quantity,
+        String unit,
+        Optional<Double> workMin,
+        List<LabelTime> sand,
+        Optional<Double> dosePercent,
+        Optional<Double> densityGPerMl,
+        Optional<String> grading,
+        Optional<Integer> grade,
+        Sanding wet) {
+
+    /**
+     * A time printed on a label.
+     *
+     * @param atC °C
+     * @param minutes min
+     */
+    public record LabelTime(double atC, double minutes) {}
+
+    /** How it is meant to be sanded. */
+    public enum Sanding {
+        DRY,
+        WET_ONLY
+    }
+
+    /** Its class. */
+    public MaterialClass materialClass() {
+        return MaterialClass.of(classId);
+    }
+
+    /** Density, g/mL; the class's typical figure where the label gave none. */
+    public double density() {
+        return densityGPerMl.or(() -> materialClass().figure("densityGPerMl")).orElse(1.0);
+    }
+
+    /** A label figure of the class, such as {@code maxLiftMm}. */
+    public double typical(String name) {
+        return materialClass()
+                .figure(name)
+                .orElseThrow(() -> new IllegalArgumentException(classId + " has no typical " + name));
+    }
+
+    /** Lowest temperature at which it cures, °C; very low where the class names none. */
+    public double minC() {
+        return materialClass().figure("minC").orElse(Double.NEGATIVE_INFINITY);
+    }
+}

@@ -1,0 +1,30 @@
+package vanemend.core.method;
+
+import java.util.List;
+
+/**
+ * What must be true to go on.
+ *
+ * @param question short
+ * @param yes the good answer
+ * @param yesNote what follows
+ * @param no the other answer
+ * @param branches what the other answer can mean; one at least
+ */
+public record Gate(String question, String yes, String yesNote, String no, List<Branch> branches) {
+    /**
+     * One way a gate can fail.
+     *
+     * @param id name
+     * @param label as said
+     * @param note what follows
+     * @param loop rework loop that is inserted before the gate is asked again
+     */
+    public record Branch(String id, String label, String note, String loop) {}
+
+    public Gate {
+        if (branches.isEmpty()) {
+            throw new IllegalArgumentException("a gate that cannot fail is no gate: " + question);
+        }
+    }
+}

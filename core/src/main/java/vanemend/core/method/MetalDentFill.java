@@ -1,0 +1,687 @@
+package vanemend.core.method;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import vanemend.core.cure.DryingRoute;
+import vanemend.core.footprint.Footprint;
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.method.Step.Ask;
+import vanemend.core.method.Step.Clock;
+import vanemend.core.method.Step.Kind;
+import vanemend.core.method.Step.Resource;
+import vanemend.core.part.Metal;
+import vanemend.core.sanding.Ladder;
+import vanemend.core.sanding.Rung;
+import vanemend.core.stack.StackChoice;
+import vanemend.core.trade.Caution;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.TradeBook;
+
+/**
+ * Metal dent fill: dents left after straightening, mended with polyester filler and putty. The order is the order of the work;
+ * each private method is one heading of it.
+ */
+public final class MetalDentFill {
+    /**
+     * What the earlier stations found.
+     *
+     * @param dents number of dents
+     * @param deepestMm deepest, mm
+     * @param filler mix of body filler, absent where putty alone fills
+     * @param putty mix of putty
+     * @param primerSandMin time until epoxy primer can be scuffed, min; absent where none is asked
+     */
+    public record Found(
+            Metal metal,
+            int dents,
+            double deepestMm,
+            StackChoice stack,
+            Footprint footprint,
+            Ladder ladder,
+            HouseRules house,
+            Optional<MixPlan> filler,
+            MixPlan putty,
+            Optional<Double> primerSandMin) {}
+
+    private final Found found;
+    private final List<Step> steps = new ArrayList<>();
+
+    private MetalDentFill(Found found) {
+        this.found = found;
+    }
+
+    /** The steps for what was found. */
+    public static MethodSteps lay(Found found) {
+        return new MetalDentFill(found).lay();
+    }
+
+    private MethodSteps lay() {
+        wash();
+        straighten();
+        openTheCoats();
+        found.filler().ifPresent(this::fill);
+        found.filler().ifPresent(f -> shape());
+        skim();
+        refine();
+        sealAndPass();
+        List<Loop> loops = loops();
+        List<MixPlan> mixes = new ArrayList<>();
+        found.filler().ifPresent(mixes::add);
+        mixes.add(found.putty());
+        return new MethodSteps("Metal dent fill", List.copyOf(steps), loops, List.copyOf(mixes));
+    }
+
+    private void wash() {
+        add(step("wash", Kind.DO, "Wash, then degrease")
+                .detail("Soap and water over the whole part. Then "
+                        + name(Role.CLEAN).toLowerCase(Locale.ROOT)
+                        + ", wiped off with a second clean cloth while wet.")
+                .zone(Zone.Kind.CLEAN)
+                .material(name(Role.CLEAN))
+                .active(TradeBook.value("minutes.wash"))
+                .caution("solvent"));
+    }
+
+    private void straighten() {
+        add(step("straighten", Kind.DO, "Straighten")
+                .detail(
+                        "Pull or tap as near to flat as it goes. Weld studs only where needed, grind no more than their spot.")
+                .zone(Zone.Kind.DAMAGE)
+                .layer("part")
+                .tool("Hammer, dolly, studs")
+                .active(TradeBook.value("minutes.per-dent.straighten") * found.dents())
+                .caution("metalwork"));
+        add(step("depth", Kind.GATE, "Measure the depth left")
+                .detail("Straightedge across the dent, depth gauge at the deepest place.")
+                .zone(Zone.Kind.DAMAGE)
+                .layer("filler")
+                .tool("Straightedge, depth gauge")
+                .figure(Check.shown(found.deepestMm()) + " mm planned")
+                .active(TradeBook.value("minutes.measure"))
+                .asks(Ask.DEPTH_MM)
+                .gate(new Gate(
+                        "Is the depth left 3 mm or less, never over 6?",
+                        "Shallow enough",
+                        "open the coats",
+                        "Too deep",
+                        List.of(new Gate.Branch("deep", "Too deep", "straighten again", "straighten-again")))));
+    }
+
+    private void openTheCoats() {
+        boolean coats = found.house().is("filler-base", "sound-coats");
+        double cm2 = area(Zone.Kind.FEATHER) / 100;
+        Optional<Caution> lead = Optional.of(TradeBook.shipped().caution("old-paint"));
+        Builder open = step("open", Kind.SAND, coats ? "Open the coats, keep e-coat and primer" : "Strip to bare metal")
+                .detail((coats
+                                ? "Take off clear and base inside the opening; sand what stays. "
+                                : "Everything off inside the opening. ")
+                        + "Feather the paint edge " + mm("dent.feather-width") + " wide.")
+                .zone(Zone.Kind.FEATHER)
+                .layer("coats")
+                .tool("Flat DA")
+                .paper(found.filler().isPresent() ? "80" : "180")
+                .active(TradeBook.value("minutes.open.per-100cm2") * cm2 / 100)
+                .caution("dust")
+                .needs(Resource.SANDER);
+        lead.ifPresent(open::caution);
+        if (found.metal().kind() == Metal.Kind.ALUMINIUM) {
+            open.caution("aluminium-dust");
+        }
+        add(open);
+        add(step("wipe", Kind.DO, "Blow off, " + name(Role.WIPE).toLowerCase(Locale.ROOT))
+                .detail("Clean dry oil-free air, then wipe. Fingers off from here.")
+                .zone(Zone.Kind.PUTTY)
+                .material(name(Role.WIPE))
+                .active(TradeBook.value("minutes.wipe"))
+                .caution("solvent"));
+        found.primerSandMin().ifPresent(min -> {
+            add(step("prime", Kind.DO, "Prime the bare metal")
+                    .detail("Epoxy primer over the opening, even wet coat, by its label.")
+                    .zone(Zone.Kind.OPENING)
+                    .layer("coats-kept")
+                    .material(name(Role.PRIME))
+                    .active(TradeBook.value("minutes.prime"))
+                    .caution("primer"));
+            add(step("prime-wait", Kind.WAIT, "Wait to scuff the primer")
+                    .detail("Label time at today's temperature, then by touch.")
+                    .zone(Zone.Kind.OPENING)
+                    .clock(Clock.Kind.FROM, "Scuff from", min, "label of " + name(Role.PRIME))
+                    .gate(new Gate(
+                            "Does a fingernail leave no mark?",
+                            "No mark",
+                            "scuff it",
+                            "Still soft",
+                            List.of(new Gate.Branch("soft", "Still soft", "wait and try again", "wait-again")))));
+            add(step("scuff", Kind.SAND, "Scuff the primer, wipe")
+                    .detail("Dull all over, not through. Blow off and wipe.")
+                    .zone(Zone.Kind.OPENING)
+                    .tool("Hand pad")
+                    .paper("180")
+                    .active(TradeBook.value("minutes.scuff"))
+                    .caution("dust"));
+        });
+    }
+
+    private void fill(MixPlan mix) {
+        mixAndSpread(
+                mix,
+                "filler",
+                "filler",
+                Zone.Kind.FILLER,
+                "Spread the tight coat, then build",
+                "Press a thin tight coat into the scratches first, then build in " + lifts(mix)
+                        + ". Each stroke overlaps the last"
+                        + " by a third, " + mix.pour().strokes()
+                        + " strokes a pass. Taper the edges inside the feathered paint; end"
+                        + " " + mm("dent.proud") + " proud.");
+        boolean file = found.house().is("first-grade", "file-cheese");
+        if (file) {
+            double cheese = mix.route().sandFromMin() * TradeBook.value("cure.cheese-share");
+            add(step("cheese", Kind.WAIT, "Wait for the cheese stage")
+                    .detail("Firm, not hard: a thumbnail dents it, nothing sticks to the file.")
+                    .zone(Zone.Kind.FILLER)
+                    .layer("filler")
+                    .clock(Clock.Kind.FROM, "File from", cheese, "half the time to sand; the thumbnail decides")
+                    .gate(new Gate(
+                            "Firm as cheese?",
+                            "Firm",
+                            "file now",
+                            "Too soft",
+                            List.of(new Gate.Branch("soft", "Too soft", "wait and try again", "wait-again")))));
+            add(step("file", Kind.DO, "File off the excess")
+                    .detail("Grating file inside the filler only; leave enough for 80.")
+                    .zone(Zone.Kind.FILLER)
+                    .layer("filler")
+                    .tool("Grating file")
+                    .active(TradeBook.value("minutes.file"))
+                    .caution("dust"));
+        }
+        cure(mix, "filler", Zone.Kind.FILLER, "80");
+    }
+
+    private void shape() {
+        found.ladder().rungs().stream().filter(r -> !r.afterPutty()).forEach(this::sand);
+        add(step("shape-gate", Kind.GATE, "Look for high, low, pinholes")
+                .detail("Guide coat left dark is low. Metal showing proud is high. Light from the side.")
+                .zone(Zone.Kind.FEATHER)
+                .layer("filler")
+                .active(TradeBook.value("minutes.gate"))
+                .gate(new Gate(
+                        "Four fifths formed, whole feather edge showing, no high or low spot?",
+                        "Good",
+                        "putty next",
+                        "Not yet",
+                        List.of(
+                                new Gate.Branch("high", "High spot", "tap down, skim all", "high"),
+                                new Gate.Branch("low", "Low spot", "fill the hollow, skim all", "low"),
+                                new Gate.Branch("pinholes", "Pinholes", "fill, thin coat over all", "pinholes")))));
+    }
+
+    private void skim() {
+        MixPlan mix = found.putty();
+        boolean alone = found.filler().isEmpty();
+        mixAndSpread(
+                mix,
+                "putty",
+                "putty",
+                Zone.Kind.PUTTY,
+                alone ? "Spread the putty" : "Skim putty over the entire repair",
+                (alone ? "Fill the hollow in " + lifts(mix) + ", then over all. " : "")
+                        + "From paint edge to paint edge, past the feathered clear: it seals the base and prevents rings. "
+                        + mix.pour().strokes() + " strokes a pass.");
+        cure(mix, "putty", Zone.Kind.PUTTY, "180");
+    }
+
+    private void refine() {
+        found.ladder().rungs().stream().filter(Rung::afterPutty).forEach(this::sand);
+    }
+
+    private void sealAndPass() {
+        add(step("seal", Kind.DO, "Rub in pinhole sealer")
+                .detail("Wipe off flush. A second pass where pinholes show.")
+                .zone(Zone.Kind.PUTTY)
+                .layer("putty")
+                .material(name(Role.PINHOLE))
+                .active(TradeBook.value("minutes.seal"))
+                .caution("solvent"));
+        double dry = found.stack()
+                .item(Role.PINHOLE)
+                .flatMap(i -> i.sand().stream().findFirst())
+                .map(ShelfItem.LabelTime::minutes)
+                .orElse(0.0);
+        Builder wait = step("seal-wait", Kind.WAIT, "Let the sealer dry")
+                .detail(dry > 0 ? "Label time, then by touch." : "By test: the label gives no time.")
+                .zone(Zone.Kind.PUTTY)
+                .layer("putty")
+                .gate(new Gate(
+                        "Dry to the touch?",
+                        "Dry",
+                        "palm test next",
+                        "Still wet",
+                        List.of(new Gate.Branch("wet", "Still wet", "wait and try again", "wait-again"))));
+        if (dry > 0) {
+            wait.clock(Clock.Kind.FROM, "Dry from", dry, "label of " + name(Role.PINHOLE));
+        }
+        add(wait);
+        add(step("palm", Kind.GATE, "Palm test")
+                .detail("Flat hand, all directions: flat, no bulge, no pinholes, no straight lines, dull everywhere.")
+                .zone(Zone.Kind.FINE_320)
+                .layer("putty")
+                .active(TradeBook.value("minutes.gate"))
+                .gate(new Gate(
+                        "Flat, no pinholes, no lines, dull everywhere?",
+                        "Passed",
+                        "blow off, wipe",
+                        "Not yet",
+                        List.of(
+                                new Gate.Branch("pinholes", "Pinholes", "seal again", "seal-again"),
+                                new Gate.Branch("low", "Low spot", "putty again", "putty-again"),
+                                new Gate.Branch("shine", "Shine left", "320 again", "dull-again")))));
+        add(step("ready", Kind.DO, "Blow off and wipe: ready for primer")
+                .detail(TradeBook.shipped().closing())
+                .zone(Zone.Kind.CLEAN)
+                .material(name(Role.WIPE))
+                .active(TradeBook.value("minutes.wipe"))
+                .caution("solvent"));
+    }
+
+    private void mixAndSpread(MixPlan mix, String prefix, String layer, Zone.Kind zone, String title, String detail) {
+        add(step(prefix + "-prepare", Kind.DO, "Stir the tin, knead the cream")
+                .detail(
+                        "Board, spreaders and scale laid out. Never cardboard: it drinks resin and sheds fibre. Hands free until it is spread.")
+                .material(mix.pour().material())
+                .zone(zone)
+                .active(TradeBook.value("minutes.prepare-mix")));
+        for (int b = 1; b <= mix.pour().batches(); b++) {
+            String suffix = mix.pour().batches() == 1 ? "" : "-" + b;
+            String of = mix.pour().batches() == 1
+                    ? ""
+                    : ", batch " + b + " of " + mix.pour().batches();
+            batch(mix, prefix, suffix, of, layer, zone, title, detail);
+        }
+    }
+
+    private void batch(
+            MixPlan mix,
+            String prefix,
+            String suffix,
+            String of,
+            String layer,
+            Zone.Kind zone,
+            String title,
+            String detail) {
+        add(
+                mixing(mix, prefix + "-mix" + suffix, of, zone),
+                spreading(mix, prefix + "-spread" + suffix, title + of, detail, layer, zone));
+    }
+
+    private Builder mixing(MixPlan mix, String id, String of, Zone.Kind zone) {
+        String grams = grams(mix);
+        return step(id, Kind.MIX, "Weigh and mix" + of)
+                .detail(
+                        "Filler first, then cream to what was really weighed, beside it on the board. Press down, fold, do not whip; one"
+                                + " even colour inside " + Math.round(mix.pour().mixMin() * 60) + " s.")
+                .zone(zone)
+                .tool("Scale, board")
+                .material(mix.pour().material())
+                .amount(grams)
+                .figure(Check.shown(mix.pour().fillerG()) + " g")
+                .active(mix.pour().mixMin())
+                .mix(mix.id())
+                .clock(
+                        Clock.Kind.BY,
+                        "On the part by",
+                        mix.pour().onPartByMin(),
+                        "0.8 of " + Check.shown(mix.labelWorkMin()) + " min label work time, at today's air and dose")
+                .asks(Ask.FILLER_G, Ask.CREAM_G)
+                .caution("styrene")
+                .caution("peroxide");
+    }
+
+    private Builder spreading(MixPlan mix, String id, String title, String detail, String layer, Zone.Kind zone) {
+        return step(id, Kind.SPREAD, title)
+                .detail(detail)
+                .zone(zone)
+                .layer(layer)
+                .tool("Spreader " + mm("spread.width"))
+                .material(mix.pour().material())
+                .amount(grams(mix))
+                .active(mix.pour().spreadMin())
+                .mix(mix.id())
+                .caution("styrene");
+    }
+
+    private void cure(MixPlan mix, String prefix, Zone.Kind zone, String paper) {
+        add(curing(mix, prefix + "-wait", zone, paper));
+    }
+
+    private Builder curing(MixPlan mix, String id, Zone.Kind zone, String paper) {
+        DryingRoute route = mix.route();
+        boolean lamp = route.kind() == DryingRoute.Kind.LAMP;
+        Builder b = step(id, Kind.WAIT, lamp ? "Dry under the lamp" : "Wait to sand")
+                .detail((lamp ? route.note() + " Then cool. " : "")
+                        + "Thin edges cure last. The surface may stay slightly tacky: try a corner with " + paper + ".")
+                .zone(zone)
+                .layer(mix.id().equals("filler") ? "filler" : "putty")
+                .material(mix.pour().material())
+                .mix(mix.id())
+                .asks(Ask.SURFACE_C)
+                .clock(
+                        Clock.Kind.FROM,
+                        "Sand from",
+                        route.sandFromMin(),
+                        lamp
+                                ? "ramp, hold and cool"
+                                : "label " + Math.round(mix.law().sandMin()) + " min at "
+                                        + Check.shown(mix.law().refC()) + " °C")
+                .gate(new Gate(
+                        "Does a fingernail leave no mark on the thin edge, and the paper not clog?",
+                        "Hard",
+                        "sand now",
+                        "Still soft",
+                        List.of(new Gate.Branch("soft", "Still soft", "wait and try again", "wait-again"))));
+        return lamp ? b.caution("lamp").needs(Resource.LAMP) : b;
+    }
+
+    private void sand(Rung r) {
+        boolean machine = r.tool().contains("DA");
+        add(step(
+                        r.id(),
+                        Kind.SAND,
+                        "Guide coat, " + r.paper() + " by "
+                                + r.tool().toLowerCase(Locale.ROOT).replace("da", "DA"))
+                .detail(first(r.motion()) + ". Stop when: " + r.sign() + "."
+                        + (r.afterPutty() ? "" : " Coarse marks on paint cannot be got out."))
+                .zone(r.zone())
+                .layer(r.afterPutty() ? "putty" : "filler")
+                .tool(r.tool())
+                .paper(r.paper())
+                .amount(r.discs() + (r.discs() == 1 ? " sheet" : " sheets"))
+                .active(r.minutes())
+                .caution("dust")
+                .needs(machine ? new Resource[] {Resource.SANDER} : new Resource[0]));
+    }
+
+    private List<Loop> loops() {
+        List<Loop> out = new ArrayList<>();
+        out.add(new Loop("wait-again", "Wait, then try again", List.of(waitAgain())));
+        out.add(new Loop(
+                "straighten-again",
+                "Straighten again",
+                chain(
+                        "",
+                        step("straighten", Kind.DO, "Straighten again")
+                                .detail("Back to hammer, dolly or studs. Filler is never the way out of a deep dent.")
+                                .zone(Zone.Kind.DAMAGE)
+                                .layer("part")
+                                .active(TradeBook.value("minutes.per-dent.straighten"))
+                                .caution("metalwork"))));
+        found.filler().ifPresent(filler -> {
+            out.add(new Loop(
+                    "high",
+                    "High spot",
+                    rework(filler, Optional.of("Tap the high spot down"), "Skim all over again", "P180")));
+            out.add(new Loop(
+                    "low",
+                    "Low spot",
+                    rework(filler, Optional.empty(), "Fill the hollow, then skim over the whole", "P180")));
+            out.add(new Loop(
+                    "pinholes",
+                    "Pinholes",
+                    rework(filler, Optional.empty(), "Fill the pinholes, then a thin coat over all", "P180")));
+        });
+        out.add(new Loop(
+                "putty-again",
+                "Putty again",
+                rework(found.putty(), Optional.empty(), "Putty the low spot, then skim over the whole", "P320")));
+        out.add(new Loop("seal-again", "Seal again", List.of(named("seal"), named("seal-wait"))));
+        out.add(new Loop(
+                "dull-again",
+                "Dull again",
+                found.ladder().rungs().isEmpty()
+                        ? List.of(named("wipe"))
+                        : List.of(named(found.ladder().rungs().getLast().id()))));
+        return List.copyOf(out);
+    }
+
+    private List<Step> rework(MixPlan mix, Optional<String> before, String spread, String paper) {
+        String layer = mix.id().equals("filler") ? "filler" : "putty";
+        Zone.Kind zone = mix.id().equals("filler") ? Zone.Kind.FILLER : Zone.Kind.PUTTY;
+        List<Builder> all = new ArrayList<>();
+        before.ifPresent(title -> all.add(step("tap", Kind.DO, title)
+                .detail("Below the surface, no more.")
+                .zone(Zone.Kind.DAMAGE)
+                .layer("part")
+                .tool("Hammer, dolly")
+                .active(TradeBook.value("minutes.measure"))
+                .caution("metalwork")));
+        all.add(step("clean", Kind.DO, "Blow off and wipe")
+                .detail("All dust out of the hollow.")
+                .zone(zone)
+                .material(name(Role.WIPE))
+                .active(TradeBook.value("minutes.wipe"))
+                .caution("solvent"));
+        all.add(mixing(mix, "mix", "", zone));
+        all.add(spreading(mix, "spread", spread, "Tight, thin, from edge to edge.", layer, zone));
+        all.add(curing(mix, "wait", zone, "180"));
+        all.add(step("sand", Kind.SAND, "Guide coat, " + paper + " by hand block")
+                .detail("Cross the directions until the guide coat is gone.")
+                .zone(Zone.Kind.FEATHER)
+                .layer(layer)
+                .tool("Hand block")
+                .paper(paper)
+                .active(found.ladder().rungs().stream()
+                        .filter(r -> r.tool().equals("Hand block"))
+                        .mapToDouble(Rung::minutes)
+                        .findFirst()
+                        .orElse(TradeBook.value("minutes.scuff")))
+                .caution("dust"));
+        return chain("", all.toArray(Builder[]::new));
+    }
+
+    private Step waitAgain() {
+        return chain(
+                        "",
+                        step("more", Kind.WAIT, "Wait a little longer")
+                                .detail("Longer does no harm. Warm the panel to 50 °C at most.")
+                                .zone(Zone.Kind.FILLER)
+                                .clock(
+                                        Clock.Kind.FROM,
+                                        "Try again from",
+                                        TradeBook.value("minutes.retest"),
+                                        TradeBook.shipped()
+                                                .entry("minutes.retest")
+                                                .shown())
+                                .asks(Ask.SURFACE_C))
+                .getFirst();
+    }
+
+    private Step named(String id) {
+        return steps.stream()
+                .filter(s -> s.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("no step " + id))
+                .as(id, List.of());
+    }
+
+    private String grams(MixPlan mix) {
+        return Check.shown(mix.pour().fillerG()) + " g, cream "
+                + String.format(Locale.ROOT, "%.1f", mix.pour().creamG()) + " g";
+    }
+
+    private static String lifts(MixPlan mix) {
+        int n = mix.pour().lifts();
+        return n == 1 ? "one lift" : n + " thin lifts";
+    }
+
+    private double area(Zone.Kind kind) {
+        return found.footprint().areaMm2(kind);
+    }
+
+    private String name(Role role) {
+        return found.stack().item(role).map(ShelfItem::name).orElse(role.word());
+    }
+
+    private static String mm(String valueId) {
+        return Check.shown(TradeBook.value(valueId)) + " mm";
+    }
+
+    private static String first(String s) {
+        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
+    }
+
+    private void add(Builder... b) {
+        steps.addAll(chain(steps.isEmpty() ? "" : steps.getLast().id(), b));
+    }
+
+    /** Builds steps so that each follows the one before it, the first {@code last}; empty for none. */
+    private static List<Step> chain(String last, Builder... builders) {
+        List<Step> out = new ArrayList<>();
+        for (Builder b : builders) {
+            Step s = b.build(last.isEmpty() ? List.of() : List.of(last));
+            out.add(s);
+            last = s.id();
+        }
+        return out;
+    }
+
+    private static Builder step(String id, Kind kind, String title) {
+        return new Builder(id, kind, title);
+    }
+
+    /** Collects a step's fields by name. */
+    private static final class Builder {
+        private final String id;
+        private final Kind kind;
+        private final String title;
+        private final Map<String, String> text = new java.util.HashMap<>();
+        private final List<Caution> cautions = new ArrayList<>();
+        private final List<Resource> resources = new ArrayList<>();
+        private final List<Ask> asks = new ArrayList<>();
+        private Optional<Zone.Kind> zone = Optional.empty();
+        private Optional<Clock> clock = Optional.empty();
+        private Optional<Gate> gate = Optional.empty();
+        private double active;
+
+        Builder(String id, Kind kind, String title) {
+            this.id = id;
+            this.kind = kind;
+            this.title = title;
+        }
+
+        Builder detail(String s) {
+            text.put("detail", s);
+            return this;
+        }
+
+        Builder layer(String s) {
+            text.put("layer", s);
+            return this;
+        }
+
+        Builder tool(String s) {
+            text.put("tool", s);
+            return this;
+        }
+
+        Builder paper(String s) {
+            text.put("paper", s);
+            return this;
+        }
+
+        Builder material(String s) {
+            text.put("material", s);
+            return this;
+        }
+
+        Builder amount(String s) {
+            text.put("amount", s);
+            return this;
+        }
+
+        Builder figure(String s) {
+            text.put("figure", s);
+            return this;
+        }
+
+        Builder mix(String s) {
+            text.put("mix", s);
+            return this;
+        }
+
+        Builder zone(Zone.Kind z) {
+            zone = Optional.of(z);
+            return this;
+        }
+
+        Builder active(double min) {
+            active = min;
+            return this;
+        }
+
+        Builder clock(Clock.Kind k, String label, double minutes, String note) {
+            clock = Optional.of(new Clock(k, label, minutes, note));
+            return this;
+        }
+
+        Builder gate(Gate g) {
+            gate = Optional.of(g);
+            return this;
+        }
+
+        Builder asks(Ask... all) {
+            asks.addAll(List.of(all));
+            return this;
+        }
+
+        Builder caution(String cautionId) {
+            return caution(TradeBook.shipped().caution(cautionId));
+        }
+
+        Builder caution(Caution c) {
+            cautions.add(c);
+            return this;
+        }
+
+        Builder needs(Resource... all) {
+            resources.addAll(List.of(all));
+            return this;
+        }
+
+        Step build(List<String> after) {
+            if (active > 0) {
+                resources.addFirst(Resource.HANDS);
+            }
+            return new Step(
+                    id,
+                    kind,
+                    title,
+                    get("detail"),
+                    zone,
+                    get("layer"),
+                    get("tool"),
+                    get("paper"),
+                    get("material"),
+                    get("amount"),
+                    get("figure"),
+                    active,
+                    clock,
+                    gate,
+                    get("mix"),
+                    List.copyOf(asks),
+                    List.copyOf(cautions),
+                    List.copyOf(resources),
+                    after);
+        }
+
+        private String get(String name) {
+            return text.getOrDefault(name, "");
+        }
+    }
+}

@@ -1,0 +1,122 @@
+package vanemend.core.method;
+
+import java.util.List;
+import java.util.Optional;
+import vanemend.core.footprint.Zone;
+import vanemend.core.trade.Caution;
+
+/**
+ * One step of a method.
+ *
+ * @param id name within the method
+ * @param kind what happens
+ * @param title verb first
+ * @param detail how, in one or two short sentences
+ * @param zone where on the part
+ * @param layer layer of the section it works on; empty for none
+ * @param tool tool; empty for none
+ * @param paper abrasive; empty for none
+ * @param material what is put on; empty for none
+ * @param amount how much, with unit; empty for none
+ * @param figure the figure that matters, with unit; empty for none
+ * @param activeMin hands-on, min
+ * @param clock clock that runs with it
+ * @param gate what must be true to go on
+ * @param mix mix that the step weighs, spreads or waits for; empty for none
+ * @param asks readings to type here
+ * @param cautions what can hurt, before it starts
+ * @param resources what it needs besides the part
+ * @param after steps that must be finished before
+ */
+public record Step(
+        String id,
+        Kind kind,
+        String title,
+        String detail,
+        Optional<Zone.Kind> zone,
+        String layer,
+        String tool,
+        String paper,
+        String material,
+        String amount,
+        String figure,
+        double activeMin,
+        Optional<Clock> clock,
+        Optional<Gate> gate,
+        String mix,
+        List<Ask> asks,
+        List<Caution> cautions,
+        List<Resource> resources,
+        List<String> after) {
+
+    /** What happens in a step. */
+    public enum Kind {
+        DO,
+        MIX,
+        SPREAD,
+        WAIT,
+        SAND,
+        GATE
+    }
+
+    /** What a step needs besides the part. */
+    public enum Resource {
+        HANDS,
+        LAMP,
+        SANDER
+    }
+
+    /** A reading that is typed at a step. */
+    public enum Ask {
+        DEPTH_MM("Depth left", "mm"),
+        FILLER_G("Filler weighed", "g"),
+        CREAM_G("Cream weighed", "g"),
+        SURFACE_C("Surface", "°C");
+
+        private final String word;
+        private final String unit;
+
+        Ask(String word, String unit) {
+            this.word = word;
+            this.unit = unit;
+        }
+
+        /** As said. */
+        public String word() {
+            return word;
+        }
+
+        /** Unit it is stored in. */
+        public String unit() {
+            return unit;
+        }
+    }
+
+    /**
+     * A clock.
+     *
+     * @param kind a deadline or an earliest time
+     * @param label what happens at its end
+     * @param minutes planned length, min
+     * @param note where the figure comes from
+     */
+    public record Clock(Kind kind, String label, double minutes, String note) {
+        /** Deadline (rounded down) or earliest time (rounded up). */
+        public enum Kind {
+            BY,
+            FROM
+        }
+    }
+
+    /** Passive time, min: the clock of a wait. */
+    public double waitMin() {
+        return kind == Kind.WAIT ? clock.map(Clock::minutes).orElse(0.0) : 0;
+    }
+
+    /** A copy under another id and predecessors, for a rework loop. */
+    public Step as(String newId, List<String> newAfter) {
+        return new Step(
+                newId, kind, title, detail, zone, layer, tool, paper, material, amount, figure, activeMin, clock, gate,
+                mix, asks, cautions, resources, newAfter);
+    }
+}

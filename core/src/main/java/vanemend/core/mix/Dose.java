@@ -1,0 +1,113 @@
+package vanemend.core.mix;
+
+import java.util.ArrayList;
+import java.util.List;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.TradeBook;
+
+/** From volume to grams, cream and batches. */
+public final class Dose {
+    private static final int MOST_BATCHES = 12;
+
+    private Dose() {}
+
+    /** Cream, g to 0.1 and never below 0.1, for {@code fillerG} at {@code percent}: cream = filler × percent / 100. */
+    public static double creamG(double fillerG, double percent) {
+        double step = TradeBook.value("mix.scale-step");
+        return Math.max(step, Math.round(fillerG * percent / 100 / step) / (double) Math.round(1 / step));
+    }
+
+    /** Dose, % of filler, that was really weighed. */
+    public static double percent(double fillerG, double creamG) {
+        if (!(fillerG > 0)) {
+            throw new IllegalArgumentException("filler of " + fillerG + " g: expected more than 0 g");
+        }
+        return creamG / fillerG * 100;
+    }
+
+    /** Dose the house asks for, %. A ribbon of half the puddle depends on the puddle. */
+    public static double housePercent(HouseRules house, double puddleMm) {
+        return switch (house.of("peroxide-dose")) {
+            case "two-to-three" -> (TradeBook.value("peroxide.nominal") + TradeBook.value("peroxide.high")) / 2;
+            case "ribbon-half" -> BeadRule.percent(puddleMm, puddleMm / 2);
+            default -> TradeBook.value("peroxide.nominal");
+        };
+    }
+
+    /** Strokes of a spreader of width w over a zone of width Z with one-third overlap: 1 + ceil((Z − w)/(2w/3)), at least 1. */
+    public static int strokes(double zoneMm, double spreaderMm) {
+        return zoneMm <= spreaderMm ? 1 : 1 + (int) Math.ceil((zoneMm - spreaderMm) / (2 * spreaderMm / 3) - 1e-9);
+    }
+
+    /** Lifts to build {@code depthMm} when one lift holds {@code maxLiftMm}. */
+    public static int lifts(double depthMm, double maxLiftMm) {
+        return Math.max(1, (int) Math.ceil(depthMm / maxLiftMm - 1e-9));
+    }
+
+    /**
+     * What one mix looks like today.
+     *
+     * @param item filler or putty
+     * @param volume all of it
+     * @param depthMm thickest build, mm
+     * @param widthMm width of the area to spread, mm
+     * @param workMin work time today at {@code percent}, min
+     * @param percent dose, % of filler
+     * @param ratePerMin spreading rate, mL/min
+     */
+    public static Pour pour(
+            ShelfItem item,
+            FillVolume volume,
+            double depthMm,
+            double widthMm,
+            double workMin,
+            double percent,
+            double ratePerMin) {
+        double mixMin = TradeBook.value("mix.minutes");
+        double onPartBy = workMin * TradeBook.value("mix.work-share");
+        double window = Math.max(0, onPartBy - mixMin);
+        double most = ratePerMin * window;
+        List<String> notes = new ArrayList<>();
+        int batches = most > 0 ? Math.max(1, (int) Math.ceil(volume.totalMl() / most - 1e-9)) : MOST_BATCHES;
+        if (batches >= MOST_BATCHES) {
+            batches = MOST_BATCHES;
+            notes.add(
+                    "Even small batches cannot be spread in time: take a slower grade, cool the shop, or mend part of it first.");
+        } else if (batches > 1) {
+            notes.add("One mix cannot be spread in " + Check.shown(Math.floor(window * 10) / 10) + " min: " + batches
+                    + " equal batches, each with its own clock.");
+        }
+        double perBatch = volume.totalMl() / batches;
+        double mass = perBatch * item.density();
+        double least = TradeBook.value("mix.min-filler");
+        double filler = Math.max(least, Math.ceil(mass / (1 + percent / 100) - 1e-9));
+        if (mass / (1 + percent / 100) < least) {
+            notes.add("The hollow needs only " + Math.round(Math.ceil(mass))
+                    + " g; a scale of 0.1 g doses no less than " + Math.round(least) + " g well.");
+        }
+        double puddle = BeadRule.puddleMm(filler / item.density());
+        double stepPercent = TradeBook.value("mix.scale-step") / filler * 100;
+        return new Pour(
+                item.name(),
+                item.id(),
+                item.lot(),
+                volume,
+                filler,
+                creamG(filler, percent),
+                percent,
+                batches,
+                lifts(depthMm, item.typical("maxLiftMm")),
+                workMin,
+                onPartBy,
+                mixMin,
+                perBatch / ratePerMin,
+                strokes(widthMm, TradeBook.value("spread.width")),
+                puddle,
+                BeadRule.beadMm(puddle, percent),
+                BeadRule.percent(puddle, puddle / 2),
+                stepPercent,
+                List.copyOf(notes));
+    }
+}

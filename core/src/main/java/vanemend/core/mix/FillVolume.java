@@ -1,0 +1,43 @@
+package vanemend.core.mix;
+
+/**
+ * Where the volume of a mix goes, mL.
+ *
+ * @param hollowMl the dents themselves
+ * @param coatsMl thickness of the coats that came off, made up again
+ * @param proudMl left proud, to be sanded level
+ * @param skimMl tight coat into the scratches
+ * @param lossMl stays on board and spreader
+ */
+public record FillVolume(double hollowMl, double coatsMl, double proudMl, double skimMl, double lossMl) {
+    /** Everything, mL. */
+    public double totalMl() {
+        return onPartMl() + lossMl;
+    }
+
+    /** What ends up on the part, mL. */
+    public double onPartMl() {
+        return hollowMl + coatsMl + proudMl + skimMl;
+    }
+
+    /**
+     * Volume of filler: hollow, plus coats over the filler's area, plus a build that is full over the damage and runs out to
+     * nothing at the filler's edge (mean of the two areas times its height), plus a tight coat over all, plus a share lost.
+     * Volumes mm³, areas mm², heights mm.
+     */
+    public static FillVolume of(
+            double hollowMm3,
+            double damageMm2,
+            double faceMm2,
+            double coatsMm,
+            double proudMm,
+            double skimMm,
+            double lossShare) {
+        double hollow = hollowMm3 / 1000;
+        double tapered = (damageMm2 + faceMm2) / 2 / 1000;
+        double coats = tapered * coatsMm;
+        double proud = tapered * proudMm;
+        double skim = faceMm2 / 1000 * skimMm;
+        return new FillVolume(hollow, coats, proud, skim, (hollow + coats + proud + skim) * lossShare);
+    }
+}

@@ -1,0 +1,58 @@
+package vanemend.core.run;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import vanemend.core.method.Step;
+
+/** What is still to come in a run, laid end to end from now. */
+public final class Ahead {
+    /**
+     * One stretch of time.
+     *
+     * @param step instance of the step
+     * @param title verb first
+     * @param handsOn true where somebody works; false where it waits
+     * @param from planned start
+     * @param to planned end
+     */
+    public record Stretch(String step, String title, boolean handsOn, Instant from, Instant to) {}
+
+    private Ahead() {}
+
+    /**
+     * The rest of the run. The step in hand ends when its clock does, or after its planned minutes, never before {@code now}; each
+     * later step follows the one before it.
+     */
+    public static List<Stretch> of(RunState state, Instant now) {
+        List<Stretch> out = new ArrayList<>();
+        Instant at = now;
+        for (RunState.RunStep s : state.steps()) {
+            if (s.doneAt().isPresent()) {
+                continue;
+            }
+            boolean inHand = state.current().filter(s.id()::equals).isPresent();
+            Instant from = inHand ? s.beganAt().orElse(now) : at;
+            Instant end = inHand
+                    ? endOfHand(s, state, from)
+                    : plus(at, s.step().activeMin() + s.step().waitMin());
+            Instant to = end.isBefore(now) ? now : end;
+            boolean handsOn = s.step().kind() != Step.Kind.WAIT;
+            out.add(new Stretch(s.id(), s.step().title(), handsOn, from, to));
+            at = to;
+        }
+        return List.copyOf(out);
+    }
+
+    private static Instant endOfHand(RunState.RunStep s, RunState state, Instant from) {
+        return state.clocks().stream()
+                .filter(c -> c.step().equals(s.id()) && c.kind() == Step.Clock.Kind.FROM)
+                .findFirst()
+                .flatMap(RunState.LiveClock::endsAt)
+                .orElseGet(() -> plus(from, s.step().activeMin() + s.step().waitMin()));
+    }
+
+    private static Instant plus(Instant start, double minutes) {
+        return start.plusSeconds(Math.round(minutes * 60));
+    }
+}

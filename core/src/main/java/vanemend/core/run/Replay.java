@@ -1,0 +1,423 @@
+package vanemend.core.run;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.UUID;
+import vanemend.core.cure.CureLaw;
+import vanemend.core.cure.DryingRoute;
+import vanemend.core.cure.EquivalentAge;
+import vanemend.core.cure.Peroxide;
+import vanemend.core.method.Gate;
+import vanemend.core.method.MixPlan;
+import vanemend.core.method.Step;
+import vanemend.core.mix.Dose;
+import vanemend.core.plan.Plan;
+import vanemend.core.plan.PlannedStep;
+import vanemend.core.run.RunState.Ignored;
+import vanemend.core.run.RunState.LiveClock;
+import vanemend.core.run.RunState.MixDone;
+import vanemend.core.run.RunState.Note;
+import vanemend.core.run.RunState.Reading;
+import vanemend.core.run.RunState.RunStep;
+import vanemend.core.trade.TradeBook;
+
+/**
+ * Computes where a repair stands from its frozen plan and everything that happened, in the order it was received. The same events
+ * always give the same state; an event that no longer fits is kept, changes nothing and is told with its reason.
+ */
+public final class Replay {
+    private static final double MINUTE = 60;
+
+    /** A step in the making. */
+    private static final class Slot {
+        private final String id;
+        private final String loop;
+        private final Step step;
+        private Optional<Instant> began = Optional.empty();
+        private Optional<Instant> done = Optional.empty();
+        private Optional<Instant> clock = Optional.empty();
+        private String by = "";
+        private String answer = "";
+
+        Slot(String id, String loop, Step step) {
+            this.id = id;
+            this.loop = loop;
+            this.step = step;
+        }
+
+        RunStep view() {
+            return new RunStep(id, loop, step, began, done, by, answer);
+        }
+    }
+
+    private final Plan plan;
+    private final List<Slot> slots = new ArrayList<>();
+    private final List<Reading> readings = new ArrayList<>();
+    private final List<Note> notes = new ArrayList<>();
+    private final List<Ignored> ignored = new ArrayList<>();
+    private final Map<String, Integer> tries = new LinkedHashMap<>();
+    private Optional<Instant> startedAt = Optional.empty();
+    private Optional<UUID> lastUndoable = Optional.empty();
+    private int at;
+
+    private Replay(Plan plan) {
+        this.plan = plan;
+        for (PlannedStep s : plan.steps()) {
+            slots.add(new Slot(s.step().id(), "", s.step()));
+        }
+    }
+
+    /** The state after {@code events}, with clocks as they look at {@code now}. */
+    public static RunState of(Plan plan, List<BenchEvent> events, Instant now) {
+        Replay r = new Replay(plan);
+        Set<UUID> undone = new HashSet<>();
+        Set<UUID> seen = new HashSet<>();
+        events.stream()
+                .filter(e -> e.kind() == BenchEvent.Kind.UNDO)
+                .forEach(e -> e.target().ifPresent(undone::add));
+        for (BenchEvent e : events) {
+            if (seen.add(e.id()) && !undone.contains(e.id())) {
+                r.take(e);
+            }
+        }
+        return r.state(now);
+    }
+
+    private void take(BenchEvent e) {
+        switch (e.kind()) {
+            case START -> start(e);
+            case CLOCK -> clock(e);
+            case DONE -> done(e);
+            case GATE -> gate(e);
+            case READING -> reading(e);
+            case NOTE -> {
+                notes.add(new Note(e.id(), e.step(), e.text(), e.at(), e.by()));
+                lastUndoable = Optional.of(e.id());
+            }
+            case UNDO -> {}
+        }
+    }
+
+    private void start(BenchEvent e) {
+        if (startedAt.isPresent()) {
+            ignore(e, "the work had begun already");
+            return;
+        }
+        startedAt = Optional.of(e.at());
+        slots.getFirst().began = startedAt;
+    }
+
+    /** The step in hand if {@code e} means it; otherwise the event is told and changes nothing. */
+    private Optional<Slot> inHand(BenchEvent e) {
+        if (startedAt.isEmpty()) {
+            ignore(e, "the work has not begun");
+            return Optional.empty();
+        }
+        if (at >= slots.size()) {
+            ignore(e, "the repair is finished");
+            return Optional.empty();
+        }
+        Slot now = slots.get(at);
+        if (!now.id.equals(e.step())) {
+            boolean before = slots.subList(0, at).stream().anyMatch(s -> s.id.equals(e.step()));
+            ignore(e, before ? "that step was done already" : "that step is not in hand");
+            return Optional.empty();
+        }
+        return Optional.of(now);
+    }
+
+    private void clock(BenchEvent e) {
+        inHand(e).ifPresent(s -> {
+            if (s.step.kind() != Step.Kind.MIX) {
+                ignore(e, "this step has no clock to start");
+            } else if (s.clock.isPresent()) {
+                ignore(e, "the clock runs already");
+            } else {
+                s.clock = Optional.of(e.at());
+                lastUndoable = Optional.of(e.id());
+            }
+        });
+    }
+
+    private void done(BenchEvent e) {
+        inHand(e).ifPresent(s -> {
+            if (s.step.gate().isPresent()) {
+                ignore(e, "this step ends with its gate");
+                return;
+            }
+            if (s.step.kind() == Step.Kind.MIX && s.clock.isEmpty()) {
+                s.clock = Optional.of(s.began.orElse(e.at()));
+            }
+            finish(s, e, "");
+        });
+    }
+
+    private void gate(BenchEvent e) {
+        inHand(e).ifPresent(s -> {
+            Optional<Gate> gate = s.step.gate();
+            if (gate.isEmpty()) {
+                ignore(e, "this step has no gate");
+                return;
+            }
+            if (e.answer().equals("yes")) {
+                finish(s, e, "yes");
+                return;
+            }
+            Optional<Gate.Branch> branch = gate.get().branches().stream()
+                    .filter(b -> b.id().equals(e.answer()))
+                    .findFirst();
+            if (branch.isEmpty()) {
+                ignore(e, "the gate has no answer " + e.answer());
+                return;
+            }
+            insert(s, branch.get());
+            finish(s, e, branch.get().id());
+        });
+    }
+
+    /** Puts the loop's steps and the gate once more behind the gate in hand. */
+    private void insert(Slot gate, Gate.Branch branch) {
+        String base = gate.id.contains("#") ? gate.id.substring(0, gate.id.indexOf('#')) : gate.id;
+        int n = tries.merge(base, 1, Integer::sum);
+        String prefix = base + "#" + n + "." + branch.id() + ".";
+        List<Slot> more = new ArrayList<>();
+        plan.loop(branch.loop()).steps().forEach(step -> more.add(new Slot(prefix + step.id(), branch.label(), step)));
+        more.add(new Slot(base + "#" + (n + 1), gate.loop, gate.step));
+        slots.addAll(at + 1, more);
+    }
+
+    private void finish(Slot s, BenchEvent e, String answer) {
+        s.done = Optional.of(e.at());
+        s.by = e.by();
+        s.answer = answer;
+        at++;
+        if (at < slots.size()) {
+            slots.get(at).began = Optional.of(e.at());
+        }
+        lastUndoable = Optional.of(e.id());
+    }
+
+    private void reading(BenchEvent e) {
+        if (e.quantity().isEmpty() || e.value().isEmpty()) {
+            ignore(e, "a reading without a figure");
+            return;
+        }
+        readings.add(new Reading(e.id(), e.step(), e.quantity().get(), e.value().get(), e.at(), e.by()));
+        lastUndoable = Optional.of(e.id());
+    }
+
+    private void ignore(BenchEvent e, String why) {
+        ignored.add(new Ignored(e.id(), why));
+    }
+
+    private RunState state(Instant now) {
+        List<MixDone> mixes = new ArrayList<>();
+        for (int i = 0; i < slots.size(); i++) {
+            if (slots.get(i).step.kind() == Step.Kind.MIX && (i < at || i == at)) {
+                mixes.add(mixAt(i));
+            }
+        }
+        Optional<Slot> current =
+                at < slots.size() && startedAt.isPresent() ? Optional.of(slots.get(at)) : Optional.empty();
+        List<LiveClock> clocks = new ArrayList<>();
+        mixes.stream()
+                .filter(m -> m.clockAt().isPresent() && m.spreadAt().isEmpty())
+                .map(this::deadline)
+                .forEach(clocks::add);
+        current.filter(s -> s.step.kind() == Step.Kind.WAIT && s.step.clock().isPresent())
+                .map(s -> earliest(at, mixes, now))
+                .ifPresent(clocks::add);
+        clocks.sort(Comparator.comparing(c -> c.endsAt().orElse(Instant.MAX)));
+        Optional<Instant> finished = at >= slots.size() ? slots.getLast().done : Optional.empty();
+        return new RunState(
+                startedAt,
+                slots.stream().map(Slot::view).toList(),
+                current.map(s -> s.id),
+                List.copyOf(clocks),
+                List.copyOf(mixes),
+                List.copyOf(readings),
+                List.copyOf(notes),
+                List.copyOf(ignored),
+                lastUndoable,
+                finished);
+    }
+
+    private MixDone mixAt(int i) {
+        Slot s = slots.get(i);
+        MixPlan mix = plan.mix(s.step.mix());
+        Optional<Double> filler = last(s.id, Step.Ask.FILLER_G);
+        Optional<Double> cream = last(s.id, Step.Ask.CREAM_G);
+        Optional<Double> percent = filler.isPresent() && cream.isPresent() && filler.get() > 0
+                ? Optional.of(Dose.percent(filler.get(), cream.get()))
+                : Optional.empty();
+        Optional<Instant> spread = Optional.empty();
+        for (int j = i + 1; j < slots.size() && slots.get(j).step.kind() != Step.Kind.MIX; j++) {
+            if (slots.get(j).step.kind() == Step.Kind.SPREAD) {
+                spread = slots.get(j).done;
+                break;
+            }
+        }
+        return new MixDone(
+                s.id,
+                mix.id(),
+                filler,
+                cream,
+                mix.pour().creamFor(filler.orElse(mix.pour().fillerG())),
+                percent,
+                percent.map(p -> Peroxide.of(p).said()).orElse(""),
+                s.clock,
+                spread);
+    }
+
+    private Optional<Double> last(String step, Step.Ask quantity) {
+        Optional<Double> found = Optional.empty();
+        for (Reading r : readings) {
+            if (r.step().equals(step) && r.quantity() == quantity) {
+                found = Optional.of(r.value());
+            }
+        }
+        return found;
+    }
+
+    /** How the dose really given changes the clocks against the planned one. */
+    private static OptionalDouble doseFactor(MixPlan mix, Optional<Double> percent) {
+        return Peroxide.of(percent.orElse(mix.pour().percent())).factorOrNone();
+    }
+
+    private LiveClock deadline(MixDone m) {
+        MixPlan mix = plan.mix(m.mix());
+        double factor = doseFactor(mix, m.percent()).orElse(1);
+        double minutes =
+                mix.law().workMinAt(mix.labelWorkMin(), plan.air().tempC(), factor) * TradeBook.value("mix.work-share");
+        Instant start = m.clockAt().orElseThrow();
+        return new LiveClock(
+                m.step(),
+                Step.Clock.Kind.BY,
+                "On the part by",
+                start,
+                Optional.of(plus(start, minutes)),
+                "",
+                m.said(),
+                0,
+                0);
+    }
+
+    private LiveClock earliest(int i, List<MixDone> mixes, Instant now) {
+        Slot s = slots.get(i);
+        Step.Clock clock = s.step.clock().orElseThrow();
+        Instant began = s.began.orElseThrow();
+        if (s.step.mix().isEmpty()) {
+            return new LiveClock(
+                    s.id,
+                    clock.kind(),
+                    clock.label(),
+                    began,
+                    Optional.of(plus(began, clock.minutes())),
+                    clock.note(),
+                    "",
+                    0,
+                    0);
+        }
+        MixDone mix = lastSpread(mixes, s.step.mix());
+        return curing(s.id, clock, plan.mix(s.step.mix()), mix, now);
+    }
+
+    private static MixDone lastSpread(List<MixDone> mixes, String mix) {
+        MixDone found = null;
+        for (MixDone m : mixes) {
+            if (m.mix().equals(mix) && m.spreadAt().isPresent()) {
+                found = m;
+            }
+        }
+        if (found == null) {
+            throw new IllegalStateException("a wait stands before the mix " + mix + " was spread");
+        }
+        return found;
+    }
+
+    private LiveClock curing(String step, Step.Clock clock, MixPlan mix, MixDone made, Instant now) {
+        Instant start = made.spreadAt().orElseThrow();
+        OptionalDouble factor = doseFactor(mix, made.percent());
+        double needed = mix.law().sandMin() * factor.orElse(1);
+        EquivalentAge age = age(mix.law(), start);
+        double sofar = Math.max(0, minutes(start, now));
+        Optional<Instant> ends;
+        if (factor.isEmpty()) {
+            ends = Optional.empty();
+        } else if (age.readings().isEmpty()) {
+            DryingRoute route = mix.route();
+            double planned = Peroxide.of(mix.pour().percent()).factorOrNone().orElse(1);
+            double scaled = route.rampMin() + route.coolMin() + route.holdMin() * factor.getAsDouble() / planned;
+            ends = Optional.of(plus(start, scaled));
+        } else {
+            OptionalDouble reached = age.reaches(needed);
+            ends = reached.isPresent() ? Optional.of(plus(start, reached.getAsDouble())) : Optional.empty();
+        }
+        String warning = factor.isEmpty() ? made.said() : hot(mix.law(), age).orElse(made.said());
+        String note = age.readings().isEmpty()
+                ? clock.note()
+                : "from " + age.readings().size() + " surface readings";
+        return new LiveClock(step, clock.kind(), clock.label(), start, ends, note, warning, age.at(sofar), needed);
+    }
+
+    private static Optional<String> hot(CureLaw law, EquivalentAge age) {
+        return age.readings().stream()
+                .filter(r -> r.surfaceC() > law.capC())
+                .findFirst()
+                .map(r -> "Surface over " + Math.round(law.capC()) + " °C: lamp off, let it cool.");
+    }
+
+    /** Cure of what was spread at {@code start}, from the surface readings typed since. */
+    private EquivalentAge age(CureLaw law, Instant start) {
+        List<EquivalentAge.Reading> since = readings.stream()
+                .filter(r -> r.quantity() == Step.Ask.SURFACE_C && !r.at().isBefore(start))
+                .map(r -> new EquivalentAge.Reading(minutes(start, r.at()), r.value()))
+                .sorted(Comparator.comparingDouble(EquivalentAge.Reading::atMin))
+                .toList();
+        return new EquivalentAge(law, plan.air().tempC(), since);
+    }
+
+    /**
+     * Cure that a mix had reached when its wait was passed.
+     *
+     * @param reachedMin minutes at the label's temperature
+     * @param neededMin minutes at the label's temperature
+     */
+    public record CureAt(double reachedMin, double neededMin) {}
+
+    /** Cure of {@code made}, spread before, at {@code when}; empty where the dose never cures. */
+    public static Optional<CureAt> cureAt(Plan plan, RunState state, MixDone made, Instant when) {
+        MixPlan mix = plan.mix(made.mix());
+        OptionalDouble factor = doseFactor(mix, made.percent());
+        if (factor.isEmpty()) {
+            return Optional.empty();
+        }
+        Replay r = new Replay(plan);
+        r.readings.addAll(state.readings());
+        Instant start = made.spreadAt().orElseThrow();
+        EquivalentAge age = r.age(mix.law(), start);
+        double needed = mix.law().sandMin() * factor.getAsDouble();
+        if (age.readings().isEmpty() && mix.route().kind() == DryingRoute.Kind.LAMP) {
+            double share = minutes(start, when) / mix.route().sandFromMin();
+            return Optional.of(new CureAt(Math.min(1, share) * needed, needed));
+        }
+        return Optional.of(new CureAt(age.at(Math.max(0, minutes(start, when))), needed));
+    }
+
+    private static double minutes(Instant from, Instant to) {
+        return Duration.between(from, to).toMillis() / 1000.0 / MINUTE;
+    }
+
+    private static Instant plus(Instant start, double minutes) {
+        return start.plusSeconds(Math.round(minutes * MINUTE));
+    }
+}

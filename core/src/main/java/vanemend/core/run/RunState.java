@@ -1,0 +1,117 @@
+package vanemend.core.run;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import vanemend.core.method.Step;
+
+/**
+ * Where a repair stands.
+ *
+ * @param startedAt when the work began
+ * @param steps all steps with rework inserted, in order
+ * @param current instance of the step in hand; empty when finished
+ * @param clocks live clocks, what bites first comes first
+ * @param mixes what was really weighed
+ * @param readings typed readings that count
+ * @param notes remarks
+ * @param ignored events that changed nothing, and why; they are kept all the same
+ * @param lastUndoable event that an undo would take back
+ * @param finishedAt when the last step was done
+ */
+public record RunState(
+        Optional<Instant> startedAt,
+        List<RunStep> steps,
+        Optional<String> current,
+        List<LiveClock> clocks,
+        List<MixDone> mixes,
+        List<Reading> readings,
+        List<Note> notes,
+        List<Ignored> ignored,
+        Optional<UUID> lastUndoable,
+        Optional<Instant> finishedAt) {
+
+    /**
+     * A step in the run.
+     *
+     * @param id instance
+     * @param loop rework it belongs to, as said; empty for the plan's own
+     * @param step what to do
+     * @param beganAt when the one before was done
+     * @param doneAt when it was done
+     * @param by who did it
+     * @param answer gate's answer; empty for none
+     */
+    public record RunStep(
+            String id,
+            String loop,
+            Step step,
+            Optional<Instant> beganAt,
+            Optional<Instant> doneAt,
+            String by,
+            String answer) {}
+
+    /**
+     * A live clock.
+     *
+     * @param step instance that it belongs to
+     * @param kind deadline or earliest time
+     * @param label what happens at its end
+     * @param startedAt when it began
+     * @param endsAt when it ends by what is known now; empty where it never cures
+     * @param note where the figure comes from
+     * @param warning what is wrong with it; empty for nothing
+     * @param agedMin cure reached, minutes at the label's temperature; 0 for deadlines
+     * @param neededMin cure needed, minutes at the label's temperature; 0 for deadlines
+     */
+    public record LiveClock(
+            String step,
+            Step.Clock.Kind kind,
+            String label,
+            Instant startedAt,
+            Optional<Instant> endsAt,
+            String note,
+            String warning,
+            double agedMin,
+            double neededMin) {}
+
+    /**
+     * A mix that was made.
+     *
+     * @param step instance of the mixing step
+     * @param mix mix of the plan
+     * @param fillerG weighed
+     * @param creamG weighed
+     * @param creamTargetG cream for the filler that was weighed, g
+     * @param percent dose that was really given
+     * @param said what that dose means; empty when right or not known
+     * @param clockAt first contact of cream and filler
+     * @param spreadAt when it was on the part
+     */
+    public record MixDone(
+            String step,
+            String mix,
+            Optional<Double> fillerG,
+            Optional<Double> creamG,
+            double creamTargetG,
+            Optional<Double> percent,
+            String said,
+            Optional<Instant> clockAt,
+            Optional<Instant> spreadAt) {}
+
+    /** A reading that counts. */
+    public record Reading(UUID event, String step, Step.Ask quantity, double value, Instant at, String by) {}
+
+    /** A remark. */
+    public record Note(UUID event, String step, String text, Instant at, String by) {}
+
+    /** An event that changed nothing. */
+    public record Ignored(UUID event, String why) {}
+
+    /** The step in hand. */
+    public Optional<RunStep> now() {
+        return current.flatMap(
+                id -> steps.stream().filter(s -> s.id().equals(id)).findFirst());
+    }
+}

@@ -1,0 +1,235 @@
+package vanemend.core.sanding;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import vanemend.core.footprint.Footprint;
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.TradeBook;
+
+/**
+ * The ladder for filler and putty on metal: the cheapest way in minutes from 80 to 180 on the filler, and from 180 to 320 on the
+ * putty and the paint around it, over papers on the shelf, no paper finer than the last by more than the house's ratio. Sizes are
+ * compared in micrometres, so that gradings mix without mistake.
+ */
+public final class DentLadder {
+    private static final double SAME = 1.08;
+
+    /** One paper on the shelf with its grain. */
+    private record Paper(ShelfItem item, double um) {
+        String label() {
+            return item.grading().orElseThrow().equals("P")
+                    ? "P" + item.grade().orElseThrow()
+                    : item.grading().get() + " " + item.grade().orElseThrow();
+        }
+    }
+
+    private final Footprint footprint;
+    private final HouseRules house;
+    private final List<Paper> papers;
+    private final double limit;
+    private final boolean filled;
+
+    private DentLadder(Footprint footprint, HouseRules house, List<ShelfItem> shelf, boolean filled) {
+        this.footprint = footprint;
+        this.house = house;
+        this.filled = filled;
+        this.limit = TradeBook.value(house.is("ladder", "quick") ? "ladder.ratio.quick" : "ladder.ratio.fine");
+        this.papers = shelf.stream()
+                .map(i -> new Paper(
+                        i,
+                        Grains.micrometres(i.grading().orElseThrow(), i.grade().orElseThrow())))
+                .sorted(Comparator.comparingDouble(Paper::um)
+                        .reversed()
+                        .thenComparing(p -> p.item().id()))
+                .toList();
+    }
+
+    /**
+     * The ladder.
+     *
+     * @param shelf papers that may be used
+     * @param filled true where body filler is sanded first; false where putty alone fills
+     */
+    public static Ladder of(Footprint footprint, HouseRules house, List<ShelfItem> shelf, boolean filled) {
+        return new DentLadder(footprint, house, shelf, filled).build();
+    }
+
+    private Ladder build() {
+        double first = Grains.micrometres("P", 80);
+        double refine = Grains.micrometres("P", 180);
+        double last = Grains.micrometres("P", 320);
+        String school = house.label("ladder");
+        List<Rung> rungs = new ArrayList<>();
+        StringBuilder missing = new StringBuilder();
+        if (filled) {
+            add(rungs, leg(first, refine, false), false, missing, first, refine);
+        }
+        add(rungs, leg(refine, last, true), true, missing, refine, last);
+        double left = rungs.isEmpty()
+                ? 0
+                : TradeBook.value("ladder.scratch-share") * rungs.getLast().grainUm();
+        double minutes = rungs.stream().mapToDouble(Rung::minutes).sum();
+        return new Ladder(
+                List.copyOf(rungs),
+                limit,
+                school,
+                left,
+                minutes,
+                missing.toString().strip());
+    }
+
+    private void add(
+            List<Rung> rungs,
+            Optional<List<Paper>> leg,
+            boolean afterPutty,
+            StringBuilder missing,
+            double from,
+            double to) {
+        if (leg.isEmpty()) {
+            missing.append(missing(from, to)).append(' ');
+            return;
+        }
+        List<Paper> path = leg.get();
+        for (int i = 0; i < path.size(); i++) {
+            Paper p = path.get(i);
+            Optional<Paper> before = i == 0 ? Optional.empty() : Optional.of(path.get(i - 1));
+            double min = minutes(before, p, afterPutty, i == path.size() - 1);
+            rungs.add(rung(p, before, min, afterPutty, i == path.size() - 1));
+        }
+    }
+
+    private String missing(double from, double to) {
+        String span = number(from) + " to " + number(to);
+        List<String> ends = new ArrayList<>();
+        for (double end : new double[] {from, to}) {
+            if (papers.stream().noneMatch(p -> same(p.um(), end))) {
+                ends.add("P" + number(end));
+            }
+        }
+        return ends.isEmpty()
+                ? "No way from " + span + " with jumps of at most " + Check.shown(limit)
+                        + " times: put a paper between them on the shelf."
+                : "No way from " + span + ": put " + String.join(" and ", ends) + " on the shelf.";
+    }
+
+    private static int number(double um) {
+        return um > 150 ? 80 : um > 60 ? 180 : 320;
+    }
+
+    private static boolean same(double um, double wanted) {
+        return um <= wanted * SAME && um >= wanted / SAME;
+    }
+
+    /** Cheapest path by minutes over the shelf, papers sorted coarse to fine; ties go to fewer papers. */
+    private Optional<List<Paper>> leg(double from, double to, boolean afterPutty) {
+        int n = papers.size();
+        double[] cost = new double[n];
+        int[] count = new int[n];
+        int[] back = new int[n];
+        int best = -1;
+        for (int j = 0; j < n; j++) {
+            Paper p = papers.get(j);
+            boolean end = same(p.um(), to);
+            cost[j] = Double.POSITIVE_INFINITY;
+            back[j] = -1;
+            if (same(p.um(), from)) {
+                cost[j] = minutes(Optional.empty(), p, afterPutty, end);
+                count[j] = 1;
+            }
+            for (int i = 0; i < j; i++) {
+                double ratio = papers.get(i).um() / p.um();
+                if (cost[i] < Double.POSITIVE_INFINITY && ratio > SAME && ratio <= limit && p.um() >= to / SAME) {
+                    double c = cost[i] + minutes(Optional.of(papers.get(i)), p, afterPutty, end);
+                    if (c < cost[j] - 1e-9 || (Math.abs(c - cost[j]) <= 1e-9 && count[i] + 1 < count[j])) {
+                        cost[j] = c;
+                        count[j] = count[i] + 1;
+                        back[j] = i;
+                    }
+                }
+            }
+            if (end && cost[j] < Double.POSITIVE_INFINITY && (best < 0 || cost[j] < cost[best] - 1e-9)) {
+                best = j;
+            }
+        }
+        if (best < 0) {
+            return Optional.empty();
+        }
+        List<Paper> path = new ArrayList<>();
+        for (int j = best; j >= 0; j = back[j]) {
+            path.add(papers.get(j));
+        }
+        Collections.reverse(path);
+        return Optional.of(path);
+    }
+
+    /** Minutes on one paper: change and look, plus what it must take off over its removal rate. */
+    private double minutes(Optional<Paper> before, Paper p, boolean afterPutty, boolean last) {
+        double share = TradeBook.value("ladder.scratch-share");
+        double scuff = TradeBook.value("ladder.scuff") / 1000;
+        boolean machine = afterPutty || house.is("first-grade", "machine-80-120") && !last;
+        double rate = TradeBook.value(machine ? "ladder.rate.da" : "ladder.rate.block") * p.um();
+        double scratchMm = before.map(b -> share * b.um() / 1000).orElse(0.0);
+        double mm3;
+        if (!afterPutty) {
+            double tapered = (area(Zone.Kind.DAMAGE) + area(Zone.Kind.FILLER)) / 2;
+            mm3 = before.isEmpty()
+                    ? TradeBook.value("dent.proud") * tapered
+                    : scratchMm * area(last ? Zone.Kind.FEATHER : Zone.Kind.FILLER);
+        } else if (before.isEmpty()) {
+            double skim = TradeBook.value("dent.putty-spread") - TradeBook.value("dent.putty-finished");
+            mm3 = skim * (area(Zone.Kind.FEATHER) + area(Zone.Kind.PUTTY)) / 2;
+        } else {
+            Zone.Kind own = last ? Zone.Kind.FINE_320 : Zone.Kind.FINE_240;
+            mm3 = scratchMm * area(Zone.Kind.REFINE_180) + scuff * (area(own) - area(Zone.Kind.REFINE_180));
+        }
+        return TradeBook.value("ladder.change") + mm3 / rate;
+    }
+
+    private double area(Zone.Kind kind) {
+        return footprint.areaMm2(kind);
+    }
+
+    private Rung rung(Paper p, Optional<Paper> before, double minutes, boolean afterPutty, boolean last) {
+        boolean first = before.isEmpty();
+        boolean machine = house.is("first-grade", "machine-80-120");
+        Zone.Kind zone;
+        String tool;
+        String motion;
+        String sign;
+        if (!afterPutty) {
+            zone = last ? Zone.Kind.FEATHER : Zone.Kind.FILLER;
+            tool = last ? "Hand block" : machine ? "DA" : "File board";
+            motion = first ? "set down before starting; level, upright, both diagonals" : "cross the directions";
+            sign = last
+                    ? "four fifths formed and the whole feather edge shows"
+                    : first ? "level, no coarse paper on paint" : "feather edge or metal shows";
+        } else {
+            zone = first ? Zone.Kind.REFINE_180 : last ? Zone.Kind.FINE_320 : Zone.Kind.FINE_240;
+            tool = first ? "Flat DA" : "DA";
+            motion = first ? "takes out straight block lines" : "slow and moving";
+            sign = first ? "no straight line left" : last ? "dull everywhere, no gloss" : "180 lines gone";
+        }
+        double work = minutes - TradeBook.value("ladder.change");
+        int discs = Math.max(1, (int) Math.ceil(work / TradeBook.value("ladder.disc-life") - 1e-9));
+        return new Rung(
+                (afterPutty ? "fine-" : "shape-")
+                        + p.label().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'),
+                p.label(),
+                p.item().id(),
+                p.um(),
+                before.map(b -> b.um() / p.um()).orElse(1.0),
+                zone,
+                tool,
+                motion,
+                sign,
+                minutes,
+                discs,
+                afterPutty);
+    }
+}

@@ -1,0 +1,33 @@
+package vanemend.core.sanding;
+
+import vanemend.core.footprint.Zone;
+
+/**
+ * One paper of the ladder.
+ *
+ * @param id step id
+ * @param paper as printed, such as P180
+ * @param itemId shelf item
+ * @param grainUm median grain, µm
+ * @param ratio how many times finer than the paper before; 1 for the first of a leg
+ * @param zone it must stay within
+ * @param tool tool
+ * @param motion how
+ * @param sign when it is done
+ * @param minutes hands-on, min
+ * @param discs discs or sheets
+ * @param afterPutty true for papers after the putty skim
+ */
+public record Rung(
+        String id,
+        String paper,
+        String itemId,
+        double grainUm,
+        double ratio,
+        Zone.Kind zone,
+        String tool,
+        String motion,
+        String sign,
+        double minutes,
+        int discs,
+        boolean afterPutty) {}

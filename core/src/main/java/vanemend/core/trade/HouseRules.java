@@ -1,0 +1,115 @@
+package vanemend.core.trade;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Which school the shop follows, question by question. Immutable; a question that is not set follows the default.
+ *
+ * @param chosen option id by question id
+ */
+public record HouseRules(Map<String, String> chosen) {
+    /** One question on which good technicians disagree. */
+    public record School(
+            String id,
+            String question,
+            List<String> stations,
+            String defaultOption,
+            String why,
+            List<Option> options,
+            String shown) {
+        public School {
+            if (options.stream().noneMatch(o -> o.id().equals(defaultOption))) {
+                throw new IllegalStateException("house rule " + id + " has no option " + defaultOption);
+            }
+        }
+
+        /** The option called {@code optionId}. */
+        public Option option(String optionId) {
+            return options.stream()
+                    .filter(o -> o.id().equals(optionId))
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalArgumentException(
+                            "house rule " + id + " has no option " + optionId + "; it has " + optionIds()));
+        }
+
+        private List<String> optionIds() {
+            return options.stream().map(Option::id).toList();
+        }
+    }
+
+    /** One school's answer, fairly told. */
+    public record Option(String id, String label, String told) {}
+
+    private static final Map<String, School> SCHOOLS = load();
+
+    public HouseRules {
+        chosen.forEach((question, option) -> school(question).option(option));
+        chosen = Map.copyOf(chosen);
+    }
+
+    /** All defaults. */
+    public static HouseRules defaults() {
+        return new HouseRules(Map.of());
+    }
+
+    /** The questions, in the order the work meets them. */
+    public static List<School> schools() {
+        return List.copyOf(SCHOOLS.values());
+    }
+
+    /** The question called {@code id}. */
+    public static School school(String id) {
+        School s = SCHOOLS.get(id);
+        if (s == null) {
+            throw new IllegalArgumentException("no house rule is called " + id + "; there are " + SCHOOLS.keySet());
+        }
+        return s;
+    }
+
+    /** The option in force for {@code question}. */
+    public String of(String question) {
+        School s = school(question);
+        return chosen.getOrDefault(question, s.defaultOption());
+    }
+
+    /** Whether {@code question} is answered by {@code option}. */
+    public boolean is(String question, String option) {
+        return of(question).equals(school(question).option(option).id());
+    }
+
+    /** The option in force, as shown. */
+    public String label(String question) {
+        return school(question).option(of(question)).label();
+    }
+
+    /** A copy with one question answered. */
+    public HouseRules with(String question, String option) {
+        Map<String, String> next = new LinkedHashMap<>(chosen);
+        next.put(question, option);
+        return new HouseRules(next);
+    }
+
+    private static Map<String, School> load() {
+        Map<String, School> out = new LinkedHashMap<>();
+        for (JsonNode row : DataFile.read("trade/schools.yaml").get("schools")) {
+            List<Option> options = new ArrayList<>();
+            row.get("options")
+                    .forEach(o -> options.add(
+                            new Option(DataFile.text(o, "id"), DataFile.text(o, "label"), DataFile.text(o, "told"))));
+            School s = new School(
+                    DataFile.text(row, "id"),
+                    DataFile.text(row, "question"),
+                    DataFile.texts(row, "stations"),
+                    DataFile.text(row, "default"),
+                    DataFile.text(row, "why"),
+                    List.copyOf(options),
+                    DataFile.provenance(row).shown());
+            out.put(s.id(), s);
+        }
+        return out;
+    }
+}

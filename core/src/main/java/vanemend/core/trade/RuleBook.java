@@ -1,0 +1,37 @@
+package vanemend.core.trade;
+
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.List;
+
+/** Names the state of all trade data, so that a frozen plan can say which book made it. */
+public final class RuleBook {
+    /** Every data file that can change a plan. */
+    public static final List<String> FILES = List.of(
+            "trade/values.yaml",
+            "trade/schools.yaml",
+            "trade/cautions.yaml",
+            "verdict/limits.yaml",
+            "material/classes.yaml",
+            "sanding/grains.yaml");
+
+    private static final String VERSION = digest();
+
+    private RuleBook() {}
+
+    /** First 12 hex digits of the SHA-256 over all files in order; changes when any figure or word does. */
+    public static String version() {
+        return VERSION;
+    }
+
+    private static String digest() {
+        try {
+            MessageDigest sha = MessageDigest.getInstance("SHA-256");
+            FILES.forEach(f -> sha.update(DataFile.bytes(f)));
+            return HexFormat.of().formatHex(sha.digest()).substring(0, 12);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java has SHA-256", e);
+        }
+    }
+}

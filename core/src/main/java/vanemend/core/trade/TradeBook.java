@@ -1,0 +1,84 @@
+package vanemend.core.trade;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+
+/** Every figure of the trade by its id, and the cautions, as shipped. */
+public final class TradeBook {
+    private static final TradeBook SHIPPED = load();
+    private final Map<String, TradeValue> values;
+    private final Map<String, Caution> cautions;
+    private final String closing;
+
+    private TradeBook(Map<String, TradeValue> values, Map<String, Caution> cautions, String closing) {
+        this.values = values;
+        this.cautions = cautions;
+        this.closing = closing;
+    }
+
+    /** The book inside this build. */
+    public static TradeBook shipped() {
+        return SHIPPED;
+    }
+
+    /** The figure called {@code id}; an unknown id is a fault in our code, said by name. */
+    public static double value(String id) {
+        return SHIPPED.entry(id).value();
+    }
+
+    /** The whole line of {@code id}. */
+    public TradeValue entry(String id) {
+        TradeValue v = values.get(id);
+        if (v == null) {
+            throw new IllegalArgumentException("no trade value is called " + id);
+        }
+        return v;
+    }
+
+    /** All figures in file order. */
+    public List<TradeValue> all() {
+        return List.copyOf(values.values());
+    }
+
+    /** The caution called {@code id}. */
+    public Caution caution(String id) {
+        Caution c = cautions.get(id);
+        if (c == null) {
+            throw new IllegalArgumentException("no caution is called " + id);
+        }
+        return c;
+    }
+
+    /** What every plan ends with: who decides before this plan does. */
+    public String closing() {
+        return closing;
+    }
+
+    private static TradeBook load() {
+        Map<String, TradeValue> values = new LinkedHashMap<>();
+        for (JsonNode row : DataFile.read("trade/values.yaml").get("values")) {
+            Provenance p = DataFile.provenance(row);
+            TradeValue v = new TradeValue(
+                    DataFile.text(row, "id"),
+                    row.get("value").asDouble(),
+                    DataFile.text(row, "unit"),
+                    DataFile.text(row, "meaning"),
+                    p.shown(),
+                    p);
+            if (values.put(v.id(), v) != null) {
+                throw new IllegalStateException("trade value " + v.id() + " stands twice");
+            }
+        }
+        JsonNode file = DataFile.read("trade/cautions.yaml");
+        Map<String, Caution> cautions = new LinkedHashMap<>();
+        List<Caution> list = new ArrayList<>();
+        for (JsonNode row : file.get("cautions")) {
+            list.add(new Caution(DataFile.text(row, "id"), DataFile.text(row, "text"), DataFile.texts(row, "wear")));
+        }
+        list.forEach(c -> cautions.put(c.id(), c));
+        return new TradeBook(values, cautions, DataFile.text(file, "closing"));
+    }
+}

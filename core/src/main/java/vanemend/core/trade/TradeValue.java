@@ -1,0 +1,13 @@
+package vanemend.core.trade;
+
+/**
+ * One figure of the trade.
+ *
+ * @param id the name code asks by, such as {@code dent.proud}
+ * @param value in {@code unit}
+ * @param unit as shown; empty for a pure number
+ * @param meaning in the trade's words
+ * @param shown provenance as shown on screen
+ * @param provenance label and source
+ */
+public record TradeValue(String id, double value, String unit, String meaning, String shown, Provenance provenance) {}
