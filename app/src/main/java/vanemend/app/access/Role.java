@@ -1,0 +1,8 @@
+package vanemend.app.access;
+
+/** What a person may do. */
+public enum Role {
+    TECHNICIAN,
+    LEAD,
+    APPRENTICE
+}

@@ -1,0 +1,111 @@
+package vanemend.app.access;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.security.Principal;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import vanemend.app.problem.Refused;
+
+/** Sign in, sign out, who am I. */
+@RestController
+@RequestMapping("/api/session")
+class SessionController {
+    private final Accounts accounts;
+    private final SecurityContextRepository contexts;
+    private final Clock clock;
+
+    SessionController(Accounts accounts, SecurityContextRepository contexts, Clock clock) {
+        this.accounts = accounts;
+        this.contexts = contexts;
+        this.clock = clock;
+    }
+
+    /** What is typed at the door. */
+    record SignInDraft(String name, String password) {}
+
+    /**
+     * Who is signed in.
+     *
+     * @param account absent when nobody is
+     * @param now the server's clock, which bench times are corrected to
+     */
+    record Session(Optional<Account> account, Instant now) {}
+
+    @GetMapping
+    Session who(HttpServletRequest request) {
+        ((CsrfToken) request.getAttribute(CsrfToken.class.getName())).getToken(); // reading it writes the cookie
+        Optional<Principal> principal = Optional.ofNullable(request.getUserPrincipal());
+        return new Session(principal.flatMap(p -> accounts.find(p.getName())), clock.instant());
+    }
+
+    @PostMapping
+    Session signIn(@RequestBody SignInDraft draft, HttpServletRequest request, HttpServletResponse response) {
+        String name = draft.name() == null ? "" : draft.name();
+        String password = draft.password() == null ? "" : draft.password();
+        if (name.isBlank() || password.isEmpty() || name.length() > 40 || password.length() > 72) {
+            throw new Refused(
+                    HttpStatus.UNAUTHORIZED,
+                    "Sign-in",
+                    "Type your name and your password. Names have up to 40 letters.");
+        }
+        return switch (accounts.signIn(name, password)) {
+            case Accounts.SignIn.Welcome w -> welcome(w.account(), request, response);
+            case Accounts.SignIn.Wrong w ->
+                throw new Refused(
+                        HttpStatus.UNAUTHORIZED,
+                        "Sign-in",
+                        "Name or password is wrong. " + w.triesLeft() + (w.triesLeft() == 1 ? " try" : " tries")
+                                + " left before a pause of " + Accounts.LOCK.toMinutes() + " minutes.");
+            case Accounts.SignIn.Locked l ->
+                throw new Refused(
+                        HttpStatus.TOO_MANY_REQUESTS,
+                        "Sign-in",
+                        "Too many wrong tries. Wait "
+                                + Math.max(
+                                        1,
+                                        (l.until().getEpochSecond()
+                                                        - clock.instant().getEpochSecond()
+                                                        + 59)
+                                                / 60)
+                                + " minutes, then try again.");
+        };
+    }
+
+    private Session welcome(Account account, HttpServletRequest request, HttpServletResponse response) {
+        HttpSession old = request.getSession(false);
+        if (old != null) {
+            old.invalidate();
+        }
+        request.getSession(true);
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(Me.authentication(account));
+        SecurityContextHolder.setContext(context);
+        contexts.saveContext(context, request, response);
+        return new Session(Optional.of(account), clock.instant());
+    }
+
+    @DeleteMapping
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void signOut(HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        if (session != null) {
+            session.invalidate();
+        }
+        SecurityContextHolder.clearContext();
+    }
+}

@@ -1,0 +1,2 @@
+/** Answers: who are you, and what may you do. */
+package vanemend.app.access;

@@ -1,0 +1,74 @@
+package vanemend.app.bench;
+
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import vanemend.core.method.Step;
+import vanemend.core.run.BenchEvent;
+import vanemend.core.run.ReadingLimits;
+import vanemend.core.trade.Check;
+
+/**
+ * Something that happened at the bench, as sent; any field may be absent.
+ *
+ * @param id made by the client
+ * @param at when, by the client's clock corrected to the server's
+ * @param value in the quantity's unit
+ */
+public record EventDraft(
+        UUID id,
+        BenchEvent.Kind kind,
+        Instant at,
+        String step,
+        String answer,
+        Step.Ask quantity,
+        Double value,
+        String text,
+        UUID target) {
+    private static final int LONGEST_NOTE = 2000;
+    private static final int LONGEST_STEP = 200;
+    private static final int LONGEST_ANSWER = 40;
+
+    /** The event, problems left in {@code check}. A time before the start or after {@code now} is drawn in to it. */
+    Optional<BenchEvent> check(Check check, Instant earliest, Instant now, String by) {
+        check.choice("id", "The event's id", id, new UUID(0, 0));
+        BenchEvent.Kind what = check.choice("kind", "What happened", kind, BenchEvent.Kind.NOTE);
+        if (what == BenchEvent.Kind.START) {
+            check.refuse("kind", what, "anything but START", "The work begins with its plan, not with an event.");
+        }
+        String on = step == null ? "" : step;
+        if (on.length() > LONGEST_STEP) {
+            check.refuse(
+                    "step", on.length() + " characters", "at most " + LONGEST_STEP, "No step has a name that long.");
+        }
+        String said = answer == null ? "" : answer;
+        if (said.length() > LONGEST_ANSWER) {
+            check.refuse(
+                    "answer",
+                    said.length() + " characters",
+                    "at most " + LONGEST_ANSWER,
+                    "No gate has such an answer.");
+        }
+        String note = "";
+        if (what == BenchEvent.Kind.NOTE) {
+            note = check.text("text", "The note", text, LONGEST_NOTE);
+        }
+        Optional<Step.Ask> read = Optional.empty();
+        Optional<Double> figure = Optional.empty();
+        if (what == BenchEvent.Kind.READING) {
+            Step.Ask q = check.choice("quantity", "What was read", quantity, Step.Ask.SURFACE_C);
+            read = Optional.of(q);
+            figure = Optional.of(
+                    check.range("value", q.word(), value, ReadingLimits.min(q), ReadingLimits.max(q), q.unit()));
+        }
+        Optional<UUID> back = Optional.empty();
+        if (what == BenchEvent.Kind.UNDO) {
+            back = Optional.of(check.choice("target", "What to take back", target, new UUID(0, 0)));
+        }
+        if (!check.clean()) {
+            return Optional.empty();
+        }
+        Instant when = at == null || at.isAfter(now) ? now : at.isBefore(earliest) ? earliest : at;
+        return Optional.of(new BenchEvent(id, what, when, by, on, said, read, figure, note, back));
+    }
+}

@@ -1,0 +1,97 @@
+package vanemend.app.problem;
+
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.TransientDataAccessException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.exc.InvalidFormatException;
+
+/** Turns everything that goes wrong into an RFC 9457 problem; never a stack trace. */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    @ExceptionHandler
+    ResponseEntity<Object> refused(Refused e, WebRequest request) {
+        ProblemDetail p = ProblemDetail.forStatusAndDetail(e.status(), e.getMessage());
+        p.setTitle(e.title());
+        e.more().forEach(p::setProperty);
+        return createResponseEntity(p, new HttpHeaders(), e.status(), request);
+    }
+
+    /** The database does not answer: said plainly, so that the outbox tries again. */
+    @ExceptionHandler({
+        DataAccessResourceFailureException.class,
+        TransientDataAccessException.class,
+        CannotCreateTransactionException.class
+    })
+    ResponseEntity<Object> storeAway(Exception e, WebRequest request) {
+        LOG.warn("store does not answer: {}", e.getMessage());
+        ProblemDetail p = ProblemDetail.forStatusAndDetail(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "The store does not answer. Nothing was lost; what you did is kept here and sent again by itself.");
+        p.setTitle("Store");
+        return createResponseEntity(p, new HttpHeaders(), HttpStatus.SERVICE_UNAVAILABLE, request);
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Object> unforeseen(RuntimeException e, WebRequest request) {
+        String mark = UUID.randomUUID().toString().substring(0, 8);
+        LOG.error("unforeseen, mark {}", mark, e);
+        ProblemDetail p = ProblemDetail.forStatusAndDetail(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something went wrong here that should not have. What you typed is kept; try again. Mark " + mark
+                        + ".");
+        p.setTitle("Unforeseen");
+        return createResponseEntity(p, new HttpHeaders(), HttpStatus.INTERNAL_SERVER_ERROR, request);
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        ProblemDetail p = ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, "This cannot be read as JSON.");
+        p.setTitle("Not readable");
+        if (e.getCause() instanceof JacksonException j) {
+            StringBuilder field = new StringBuilder();
+            j.getPath().forEach(r -> {
+                if (r.getPropertyName() == null) {
+                    field.append('[').append(r.getIndex()).append(']');
+                } else {
+                    field.append(field.isEmpty() ? "" : ".").append(r.getPropertyName());
+                }
+            });
+            p.setProperty("field", field.toString());
+            if (j instanceof InvalidFormatException f) {
+                String expected = f.getTargetType().isEnum()
+                        ? "one of " + String.join(", ", names(f.getTargetType()))
+                        : f.getTargetType().getSimpleName();
+                p.setProperty("given", String.valueOf(f.getValue()));
+                p.setProperty("expected", expected);
+                p.setDetail("“" + f.getValue() + "” in " + field + " cannot be taken: expected " + expected + ".");
+            }
+        }
+        return createResponseEntity(p, headers, HttpStatus.BAD_REQUEST, request);
+    }
+
+    private static String[] names(Class<?> type) {
+        Object[] all = type.getEnumConstants();
+        String[] out = new String[all.length];
+        for (int i = 0; i < all.length; i++) {
+            out[i] = ((Enum<?>) all[i]).name();
+        }
+        return out;
+    }
+}

@@ -1,0 +1,2 @@
+/** Answers: how is something refused. */
+package vanemend.app.problem;

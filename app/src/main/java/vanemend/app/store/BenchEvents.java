@@ -1,0 +1,79 @@
+package vanemend.app.store;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import vanemend.core.method.Step;
+import vanemend.core.run.BenchEvent;
+
+/** What happened at the bench; only ever added to. */
+@Component
+public class BenchEvents {
+    private final JdbcClient db;
+    private final Clock clock;
+
+    BenchEvents(JdbcClient db, Clock clock) {
+        this.db = db;
+        this.clock = clock;
+    }
+
+    /** Everything that happened to {@code repairId}, in the order it was received. */
+    public List<BenchEvent> of(long repairId) {
+        return db.sql(
+                        "SELECT e.*, a.name FROM bench_event e JOIN account a ON a.id = e.account_id WHERE e.repair_id = ? ORDER BY e.seq")
+                .param(repairId)
+                .query(BenchEvents::row)
+                .list();
+    }
+
+    /** The repair that already holds event {@code id}. */
+    public Optional<Long> holder(UUID id) {
+        return db.sql("SELECT repair_id FROM bench_event WHERE id = ?")
+                .param(id.toString())
+                .query(Long.class)
+                .optional();
+    }
+
+    /** Adds an event; {@code accountId} stands for its {@code by}. */
+    public void add(long repairId, BenchEvent e, String accountId) {
+        db.sql(
+                        "INSERT INTO bench_event (id, repair_id, kind, at, received_at, account_id, step, answer, quantity, value, text, target)"
+                                + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                .params(
+                        e.id().toString(),
+                        repairId,
+                        e.kind().name(),
+                        Timestamp.from(e.at()),
+                        Timestamp.from(clock.instant()),
+                        accountId,
+                        e.step(),
+                        e.answer(),
+                        e.quantity().map(Enum::name).orElse(null),
+                        e.value().orElse(null),
+                        e.text(),
+                        e.target().map(UUID::toString).orElse(null))
+                .update();
+    }
+
+    private static BenchEvent row(ResultSet rs, int i) throws SQLException {
+        double value = rs.getDouble("value");
+        boolean none = rs.wasNull();
+        return new BenchEvent(
+                UUID.fromString(rs.getString("id")),
+                BenchEvent.Kind.valueOf(rs.getString("kind")),
+                rs.getTimestamp("at").toInstant(),
+                rs.getString("name"),
+                rs.getString("step"),
+                rs.getString("answer"),
+                Optional.ofNullable(rs.getString("quantity")).map(Step.Ask::valueOf),
+                none ? Optional.empty() : Optional.of(value),
+                rs.getString("text"),
+                Optional.ofNullable(rs.getString("target")).map(UUID::fromString));
+    }
+}

@@ -1,0 +1,129 @@
+package vanemend.app.store;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.support.GeneratedKeyHolder;
+import org.springframework.jdbc.support.KeyHolder;
+import org.springframework.stereotype.Component;
+import vanemend.core.plan.FrozenPlan;
+import vanemend.core.plan.RepairDraft;
+
+/** Repairs as typed, and the plans they were started with. */
+@Component
+public class Repairs {
+    /**
+     * A repair as kept.
+     *
+     * @param version optimistic lock; goes up with every change
+     * @param changedBy name of who changed it last
+     * @param frozen true once the work began
+     */
+    public record Stored(
+            long id, RepairDraft draft, int version, String changedBy, Instant changedAt, boolean frozen) {}
+
+    private static final String SELECT =
+            "SELECT r.id, r.draft, r.version, a.name, r.changed_at, f.repair_id IS NOT NULL AS frozen"
+                    + " FROM repair r JOIN account a ON a.id = r.changed_by LEFT JOIN frozen_plan f ON f.repair_id = r.id";
+
+    private final JdbcClient db;
+    private final Json json;
+    private final Clock clock;
+
+    /** Frozen plans never change, so a copy in memory cannot go stale. */
+    private final Map<Long, FrozenPlan> plans = new ConcurrentHashMap<>();
+
+    Repairs(JdbcClient db, Json json, Clock clock) {
+        this.db = db;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** All repairs, newest change first. */
+    public List<Stored> all() {
+        return db.sql(SELECT + " ORDER BY r.changed_at DESC, r.id DESC")
+                .query(this::row)
+                .list();
+    }
+
+    /** The repair {@code id}. */
+    public Optional<Stored> find(long id) {
+        return db.sql(SELECT + " WHERE r.id = ?").param(id).query(this::row).optional();
+    }
+
+    /** Adds a repair; the same {@code clientId} sent twice gives the first one back. */
+    public long add(UUID clientId, RepairDraft draft, String by) {
+        Timestamp now = Timestamp.from(clock.instant());
+        KeyHolder key = new GeneratedKeyHolder();
+        try {
+            db.sql(
+                            "INSERT INTO repair (draft, created_by, created_at, changed_by, changed_at, client_id) VALUES (?, ?, ?, ?, ?, ?)")
+                    .params(json.write(draft), by, now, by, now, clientId.toString())
+                    .update(key, "id");
+        } catch (DuplicateKeyException e) {
+            return db.sql("SELECT id FROM repair WHERE client_id = ?")
+                    .param(clientId.toString())
+                    .query(Long.class)
+                    .single();
+        }
+        return java.util.Objects.requireNonNull(key.getKey()).longValue();
+    }
+
+    /** Changes a repair that still has {@code version}; false where somebody was quicker. */
+    public boolean change(long id, int version, RepairDraft draft, String by) {
+        return db.sql("UPDATE repair SET draft = ?, version = version + 1, changed_by = ?, changed_at = ?"
+                                + " WHERE id = ? AND version = ?")
+                        .params(json.write(draft), by, Timestamp.from(clock.instant()), id, version)
+                        .update()
+                == 1;
+    }
+
+    /** Holds the repair's row until the transaction ends, so that its events are taken one after the other. */
+    public void lock(long id) {
+        db.sql("SELECT id FROM repair WHERE id = ? FOR UPDATE")
+                .param(id)
+                .query(Long.class)
+                .optional();
+    }
+
+    /** Keeps the plan that the work begins with. */
+    public void freeze(long id, FrozenPlan plan, String by) {
+        db.sql("INSERT INTO frozen_plan (repair_id, rule_book, frozen_at, frozen_by, plan) VALUES (?, ?, ?, ?, ?)")
+                .params(id, plan.workup().ruleBook(), Timestamp.from(plan.frozenAt()), by, json.write(plan))
+                .update();
+    }
+
+    /** The plan the work began with. */
+    public Optional<FrozenPlan> plan(long id) {
+        FrozenPlan known = plans.get(id);
+        if (known != null) {
+            return Optional.of(known);
+        }
+        Optional<FrozenPlan> read = db.sql("SELECT plan FROM frozen_plan WHERE repair_id = ?")
+                .param(id)
+                .query(String.class)
+                .optional()
+                .map(text -> json.read(text, FrozenPlan.class));
+        read.ifPresent(p -> plans.put(id, p));
+        return read;
+    }
+
+    private Stored row(ResultSet rs, int i) throws SQLException {
+        return new Stored(
+                rs.getLong("id"),
+                json.read(rs.getString("draft"), RepairDraft.class),
+                rs.getInt("version"),
+                rs.getString("name"),
+                rs.getTimestamp("changed_at").toInstant(),
+                rs.getBoolean("frozen"));
+    }
+}

@@ -1,0 +1,98 @@
+package vanemend.app.store;
+
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import vanemend.core.plan.Conditions;
+import vanemend.core.trade.Air;
+import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.TradeBook;
+
+/** The shop today: air, house rules, shelf, hands. */
+@Component
+public class Shop {
+    /** A house rule that was turned. */
+    public record Change(String question, String answer, String by, Instant at) {}
+
+    private final JdbcClient db;
+    private final Shelf shelf;
+    private final Clock clock;
+    private final ZoneId zone;
+
+    Shop(JdbcClient db, Shelf shelf, Clock clock, @Value("${vanemend.zone}") String zone) {
+        this.db = db;
+        this.shelf = shelf;
+        this.clock = clock;
+        this.zone = ZoneId.of(zone);
+    }
+
+    /** The shop's zone. */
+    public ZoneId zone() {
+        return zone;
+    }
+
+    /** Shop air as last typed. */
+    public Air air() {
+        return db.sql("SELECT temp_c, rh_percent FROM shop_air WHERE id = 1")
+                .query((rs, i) -> new Air(rs.getDouble(1), rs.getDouble(2)))
+                .single();
+    }
+
+    /** When the air was typed. */
+    public Instant airTypedAt() {
+        return db.sql("SELECT changed_at FROM shop_air WHERE id = 1")
+                .query((rs, i) -> rs.getTimestamp(1).toInstant())
+                .single();
+    }
+
+    /** Takes the air as typed. */
+    public void air(Air air) {
+        db.sql("UPDATE shop_air SET temp_c = ?, rh_percent = ?, changed_at = ? WHERE id = 1")
+                .params(air.tempC(), air.rhPercent(), Timestamp.from(clock.instant()))
+                .update();
+    }
+
+    /** House rules in force: the newest answer to each question. */
+    public HouseRules house() {
+        Map<String, String> chosen = new LinkedHashMap<>();
+        changes().forEach(c -> chosen.put(c.question(), c.answer()));
+        return new HouseRules(chosen);
+    }
+
+    /** Every change of a house rule, oldest first. */
+    public List<Change> changes() {
+        return db.sql("SELECT h.question, h.answer, a.name, h.changed_at FROM house_rule_change h"
+                        + " JOIN account a ON a.id = h.changed_by ORDER BY h.id")
+                .query((rs, i) -> new Change(
+                        rs.getString(1),
+                        rs.getString(2),
+                        rs.getString(3),
+                        rs.getTimestamp(4).toInstant()))
+                .list();
+    }
+
+    /** Turns a house rule. */
+    public void house(String question, String answer, String by) {
+        db.sql("INSERT INTO house_rule_change (question, answer, changed_by, changed_at) VALUES (?, ?, ?, ?)")
+                .params(question, answer, by, Timestamp.from(clock.instant()))
+                .update();
+    }
+
+    /** What a plan is made under, for hands that spread at the rate of {@code apprentice} or a technician. */
+    public Conditions conditions(boolean apprentice) {
+        return new Conditions(
+                air(),
+                house(),
+                shelf.all(),
+                clock.instant(),
+                zone,
+                TradeBook.value(apprentice ? "spread.rate.apprentice" : "spread.rate"));
+    }
+}

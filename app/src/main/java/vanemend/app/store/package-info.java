@@ -1,0 +1,2 @@
+/** Answers: what is kept, by which SQL. */
+package vanemend.app.store;

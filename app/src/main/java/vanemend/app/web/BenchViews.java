@@ -1,0 +1,133 @@
+package vanemend.app.web;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+import vanemend.app.access.Account;
+import vanemend.app.access.Accounts;
+import vanemend.app.access.Role;
+import vanemend.app.bench.Bench;
+import vanemend.app.store.Repairs;
+import vanemend.app.store.Shop;
+import vanemend.app.web.Views.BenchView;
+import vanemend.app.web.Views.HandsView;
+import vanemend.app.web.Views.LiveView;
+import vanemend.app.web.Views.RepairLine;
+import vanemend.app.web.Views.ShopView;
+import vanemend.app.web.Views.Standing;
+import vanemend.core.plan.Conditions;
+import vanemend.core.run.RunState;
+import vanemend.core.trade.Air;
+
+/** The bench as it stands: live clocks, and the next thing for each pair of hands. */
+@Component
+class BenchViews {
+    private static final Duration AT_THE_BENCH = Duration.ofMinutes(30);
+    private final Bench bench;
+    private final Repairs repairs;
+    private final Accounts accounts;
+    private final Shop shop;
+    private final Lines lines;
+    private final Clock clock;
+
+    BenchViews(Bench bench, Repairs repairs, Accounts accounts, Shop shop, Lines lines, Clock clock) {
+        this.bench = bench;
+        this.repairs = repairs;
+        this.accounts = accounts;
+        this.shop = shop;
+        this.lines = lines;
+        this.clock = clock;
+    }
+
+    ShopView shop() {
+        Air air = shop.air();
+        return new ShopView(
+                air.tempC(),
+                air.rhPercent(),
+                air.dewPointC(),
+                shop.airTypedAt(),
+                accounts.present(AT_THE_BENCH),
+                shop.zone().getId());
+    }
+
+    BenchView bench(Account me) {
+        Conditions today = shop.conditions(me.role() == Role.APPRENTICE);
+        List<LiveView> live = bench.live().stream().map(BenchViews::live).toList();
+        List<RepairLine> waiting = repairs.all().stream()
+                .filter(r -> !r.frozen())
+                .map(r -> lines.of(r, today))
+                .toList();
+        return new BenchView(clock.instant(), shop(), live, hands(live, waiting), waiting);
+    }
+
+    private static LiveView live(Bench.Live l) {
+        RunState s = l.state();
+        return new LiveView(
+                l.id(),
+                l.frozen().workup().name(),
+                l.frozen().workup().vehicle(),
+                hands(l),
+                s.clocks(),
+                s.now(),
+                (int) s.steps().stream().filter(x -> x.doneAt().isPresent()).count(),
+                s.steps().size(),
+                Optional.ofNullable(l.frozen().draft().promisedAt()),
+                l.ahead());
+    }
+
+    /** Whoever did something on it last has it in hand. */
+    private static String hands(Bench.Live l) {
+        return l.state().steps().reversed().stream()
+                .filter(s -> s.doneAt().isPresent())
+                .findFirst()
+                .map(RunState.RunStep::by)
+                .orElse(l.frozen().by());
+    }
+
+    /**
+     * The next thing for each person: of the runs they have in hand the one whose next hands-on stretch comes first; whoever has
+     * none gets a repair that nobody has begun, in order of promise.
+     */
+    private List<HandsView> hands(List<LiveView> live, List<RepairLine> waiting) {
+        List<HandsView> out = new ArrayList<>();
+        Set<Long> given = new HashSet<>();
+        for (Account person : accounts.all()) {
+            Optional<HandsView> next = live.stream()
+                    .filter(l -> l.hands().equals(person.name()))
+                    .flatMap(l -> nextHandsOn(person, l).stream())
+                    .min(java.util.Comparator.comparing(h -> h.from().orElse(Instant.MAX)));
+            if (next.isPresent()) {
+                out.add(next.get());
+            } else if (person.role() == Role.TECHNICIAN) {
+                out.add(waiting.stream()
+                        .filter(w -> w.standing() == Standing.PLANNED && !given.contains(w.id()))
+                        .min(java.util.Comparator.comparing(w -> w.promisedAt().orElse(Instant.MAX)))
+                        .map(w -> {
+                            given.add(w.id());
+                            return new HandsView(
+                                    person,
+                                    Optional.of(w.id()),
+                                    w.name(),
+                                    "Start: wash, then degrease",
+                                    Optional.empty());
+                        })
+                        .orElse(new HandsView(
+                                person, Optional.empty(), "", "Nothing waits for these hands", Optional.empty())));
+            }
+        }
+        return List.copyOf(out);
+    }
+
+    private static Optional<HandsView> nextHandsOn(Account person, LiveView l) {
+        return l.ahead().stream()
+                .filter(a -> a.handsOn())
+                .findFirst()
+                .map(a -> new HandsView(person, Optional.of(l.id()), l.name(), a.title(), Optional.of(a.from())));
+    }
+}

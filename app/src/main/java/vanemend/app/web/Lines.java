@@ -1,0 +1,83 @@
+package vanemend.app.web;
+
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import vanemend.app.bench.Bench;
+import vanemend.app.store.Repairs;
+import vanemend.app.web.Views.RepairLine;
+import vanemend.app.web.Views.Standing;
+import vanemend.core.part.PartDraft;
+import vanemend.core.plan.Conditions;
+import vanemend.core.plan.Workup;
+import vanemend.core.run.RunState;
+import vanemend.core.verdict.Verdict;
+
+/** One line per repair, as lists show it. */
+@Component
+class Lines {
+    private final Bench bench;
+
+    Lines(Bench bench) {
+        this.bench = bench;
+    }
+
+    RepairLine of(Repairs.Stored r, Conditions today) {
+        return r.frozen() ? running(r) : drafted(r, Bench.work(r.draft(), today));
+    }
+
+    private RepairLine running(Repairs.Stored r) {
+        Bench.Running run = bench.running(r.id());
+        RunState s = run.state();
+        int done = (int) s.steps().stream().filter(x -> x.doneAt().isPresent()).count();
+        return line(
+                r,
+                s.finishedAt().isPresent() ? Standing.DONE : Standing.RUNNING,
+                Optional.of(run.frozen().workup()),
+                s.now().map(x -> x.step().title()).orElse(""),
+                "",
+                done,
+                s.steps().size(),
+                s.finishedAt());
+    }
+
+    private static RepairLine drafted(Repairs.Stored r, Bench.Worked w) {
+        if (w.workup().isEmpty()) {
+            String first = w.problems().isEmpty() ? "" : w.problems().getFirst().message();
+            return line(r, Standing.DRAFT, Optional.empty(), "", first, 0, 0, Optional.empty());
+        }
+        Workup up = w.workup().get();
+        Standing standing =
+                !up.verdict().mends() ? Standing.REFERRED : up.plan().isPresent() ? Standing.PLANNED : Standing.BLOCKED;
+        String held = up.blockers().isEmpty() ? "" : up.blockers().getFirst();
+        int steps = up.plan().map(p -> p.steps().size()).orElse(0);
+        return line(r, standing, w.workup(), "", held, 0, steps, Optional.empty());
+    }
+
+    private static RepairLine line(
+            Repairs.Stored r,
+            Standing standing,
+            Optional<Workup> up,
+            String step,
+            String held,
+            int done,
+            int steps,
+            Optional<java.time.Instant> finished) {
+        Optional<PartDraft> part = Optional.ofNullable(r.draft().part());
+        Optional<Verdict.Outcome> verdict = up.map(w -> w.verdict().outcome());
+        return new RepairLine(
+                r.id(),
+                part.map(PartDraft::name).filter(n -> !n.isBlank()).orElse("Part without a name"),
+                part.map(PartDraft::vehicle).orElse(""),
+                standing,
+                up.map(Workup::mark).orElse(""),
+                verdict,
+                step,
+                held,
+                done,
+                steps,
+                Optional.ofNullable(r.draft().promisedAt()),
+                finished,
+                r.changedBy(),
+                r.changedAt());
+    }
+}

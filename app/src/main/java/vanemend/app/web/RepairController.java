@@ -1,0 +1,113 @@
+package vanemend.app.web;
+
+import java.security.Principal;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import vanemend.app.access.Account;
+import vanemend.app.access.Role;
+import vanemend.app.bench.Bench;
+import vanemend.app.problem.Refused;
+import vanemend.app.store.Repairs;
+import vanemend.app.store.Shop;
+import vanemend.app.web.Views.PreviewView;
+import vanemend.app.web.Views.RepairLine;
+import vanemend.app.web.Views.RepairView;
+import vanemend.core.plan.Conditions;
+import vanemend.core.plan.RepairDraft;
+import vanemend.core.plan.Workup;
+
+/** Repairs: list, make, change, and the computation while typing. */
+@RestController
+@RequestMapping("/api")
+class RepairController {
+    private final Bench bench;
+    private final Repairs repairs;
+    private final Shop shop;
+    private final Lines lines;
+    private final People people;
+
+    RepairController(Bench bench, Repairs repairs, Shop shop, Lines lines, People people) {
+        this.bench = bench;
+        this.repairs = repairs;
+        this.shop = shop;
+        this.lines = lines;
+        this.people = people;
+    }
+
+    /** A new repair; the same client id twice makes one. */
+    record NewRepairDraft(UUID clientId, RepairDraft draft) {}
+
+    @GetMapping("/repairs")
+    List<RepairLine> list(Principal me) {
+        Conditions today = shop.conditions(people.of(me).role() == Role.APPRENTICE);
+        return repairs.all().stream().map(r -> lines.of(r, today)).toList();
+    }
+
+    @PostMapping("/repairs")
+    ResponseEntity<RepairView> add(@RequestBody NewRepairDraft fresh, Principal me) {
+        if (fresh.clientId() == null) {
+            throw new Refused(
+                    HttpStatus.BAD_REQUEST, "Repair", "A new repair needs a clientId: a UUID made by the screen.");
+        }
+        Account who = people.of(me);
+        return answer(bench.add(fresh.clientId(), draftOf(fresh.draft()), who), who, HttpStatus.CREATED);
+    }
+
+    @GetMapping("/repairs/{id}")
+    ResponseEntity<RepairView> one(@PathVariable long id, Principal me) {
+        return answer(bench.repair(id), people.of(me), HttpStatus.OK);
+    }
+
+    @PutMapping("/repairs/{id}")
+    ResponseEntity<RepairView> change(
+            @PathVariable long id,
+            @RequestHeader("If-Match") Optional<String> ifMatch,
+            @RequestBody RepairDraft draft,
+            Principal me) {
+        Account who = people.of(me);
+        return answer(bench.change(id, Versions.of(ifMatch), draftOf(draft), who), who, HttpStatus.OK);
+    }
+
+    @PostMapping("/preview")
+    PreviewView preview(@RequestBody RepairDraft draft, Principal me) {
+        Bench.Worked w = bench.work(draft, people.of(me));
+        return new PreviewView(w.workup(), w.problems());
+    }
+
+    private static RepairDraft draftOf(RepairDraft draft) {
+        if (draft == null) {
+            throw new Refused(HttpStatus.BAD_REQUEST, "Repair", "No draft came with the request.");
+        }
+        return draft;
+    }
+
+    private ResponseEntity<RepairView> answer(Repairs.Stored r, Account who, HttpStatus status) {
+        Optional<Instant> frozenAt = Optional.empty();
+        Optional<Workup> workup;
+        List<vanemend.core.trade.InputProblem> problems = List.of();
+        if (r.frozen()) {
+            Bench.Running run = bench.running(r.id());
+            frozenAt = Optional.of(run.frozen().frozenAt());
+            workup = Optional.of(run.frozen().workup());
+        } else {
+            Bench.Worked w = bench.work(r.draft(), who);
+            workup = w.workup();
+            problems = w.problems();
+        }
+        RepairView view = new RepairView(
+                r.id(), r.version(), r.draft(), r.changedBy(), r.changedAt(), frozenAt, workup, problems);
+        return ResponseEntity.status(status).eTag(Integer.toString(r.version())).body(view);
+    }
+}

@@ -1,0 +1,96 @@
+package vanemend.app.web;
+
+import io.swagger.v3.oas.annotations.Hidden;
+import java.security.Principal;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import vanemend.app.access.Account;
+import vanemend.app.bench.Bell;
+import vanemend.app.bench.Bench;
+import vanemend.app.bench.EventDraft;
+import vanemend.app.problem.Refused;
+import vanemend.app.web.Views.BenchView;
+import vanemend.app.web.Views.NotTakenView;
+import vanemend.app.web.Views.RecordView;
+import vanemend.app.web.Views.RunView;
+import vanemend.app.web.Views.TakenView;
+
+/** Run, record and bench. */
+@RestController
+@RequestMapping("/api")
+class RunController {
+    private static final int MOST_EVENTS = 200;
+    private final Bench bench;
+    private final BenchViews views;
+    private final Bell bell;
+    private final People people;
+
+    RunController(Bench bench, BenchViews views, Bell bell, People people) {
+        this.bench = bench;
+        this.views = views;
+        this.bell = bell;
+        this.people = people;
+    }
+
+    /** Begins the work. */
+    record StartDraft(UUID eventId) {}
+
+    @PostMapping("/repairs/{id}/start")
+    RunView start(
+            @PathVariable long id,
+            @RequestHeader("If-Match") Optional<String> ifMatch,
+            @RequestBody StartDraft draft,
+            Principal me) {
+        if (draft.eventId() == null) {
+            throw new Refused(HttpStatus.BAD_REQUEST, "Start", "A start needs an eventId: a UUID made by the screen.");
+        }
+        return RunView.of(bench.start(id, Versions.of(ifMatch), draft.eventId(), people.of(me)));
+    }
+
+    @GetMapping("/repairs/{id}/run")
+    RunView run(@PathVariable long id) {
+        return RunView.of(bench.running(id));
+    }
+
+    @PostMapping("/repairs/{id}/events")
+    TakenView take(@PathVariable long id, @RequestBody List<EventDraft> events, Principal me) {
+        if (events.size() > MOST_EVENTS) {
+            throw new Refused(
+                    HttpStatus.CONTENT_TOO_LARGE,
+                    "Events",
+                    events.size() + " events at once; at most " + MOST_EVENTS + ".");
+        }
+        Account who = people.of(me);
+        List<NotTakenView> refused = bench.take(id, events, who).stream()
+                .map(n -> new NotTakenView(n.id(), n.problem()))
+                .toList();
+        return new TakenView(RunView.of(bench.running(id)), refused);
+    }
+
+    @GetMapping("/repairs/{id}/record")
+    RecordView record(@PathVariable long id) {
+        return new RecordView(id, bench.running(id).frozen(), bench.record(id));
+    }
+
+    @GetMapping("/bench")
+    BenchView bench(Principal me) {
+        return views.bench(people.of(me));
+    }
+
+    @Hidden
+    @GetMapping(path = "/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter stream() {
+        return bell.listen();
+    }
+}

@@ -1,0 +1,145 @@
+package vanemend.app.web;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import vanemend.app.access.Account;
+import vanemend.app.bench.Bench;
+import vanemend.app.store.Shop;
+import vanemend.core.material.MaterialClass;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.plan.FrozenPlan;
+import vanemend.core.plan.RepairDraft;
+import vanemend.core.plan.Workup;
+import vanemend.core.record.RepairRecord;
+import vanemend.core.run.Ahead;
+import vanemend.core.run.RunState;
+import vanemend.core.sanding.Grains;
+import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.InputProblem;
+import vanemend.core.trade.TradeValue;
+import vanemend.core.verdict.Limits;
+import vanemend.core.verdict.Verdict;
+
+/** Shapes of answers. */
+final class Views {
+    private Views() {}
+
+    /** How far a repair has come. */
+    enum Standing {
+        DRAFT,
+        REFERRED,
+        BLOCKED,
+        PLANNED,
+        RUNNING,
+        DONE
+    }
+
+    /**
+     * A repair in the list.
+     *
+     * @param mark substrate in two words; empty while the part is not complete
+     * @param step title of the step in hand; empty unless running
+     * @param waitsFor what holds it up, in words; empty for nothing
+     */
+    record RepairLine(
+            long id,
+            String name,
+            String vehicle,
+            Standing standing,
+            String mark,
+            Optional<Verdict.Outcome> verdict,
+            String step,
+            String waitsFor,
+            int stepsDone,
+            int steps,
+            Optional<Instant> promisedAt,
+            Optional<Instant> finishedAt,
+            String changedBy,
+            Instant changedAt) {}
+
+    /**
+     * A repair with everything computed from it. While it runs, {@code workup} is the frozen one.
+     *
+     * @param frozenAt when the work began; absent before
+     */
+    record RepairView(
+            long id,
+            int version,
+            RepairDraft draft,
+            String changedBy,
+            Instant changedAt,
+            Optional<Instant> frozenAt,
+            Optional<Workup> workup,
+            List<InputProblem> problems) {}
+
+    /** A draft worked up without saving. */
+    record PreviewView(Optional<Workup> workup, List<InputProblem> problems) {}
+
+    /** A run. */
+    record RunView(long id, FrozenPlan frozen, RunState state, Instant now) {
+        static RunView of(Bench.Running r) {
+            return new RunView(r.id(), r.frozen(), r.state(), r.now());
+        }
+    }
+
+    /** An event that was not taken, and why. */
+    record NotTakenView(UUID id, InputProblem problem) {}
+
+    /** What came of events that were sent. */
+    record TakenView(RunView run, List<NotTakenView> refused) {}
+
+    /** A record with the plan it is held against. */
+    record RecordView(long id, FrozenPlan frozen, RepairRecord record) {}
+
+    /** A run on the bench. */
+    record LiveView(
+            long id,
+            String name,
+            String vehicle,
+            String hands,
+            List<RunState.LiveClock> clocks,
+            Optional<RunState.RunStep> current,
+            int stepsDone,
+            int steps,
+            Optional<Instant> promisedAt,
+            List<Ahead.Stretch> ahead) {}
+
+    /** What one person does next. */
+    record HandsView(Account person, Optional<Long> repair, String name, String title, Optional<Instant> from) {}
+
+    /** The bench. */
+    record BenchView(
+            Instant now, ShopView shop, List<LiveView> live, List<HandsView> hands, List<RepairLine> waiting) {}
+
+    /** The shop today. */
+    record ShopView(
+            double tempC, double rhPercent, double dewPointC, Instant typedAt, List<Account> present, String zone) {}
+
+    /** A thing on the shelf. */
+    record ShelfLine(
+            ShelfItem item,
+            String className,
+            MaterialClass.Role role,
+            String hatch,
+            Optional<LocalDate> expires,
+            boolean expired) {}
+
+    /** A house rule with the answer in force and its history. */
+    record SchoolView(HouseRules.School school, String chosen, List<Shop.Change> changes) {}
+
+    /** The rule book. */
+    record RulesView(
+            String version,
+            List<TradeValue> values,
+            List<Limits.Rule> limits,
+            List<MaterialClass> classes,
+            List<Grains.Grading> gradings,
+            List<SchoolView> schools,
+            boolean mayTurn) {}
+
+    /** What a bead across a puddle really gives. */
+    record BeadView(double percent, double rightBeadMm, double workFactor, String said) {}
+}
