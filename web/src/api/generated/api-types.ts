@@ -244,22 +244,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/stream": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["stream"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -361,11 +345,6 @@ export interface components {
             kind?: "E_COAT" | "EPOXY_PRIMER" | "PRIMER_SURFACER" | "BASE" | "SINGLE_STAGE" | "CLEAR";
             /** Format: double */
             thicknessUm?: number;
-        };
-        CsrfToken: {
-            headerName?: string;
-            parameterName?: string;
-            token?: string;
         };
         CureLaw: {
             /** Format: double */
@@ -1069,10 +1048,6 @@ export interface components {
             name?: string;
             password?: string;
         };
-        SseEmitter: {
-            /** Format: int64 */
-            timeout?: number;
-        };
         StackChoice: {
             fillNote: string;
             lines: components["schemas"]["StackLine"][];
@@ -1470,12 +1445,7 @@ export interface operations {
     };
     who: {
         parameters: {
-            query: {
-                principal?: {
-                    name?: string;
-                };
-                csrf: components["schemas"]["CsrfToken"];
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
@@ -1595,26 +1565,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopView"];
-                };
-            };
-        };
-    };
-    stream: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/event-stream": components["schemas"]["SseEmitter"];
                 };
             };
         };

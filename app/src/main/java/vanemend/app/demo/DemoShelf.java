@@ -67,7 +67,7 @@ final class DemoShelf {
                 paper("P", 180, 50, false),
                 paper("P", 240, 44, false),
                 paper("P", 320, 60, false),
-                paper("CAMI", 220, 12, false),
+                paper("CAMI", 320, 12, false),
                 paper("P", 800, 25, true));
     }
 

@@ -381,7 +381,7 @@ public final class MetalDentFill {
                                 : "label " + Math.round(mix.law().sandMin()) + " min at "
                                         + Check.shown(mix.law().refC()) + " °C")
                 .gate(new Gate(
-                        "Does a fingernail leave no mark on the thin edge, and the paper not clog?",
+                        "Nail leaves no mark on the thin edge, paper does not clog?",
                         "Hard",
                         "sand now",
                         "Still soft",

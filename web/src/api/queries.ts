@@ -1,0 +1,60 @@
+import { QueryClient, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect } from "react";
+import { ask, type Api, Problem } from "./client";
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 5_000,
+      retry: (failures, error) => !(error instanceof Problem) && failures < 2,
+      networkMode: "always",
+    },
+    mutations: { networkMode: "always" },
+  },
+});
+
+export const keys = {
+  session: ["session"] as const,
+  bench: ["bench"] as const,
+  repairs: ["repairs"] as const,
+  run: (id: number) => ["run", id] as const,
+  record: (id: number) => ["record", id] as const,
+  shelf: ["shelf"] as const,
+  rules: ["rules"] as const,
+};
+
+export const useSession = () =>
+  useQuery({ queryKey: keys.session, queryFn: () => ask<Api["Session"]>("/api/session"), staleTime: Infinity });
+export const useBench = () =>
+  useQuery({ queryKey: keys.bench, queryFn: () => ask<Api["BenchView"]>("/api/bench"), refetchInterval: 30_000 });
+export const useRepairs = () =>
+  useQuery({ queryKey: keys.repairs, queryFn: () => ask<Api["RepairLine"][]>("/api/repairs") });
+export const useRun = (id: number, enabled = true) =>
+  useQuery({ queryKey: keys.run(id), queryFn: () => ask<Api["RunView"]>(`/api/repairs/${id}/run`), enabled });
+export const useRecord = (id: number, enabled = true) =>
+  useQuery({ queryKey: keys.record(id), queryFn: () => ask<Api["RecordView"]>(`/api/repairs/${id}/record`), enabled });
+export const useShelf = () =>
+  useQuery({ queryKey: keys.shelf, queryFn: () => ask<Api["ShelfLine"][]>("/api/shelf"), staleTime: 60_000 });
+export const useRules = () =>
+  useQuery({ queryKey: keys.rules, queryFn: () => ask<Api["RulesView"]>("/api/rules"), staleTime: 60_000 });
+
+/** The shop's zone; the screen's own until the bench has answered. */
+export function useZone(): string {
+  return useBench().data?.shop.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
+}
+
+/** Listens to the server's bell and asks anew for what is on screen when something changed. */
+export function useBell(): void {
+  const client = useQueryClient();
+  useEffect(() => {
+    const stream = new EventSource("/api/stream");
+    const refresh = () => {
+      for (const key of ["bench", "repairs", "run", "record", "rules"]) {
+        void client.invalidateQueries({ queryKey: [key] });
+      }
+    };
+    stream.addEventListener("changed", refresh);
+    stream.addEventListener("open", refresh);
+    return () => stream.close();
+  }, [client]);
+}

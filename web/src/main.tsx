@@ -1,0 +1,27 @@
+import "./styles.css";
+import { QueryClientProvider } from "@tanstack/react-query";
+import { setNonce } from "get-nonce";
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { keys, queryClient } from "./api/queries";
+import { App } from "./app";
+import { outbox } from "./repair/run/outbox";
+import { PreferencesProvider } from "./shell/preferences";
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="nonce"]')?.content;
+if (nonce) setNonce(nonce);
+
+void outbox.open((repair, run) => queryClient.setQueryData(keys.run(repair), run));
+window.addEventListener("online", () => void outbox.flush());
+
+const root = document.getElementById("root");
+if (!root) throw new Error("the page has no place to draw on");
+createRoot(root).render(
+  <StrictMode>
+    <QueryClientProvider client={queryClient}>
+      <PreferencesProvider>
+        <App />
+      </PreferencesProvider>
+    </QueryClientProvider>
+  </StrictMode>,
+);

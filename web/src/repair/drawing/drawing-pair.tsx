@@ -1,0 +1,60 @@
+import type { Api } from "../../api/client";
+import { useSize } from "../../marks/use-size";
+import { FootprintDrawing } from "./footprint-drawing";
+import { fit, type ZoneKind } from "./projection";
+import { SectionDrawing } from "./section-drawing";
+
+const RULE = 28;
+
+/** Footprint over section on one x scale; it fills what it is given. */
+export function DrawingPair({
+  drawing,
+  labels = 0,
+  sectionShare = 0.36,
+  stale = false,
+  around,
+  onDrag,
+}: {
+  drawing: Api["Drawing"];
+  labels?: number;
+  sectionShare?: number;
+  /** True where the draft has moved on but cannot be computed: the drawing shows the last that could. */
+  stale?: boolean;
+  /** Zone that fills the view. */
+  around?: ZoneKind;
+  onDrag?: (dent: number, xMm: number, yMm: number) => void;
+}) {
+  const [ref, { width, height }] = useSize();
+  const sectionHeight = Math.round(height * sectionShare);
+  const footprintHeight = height - sectionHeight;
+  const field = {
+    left: RULE,
+    top: RULE,
+    width: Math.max(40, width - RULE - labels - (labels > 0 ? 34 : 0)),
+    height: Math.max(40, footprintHeight - RULE),
+  };
+  const projection = fit(drawing, field, around);
+  return (
+    <div ref={ref} className={`h-full w-full overflow-hidden ${stale ? "opacity-60" : ""}`}>
+      {width > 0 && height > 0 && (
+        <>
+          <FootprintDrawing
+            drawing={drawing}
+            projection={projection}
+            width={width}
+            height={footprintHeight}
+            labels={labels}
+            onDrag={onDrag}
+          />
+          <SectionDrawing
+            drawing={drawing}
+            projection={projection}
+            width={width}
+            height={sectionHeight}
+            labels={labels}
+          />
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,373 @@
+import { Fragment, type PointerEvent as ReactPointerEvent, useId, useMemo, useRef } from "react";
+import type { Api } from "../../api/client";
+import { Hatches, type HatchName } from "../../marks/hatch";
+import { lengthTicks } from "../../marks/rule";
+import { usePreferences } from "../../shell/preferences";
+import { length } from "../../units/units";
+import { litByZone, useLit } from "./lit";
+import { anchor, type Projection, px, py, ringsPath, type ZoneKind } from "./projection";
+
+export const ZONE_HATCH: Record<ZoneKind, HatchName> = {
+  CLEAN: "clean",
+  FINE_320: "grain320",
+  FINE_240: "grain240",
+  REFINE_180: "grain180",
+  PUTTY: "finish",
+  FEATHER: "paint",
+  OPENING: "coat",
+  FILLER: "fill",
+  DAMAGE: "fill",
+};
+
+const RULE = 28;
+
+/** Zones to scale on the part, with a rule along two edges. */
+export function FootprintDrawing({
+  drawing,
+  projection: p,
+  width,
+  height,
+  labels,
+  onDrag,
+}: {
+  drawing: Api["Drawing"];
+  projection: Projection;
+  width: number;
+  height: number;
+  /** Px of the label column; 0 for none. */
+  labels: number;
+  /** A dent was dragged to a new centre, mm. */
+  onDrag?: (dent: number, xMm: number, yMm: number) => void;
+}) {
+  const id = useId();
+  const { system } = usePreferences();
+  const { lit, light } = useLit();
+  const outerFirst = useMemo(() => [...drawing.zones].reverse(), [drawing.zones]);
+  const litZone = drawing.zones.find((z) => z.kind === lit.zone);
+  return (
+    <svg width={width} height={height} role="group" aria-label="Footprint, to scale" onPointerLeave={() => light({})}>
+      <Hatches id={id} />
+      <clipPath id={`${id}-field`}>
+        <rect x={p.left} y={p.top} width={p.width} height={p.height} />
+      </clipPath>
+      <g clipPath={`url(#${id}-field)`}>
+        <rect x={p.left} y={p.top} width={p.width} height={p.height} fill="var(--ground)" />
+        <rect
+          x={px(p, 0)}
+          y={py(p, drawing.heightMm)}
+          width={drawing.widthMm * p.perMm}
+          height={drawing.heightMm * p.perMm}
+          fill="var(--sheet)"
+          stroke="var(--ink)"
+          strokeWidth="3"
+        />
+        {outerFirst.map((z) => (
+          <path
+            key={z.kind}
+            d={ringsPath(p, z.rings)}
+            fillRule="evenodd"
+            fill={`url(#${id}-${ZONE_HATCH[z.kind]})`}
+            stroke={z.kind === "CLEAN" ? "var(--tick)" : "var(--ink)"}
+            strokeWidth={z.kind === "DAMAGE" ? 2 : 1.5}
+            strokeDasharray={z.kind === "CLEAN" || z.kind === "DAMAGE" ? "6 5" : undefined}
+            onPointerEnter={() => light(litByZone(z.kind))}
+          />
+        ))}
+        {drawing.bodyLines.map((l) => (
+          <BodyLine key={`${l.name}${l.x1Mm}${l.y1Mm}`} line={l} p={p} />
+        ))}
+        {litZone && (
+          <path
+            d={ringsPath(p, litZone.rings)}
+            fill="none"
+            stroke="var(--violet)"
+            strokeWidth="4.5"
+            pointerEvents="none"
+          />
+        )}
+        <CutLine drawing={drawing} p={p} />
+        {drawing.dents.map((d, i) => (
+          <DentMark key={i} dent={d} index={i} p={p} drawing={drawing} onDrag={onDrag} />
+        ))}
+      </g>
+      <TopRule p={p} width={width} />
+      <LeftRule p={p} height={height} />
+      {labels > 0 && <Labels drawing={drawing} p={p} width={width} height={height} column={labels} id={id} />}
+      <rect x="0" y="0" width={RULE} height={RULE} fill="var(--ground)" stroke="var(--ink)" strokeWidth="1.5" />
+      <text x={RULE / 2} y={19} textAnchor="middle">
+        {system === "metric" ? "mm" : "in"}
+      </text>
+    </svg>
+  );
+}
+
+function BodyLine({ line, p }: { line: Api["BodyLine"]; p: Projection }) {
+  const [x1, y1, x2, y2] = [px(p, line.x1Mm), py(p, line.y1Mm), px(p, line.x2Mm), py(p, line.y2Mm)];
+  const nameAt = Math.max(p.left + 8, Math.min(x1, x2) + 6);
+  const along = x1 === x2 ? 0 : (nameAt - x1) / (x2 - x1);
+  return (
+    <g pointerEvents="none">
+      <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke="var(--ink)" strokeWidth="4.5" />
+      <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke="var(--sheet)" strokeWidth="1.5" />
+      <text
+        x={nameAt}
+        y={y1 + (y2 - y1) * Math.min(1, Math.max(0, along)) - 7}
+        stroke="var(--sheet)"
+        strokeWidth="4"
+        paintOrder="stroke"
+      >
+        {line.name}
+      </text>
+    </g>
+  );
+}
+
+function CutLine({ drawing, p }: { drawing: Api["Drawing"]; p: Projection }) {
+  const y = py(p, drawing.section.cutYMm);
+  const [a, b] = [p.left + 14, p.left + p.width - 14];
+  return (
+    <g pointerEvents="none">
+      <path d={`M${a} ${y}H${b}`} stroke="var(--ink)" strokeWidth="1.5" strokeDasharray="14 4 3 4" />
+      {[a, b].map((x) => (
+        <Fragment key={x}>
+          <path d={`M${x} ${y}v14m-5 -6 5 6 5 -6`} stroke="var(--ink)" strokeWidth="2" fill="none" />
+          <text
+            x={x}
+            y={y - 7}
+            textAnchor="middle"
+            style={{ fontWeight: 700 }}
+            stroke="var(--sheet)"
+            strokeWidth="4"
+            paintOrder="stroke"
+          >
+            A
+          </text>
+        </Fragment>
+      ))}
+    </g>
+  );
+}
+
+function DentMark({
+  dent,
+  index,
+  p,
+  drawing,
+  onDrag,
+}: {
+  dent: Api["Dent"];
+  index: number;
+  p: Projection;
+  drawing: Api["Drawing"];
+  onDrag?: (dent: number, xMm: number, yMm: number) => void;
+}) {
+  const { system } = usePreferences();
+  const grip = useRef<{ x: number; y: number } | undefined>(undefined);
+  const [cx, cy] = [px(p, dent.xMm), py(p, dent.yMm)];
+  const words = length(dent.depthMm, system, "depth");
+  const wide = words.length * 6.6 + 14;
+  const move = (e: ReactPointerEvent) => {
+    if (!grip.current || !onDrag) return;
+    const x = p.x0 + (e.nativeEvent.offsetX - p.left - grip.current.x) / p.perMm;
+    const y = p.y0 + (p.top + p.height - e.nativeEvent.offsetY + grip.current.y) / p.perMm;
+    const inside = (v: number, max: number) => Math.round(Math.min(max, Math.max(0, v)));
+    onDrag(index, inside(x, drawing.widthMm), inside(y, drawing.heightMm));
+  };
+  return (
+    <g
+      style={{ cursor: onDrag ? "grab" : undefined, touchAction: onDrag ? "none" : undefined }}
+      pointerEvents={onDrag ? undefined : "none"}
+      onPointerDown={(e) => {
+        if (!onDrag) return;
+        e.currentTarget.setPointerCapture(e.pointerId);
+        grip.current = { x: e.nativeEvent.offsetX - cx, y: e.nativeEvent.offsetY - cy };
+      }}
+      onPointerMove={move}
+      onPointerUp={() => (grip.current = undefined)}
+      onPointerCancel={() => (grip.current = undefined)}
+    >
+      {onDrag && <circle cx={cx} cy={cy} r="28" fill="transparent" />}
+      <rect
+        x={cx - wide / 2}
+        y={cy - 11}
+        width={wide}
+        height={22}
+        fill="var(--sheet)"
+        stroke="var(--ink)"
+        strokeWidth="1.5"
+        rx="2"
+      />
+      <text x={cx} y={cy + 5} textAnchor="middle" style={{ fontWeight: 600 }}>
+        {words}
+      </text>
+    </g>
+  );
+}
+
+function TopRule({ p, width }: { p: Projection; width: number }) {
+  const { system } = usePreferences();
+  return (
+    <g pointerEvents="none">
+      <rect x="0" y="0" width={width} height={RULE} fill="var(--ground)" />
+      <path d={`M0 ${RULE}H${width}`} stroke="var(--ink)" strokeWidth="1.5" />
+      {lengthTicks(p.x0, p.x1, p.perMm, system).map((t) => (
+        <g key={t.at}>
+          <path
+            d={`M${px(p, t.at)} ${RULE}v${t.size === "long" ? -12 : t.size === "middle" ? -8 : -5}`}
+            stroke="var(--tick)"
+            strokeWidth={t.size === "long" ? 1.6 : 1}
+          />
+          {t.label && px(p, t.at) > p.left + 8 && px(p, t.at) < p.left + p.width - 4 && (
+            <text x={px(p, t.at)} y="13" textAnchor="middle" style={{ fontWeight: 600 }}>
+              {t.label}
+            </text>
+          )}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+function LeftRule({ p, height }: { p: Projection; height: number }) {
+  const { system } = usePreferences();
+  return (
+    <g pointerEvents="none">
+      <rect x="0" y={RULE} width={RULE} height={height - RULE} fill="var(--ground)" />
+      <path d={`M${RULE} ${RULE}V${height}`} stroke="var(--ink)" strokeWidth="1.5" />
+      {lengthTicks(p.y0, p.y1, p.perMm, system).map((t) => {
+        const y = py(p, t.at);
+        return (
+          <g key={t.at}>
+            <path
+              d={`M${RULE} ${y}h${t.size === "long" ? -12 : t.size === "middle" ? -8 : -5}`}
+              stroke="var(--tick)"
+              strokeWidth={t.size === "long" ? 1.6 : 1}
+            />
+            {t.label && y > RULE + 18 && y < height - 14 && (
+              <text transform={`translate(13 ${y}) rotate(-90)`} textAnchor="middle" style={{ fontWeight: 600 }}>
+                {t.label}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+function Labels({
+  drawing,
+  p,
+  width,
+  height,
+  column,
+  id,
+}: {
+  drawing: Api["Drawing"];
+  p: Projection;
+  width: number;
+  height: number;
+  column: number;
+  id: string;
+}) {
+  const { system } = usePreferences();
+  const { lit, light } = useLit();
+  const rows = useMemo(() => {
+    const outerFirst = [...drawing.zones].reverse();
+    const step = (height - RULE - 6) / outerFirst.length;
+    return leaders(
+      p,
+      outerFirst.map((zone, i) => ({
+        zone,
+        inner: outerFirst[i + 1]?.rings ?? [],
+        y: RULE + 4 + step * (i + 0.5),
+        step,
+      })),
+    );
+  }, [drawing.zones, height, p]);
+  const x = width - column;
+  return (
+    <g>
+      {rows.map(({ zone, y, step, at }) => {
+        const on = lit.zone === zone.kind;
+        const words =
+          zone.kind === "DAMAGE"
+            ? drawing.dents.length === 1
+              ? "one"
+              : `${drawing.dents.length} dents`
+            : length(zone.pastMm, system);
+        return (
+          <g key={zone.kind} onPointerEnter={() => light(litByZone(zone.kind))} style={{ cursor: "default" }}>
+            {at && (
+              <g pointerEvents="none">
+                <path
+                  d={`M${x} ${y}H${x - 10}L${x - 22} ${at.y}H${at.x}`}
+                  fill="none"
+                  stroke={on ? "var(--violet)" : "var(--ink)"}
+                  strokeWidth="1.5"
+                />
+                <circle
+                  cx={at.x}
+                  cy={at.y}
+                  r="5"
+                  fill={on ? "var(--violet)" : "var(--ink)"}
+                  stroke="var(--sheet)"
+                  strokeWidth="1.5"
+                />
+              </g>
+            )}
+            <rect
+              x={x}
+              y={y - step / 2 + 1}
+              width={column - 4}
+              height={step - 2}
+              fill="var(--sheet)"
+              stroke={on ? "var(--violet)" : "transparent"}
+              strokeWidth="3"
+            />
+            <rect
+              x={x + 8}
+              y={y - 9}
+              width="18"
+              height="18"
+              fill={`url(#${id}-${ZONE_HATCH[zone.kind]})`}
+              stroke="var(--ink)"
+              strokeWidth="1.5"
+              strokeDasharray={zone.kind === "CLEAN" || zone.kind === "DAMAGE" ? "4 3" : undefined}
+            />
+            <text x={x + 34} y={y - 2} style={{ fontWeight: 700, fontSize: 15 }}>
+              {zone.word}
+            </text>
+            <text x={x + 34} y={y + 14} style={{ fill: "var(--muted)" }}>
+              {zone.note}
+            </text>
+            <text x={width - 12} y={y - 2} textAnchor="end" style={{ fontWeight: 600, fontSize: 16 }}>
+              {words}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+interface LabelRow {
+  zone: Api["DrawnZone"];
+  inner: readonly Api["Ring"][];
+  y: number;
+  step: number;
+}
+
+/** Where each label's leader ends. From the innermost up each starts above the one below it, so that no two cross. */
+function leaders(p: Projection, rows: readonly LabelRow[]) {
+  const out: (LabelRow & { at?: { x: number; y: number } })[] = [];
+  let from = p.y0;
+  for (const row of [...rows].reverse()) {
+    const want = p.y0 + (p.top + p.height - row.y) / p.perMm;
+    const view = { right: p.x1 - 4 / p.perMm, from, to: p.y1 - 4 / p.perMm };
+    const at = anchor(row.zone.rings, row.inner, want, view) ?? anchor(row.zone.rings, row.inner, want);
+    if (at) from = Math.min(view.to, at.y + 7 / p.perMm);
+    out.push({ ...row, at: at && { x: px(p, at.x), y: py(p, at.y) } });
+  }
+  return out;
+}

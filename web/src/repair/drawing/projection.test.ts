@@ -1,0 +1,42 @@
+import { describe, expect, it } from "vitest";
+import { anchor, crossings, fit, px, py } from "./projection";
+
+const square = (from: number, to: number) => ({ xy: [from, from, to, from, to, to, from, to], hole: false });
+
+describe("projection", () => {
+  it("cuts rings by even-odd, so that a hole is no part of the zone", () => {
+    expect(crossings([square(0, 100)], 50)).toEqual([[0, 100]]);
+    expect(crossings([square(0, 100), { ...square(40, 60), hole: true }], 50)).toEqual([
+      [0, 40],
+      [60, 100],
+    ]);
+    expect(crossings([square(0, 100)], 120)).toEqual([]);
+  });
+
+  it("ends a leader inside its own zone and outside the one within", () => {
+    const at = anchor([square(0, 100)], [square(20, 80)], 50);
+    expect(at?.x).toBeGreaterThan(80);
+    expect(at?.x).toBeLessThan(100);
+    const alone = anchor([square(0, 100)], [], 90);
+    expect(alone?.x).toBeLessThan(100);
+    expect(Math.abs((alone?.y ?? 0) - 90)).toBeLessThan(2);
+  });
+
+  it("keeps one scale both ways and everything in the field", () => {
+    const drawing = {
+      widthMm: 700,
+      heightMm: 400,
+      bodyLines: [],
+      dents: [],
+      flags: [],
+      section: { cutYMm: 0, fromXMm: 0, toXMm: 1, lowestMm: -1, highestMm: 1, layers: [], proud: [], proudMm: 0 },
+      zones: [{ kind: "CLEAN" as const, word: "", note: "", pastMm: 0, areaMm2: 1, rings: [square(100, 300)] }],
+    };
+    const p = fit(drawing, { left: 30, top: 20, width: 400, height: 300 });
+    expect(px(p, 100)).toBeGreaterThan(30);
+    expect(px(p, 300)).toBeLessThan(430);
+    expect(py(p, 100)).toBeLessThan(320);
+    expect(py(p, 300)).toBeGreaterThan(20);
+    expect(px(p, 200) - px(p, 100)).toBeCloseTo(py(p, 100) - py(p, 200), 6);
+  });
+});

@@ -1,0 +1,170 @@
+import { useId, useMemo } from "react";
+import type { Api } from "../../api/client";
+import { Hatches, type HatchName } from "../../marks/hatch";
+import { heightTicks } from "../../marks/rule";
+import { usePreferences } from "../../shell/preferences";
+import { length, micrometres } from "../../units/units";
+import { litByLayer, useLit } from "./lit";
+import { crossings, type Projection, px, type ZoneKind } from "./projection";
+
+const RULE = 28;
+const HEAD = 30;
+const MOST_EXAGGERATION = 40;
+
+/** Thickness in the unit the bench would use: µm for coats, mm or inches for the rest. */
+function thickness(mm: number, system: "metric" | "inch"): string {
+  return mm < 0.2 ? micrometres(mm * 1000) : length(mm, system, "depth");
+}
+
+/** The cut A–A; widths on the footprint's scale, heights drawn larger by a factor that is printed. */
+export function SectionDrawing({
+  drawing,
+  projection,
+  width,
+  height,
+  labels,
+}: {
+  drawing: Api["Drawing"];
+  projection: Projection;
+  width: number;
+  height: number;
+  labels: number;
+}) {
+  const id = useId();
+  const { system } = usePreferences();
+  const { lit, light } = useLit();
+  const s = drawing.section;
+  const field = { top: HEAD + 4, height: Math.max(20, height - HEAD - 14) };
+  const range = Math.max(0.5, s.highestMm - s.lowestMm);
+  const exaggeration = Math.min(MOST_EXAGGERATION, Math.max(1, Math.floor(field.height / range / projection.perMm)));
+  const perMm = Math.min(projection.perMm * exaggeration, field.height / range);
+  const z = (mm: number) => field.top + (s.highestMm - mm) * perMm + (field.height - range * perMm) / 2;
+  const x = (mm: number) => px(projection, mm);
+  const path = (xz: readonly number[]) => {
+    let d = "";
+    for (let i = 0; i + 1 < xz.length; i += 2) {
+      d += `${i === 0 ? "M" : "L"}${x(xz[i] ?? 0).toFixed(1)} ${z(xz[i + 1] ?? 0).toFixed(1)}`;
+    }
+    return d;
+  };
+  const drops = useMemo(() => {
+    const shown: ZoneKind[] = ["DAMAGE", "FILLER", "FEATHER", "PUTTY"];
+    return drawing.zones.filter((d) => shown.includes(d.kind)).flatMap((d) => crossings(d.rings, s.cutYMm).flat());
+  }, [drawing.zones, s.cutYMm]);
+  const top = [...s.layers].reverse();
+  const step = Math.min(38, (height - HEAD - 4) / Math.max(1, top.length));
+  return (
+    <svg width={width} height={height} role="group" aria-label="Section A to A" onPointerLeave={() => light({})}>
+      <Hatches id={id} />
+      {drops.map((d, i) => (
+        <path key={i} d={`M${x(d)} 0V${height}`} stroke="var(--tick)" strokeWidth="1" strokeDasharray="2 4" />
+      ))}
+      <rect x="0" y="0" width={RULE} height={height} fill="var(--ground)" />
+      <text x="14" y="16" textAnchor="middle" style={{ fill: "var(--muted)" }}>
+        {system === "metric" ? "mm" : "in"}
+      </text>
+      <path d={`M${RULE} 0V${height}M0 0.75H${width}`} stroke="var(--ink)" strokeWidth="1.5" />
+      <text
+        x={RULE + 8}
+        y={20}
+        style={{ fontWeight: 700, fontSize: 15 }}
+        stroke="var(--sheet)"
+        strokeWidth="4"
+        paintOrder="stroke"
+      >
+        Section A to A
+        <tspan style={{ fontWeight: 500, fill: "var(--muted)", fontSize: 14 }} dx="10">
+          heights × {exaggeration}
+          {width > 420 && `, proud ${length(s.proudMm, system, "depth")} as spread`}
+        </tspan>
+      </text>
+      {heightTicks(s.lowestMm, s.highestMm, perMm, system).map((t) => (
+        <g key={t.at}>
+          <path
+            d={`M${RULE} ${z(t.at)}h${t.size === "long" ? -12 : -6}`}
+            stroke="var(--tick)"
+            strokeWidth={t.size === "long" ? 1.6 : 1}
+          />
+          {t.label && z(t.at) > HEAD && z(t.at) < height - 4 && (
+            <text x="14" y={z(t.at) + 5} textAnchor="end" style={{ fontWeight: 600 }}>
+              {t.label.replace("-", "−")}
+            </text>
+          )}
+        </g>
+      ))}
+      {s.layers.map((l) => (
+        <path
+          key={l.id}
+          d={`${path(l.xz)}Z`}
+          fill={`url(#${id}-${l.hatch as HatchName})`}
+          stroke={lit.layer === l.id ? "var(--violet)" : "var(--ink)"}
+          strokeWidth={lit.layer === l.id ? 4 : 1.2}
+          strokeLinejoin="round"
+          onPointerEnter={() => light(litByLayer(l.id))}
+        />
+      ))}
+      <path d={path(s.proud)} fill="none" stroke="var(--ink)" strokeWidth="1.5" strokeDasharray="5 4" />
+      {labels > 0 &&
+        top.map((l, i) => {
+          const y = HEAD + 4 + step * (i + 0.5);
+          const at = middle(l.xz);
+          const on = lit.layer === l.id;
+          const left = width - labels;
+          return (
+            <g key={l.id} onPointerEnter={() => light(litByLayer(l.id))}>
+              <path
+                d={`M${left} ${y}H${left - 10}L${left - 30} ${z(at.z)}H${x(at.x)}`}
+                fill="none"
+                stroke={on ? "var(--violet)" : "var(--ink)"}
+                strokeWidth="1.5"
+              />
+              <circle
+                cx={x(at.x)}
+                cy={z(at.z)}
+                r="4.5"
+                fill={on ? "var(--violet)" : "var(--ink)"}
+                stroke="var(--sheet)"
+                strokeWidth="1.5"
+              />
+              <rect
+                x={left}
+                y={y - step / 2 + 1}
+                width={labels - 4}
+                height={step - 2}
+                fill="var(--sheet)"
+                stroke={on ? "var(--violet)" : "transparent"}
+                strokeWidth="3"
+              />
+              <rect
+                x={left + 8}
+                y={y - 9}
+                width="18"
+                height="18"
+                fill={`url(#${id}-${l.hatch as HatchName})`}
+                stroke="var(--ink)"
+                strokeWidth="1.5"
+              />
+              <text x={left + 34} y={y + 5} style={{ fontWeight: 700, fontSize: 15 }}>
+                {l.word}
+              </text>
+              <text x={width - 12} y={y + 5} textAnchor="end" style={{ fontWeight: 600, fontSize: 16 }}>
+                {thickness(l.thickestMm, system)}
+              </text>
+            </g>
+          );
+        })}
+    </svg>
+  );
+}
+
+/** A point inside a layer, right of its middle: tops run left to right, then bottoms right to left. */
+function middle(xz: readonly number[]): { x: number; z: number } {
+  const n = xz.length / 4;
+  let best = { x: xz[0] ?? 0, z: xz[1] ?? 0, thick: -1 };
+  for (let i = Math.floor(n * 0.55); i < n; i++) {
+    const above = xz[2 * i + 1] ?? 0;
+    const below = xz[xz.length - 2 * i - 1] ?? 0;
+    if (above - below > best.thick + 1e-6) best = { x: xz[2 * i] ?? 0, z: (above + below) / 2, thick: above - below };
+  }
+  return best;
+}

@@ -1,0 +1,100 @@
+import type { Api } from "../api/client";
+import { useNow } from "../api/clock";
+import { useZone } from "../api/queries";
+import { dayAndTime, grams, minutes, stretch, timeOfDay } from "../units/units";
+import { Big, Head } from "./sheet";
+
+/** The figures that matter now, in large type; or what stands in the way of them. */
+export function Figures({
+  workup,
+  problems,
+}: {
+  workup: Api["Workup"] | undefined;
+  problems: readonly Api["InputProblem"][];
+}) {
+  const plan = workup?.plan;
+  return (
+    <aside className="firm-l bg-sheet flex w-[248px] shrink-0 flex-col overflow-y-auto" aria-label="Figures">
+      {problems.length > 0 && <StillToSay problems={problems} />}
+      {problems.length === 0 && workup && !plan && (
+        <>
+          <Head title="No plan" />
+          <ul className="flex flex-col gap-3 p-4">
+            {workup.blockers.map((b) => (
+              <li key={b} className="font-bold text-oxide-text">
+                {b}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {problems.length === 0 && plan && <PlanFigures plan={plan} />}
+    </aside>
+  );
+}
+
+function StillToSay({ problems }: { problems: readonly Api["InputProblem"][] }) {
+  return (
+    <>
+      <Head title="Still to say">{problems.length}</Head>
+      <ul className="flex flex-col gap-2.5 p-4" role="status">
+        {problems.slice(0, 12).map((p, i) => (
+          <li key={`${p.field}${i}`} className={p.given ? "font-bold text-oxide-text" : ""}>
+            {p.message}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function PlanFigures({ plan }: { plan: Api["Plan"] }) {
+  const now = useNow();
+  const zone = useZone();
+  const first = plan.mixes[0];
+  if (!first) return null;
+  const pour = first.pour;
+  const ready = now + plan.totalMin * 60_000;
+  const soon = plan.totalMin < 18 * 60;
+  return (
+    <div className="divide-y divide-hair">
+      <Big
+        waits
+        label={`${first.title}: sand after`}
+        value={minutes(first.route.sandFromMin)}
+        note={
+          first.route.kind === "LAMP"
+            ? `lamp ${Math.ceil(first.route.rampMin)} + ${Math.ceil(first.route.holdMin)} + cool ${Math.ceil(first.route.coolMin)} min`
+            : `label ${Math.round(first.law.sandMin)} min at ${Math.round(first.law.refC)}\u2009°C`
+        }
+      />
+      <Big
+        label={`${first.title}: work time`}
+        value={stretch(pour.workMin * 60, "down")}
+        note={`all on the part within ${stretch(pour.onPartByMin * 60, "down")}`}
+      />
+      <div className="grid grid-cols-2 divide-x divide-hair">
+        <Big
+          small
+          label={first.title}
+          value={grams(pour.fillerG)}
+          note={pour.batches > 1 ? `${pour.batches} batches` : "one batch"}
+        />
+        <Big small label="Cream" value={grams(pour.creamG)} note={`${pour.percent}\u2009% by weight`} />
+      </div>
+      <Big label="Hands on" value={minutes(plan.activeMin)} note={`of ${minutes(plan.totalMin)} in all`} />
+      <Big
+        label="Ready for primer, begun now"
+        value={soon ? timeOfDay(ready, zone, "up") : dayAndTime(ready, zone)}
+        small={!soon}
+        note={
+          plan.spareMin === undefined
+            ? "no time promised"
+            : plan.spareMin >= 0
+              ? `${minutes(plan.spareMin, "down")} to spare`
+              : `${minutes(-plan.spareMin)} late for the promise`
+        }
+      />
+    </div>
+  );
+}

@@ -1,0 +1,96 @@
+import { Slider } from "radix-ui";
+import { useId } from "react";
+import type { Api } from "../../api/client";
+import { Hatches, Swatch } from "../../marks/hatch";
+import { usePreferences } from "../../shell/preferences";
+import { length } from "../../units/units";
+import { ZONE_HATCH } from "../drawing/footprint-drawing";
+import { litByZone, useLit } from "../drawing/lit";
+import { Head } from "../sheet";
+import type { DraftOnScreen } from "../use-draft";
+import { NotYet } from "../verdict/verdict";
+
+const area = (mm2: number, system: "metric" | "inch") =>
+  system === "metric" ? `${Math.round(mm2 / 100)}\u2009cm²` : `${(mm2 / 645.16).toFixed(1)}\u2009in²`;
+
+/** Station 5: how far out each zone goes, and where the cut A–A lies. */
+export function FootprintStation({
+  on,
+  workup,
+  frozen,
+}: {
+  on: DraftOnScreen;
+  workup: Api["Workup"] | undefined;
+  frozen: boolean;
+}) {
+  const id = useId();
+  const { system } = usePreferences();
+  const { lit, light } = useLit();
+  if (!workup) return <NotYet what="a footprint" />;
+  const { drawing } = workup;
+  const cut = on.draft?.cutYMm ?? drawing.section.cutYMm;
+  return (
+    <>
+      <svg className="absolute size-0" aria-hidden="true">
+        <Hatches id={id} />
+      </svg>
+      <Head title="Zones">past the dent, area</Head>
+      <ul>
+        {[...drawing.zones].reverse().map((z) => (
+          <li
+            key={z.kind}
+            className={`flex min-h-12 items-center gap-3 border-b border-hair px-4 ${lit.zone === z.kind ? "outline-violet outline-3 -outline-offset-3" : ""}`}
+            onPointerEnter={() => light(litByZone(z.kind))}
+            onPointerLeave={() => light({})}
+          >
+            <Swatch id={id} hatch={ZONE_HATCH[z.kind]} size={20} />
+            <span className="min-w-0 flex-1">
+              <span className="hd block">{z.word}</span>
+              <span className="lab block">{z.note}</span>
+            </span>
+            <span className="n text-right font-semibold">
+              {z.kind === "DAMAGE" ? "" : length(z.pastMm, system)}
+              <span className="lab block">{area(z.areaMm2, system)}</span>
+            </span>
+          </li>
+        ))}
+      </ul>
+      <Head title="Cut A to A">{length(cut, system)} up</Head>
+      <div className="px-4 py-3">
+        <Slider.Root
+          className="relative flex h-14 w-full touch-none items-center"
+          min={0}
+          max={drawing.heightMm}
+          step={1}
+          disabled={frozen}
+          value={[cut]}
+          onValueChange={([v]) => on.change((d) => ({ ...d, cutYMm: v }))}
+        >
+          <Slider.Track className="bg-ground firm relative h-4 grow">
+            <Slider.Range className="absolute h-full bg-[var(--hair)]" />
+          </Slider.Track>
+          <Slider.Thumb className="bg-ink block h-14 w-6 rounded-[2px]" aria-label="Height of the cut" />
+        </Slider.Root>
+        {!frozen && on.draft?.cutYMm !== undefined && (
+          <button
+            type="button"
+            className="btn mt-2 w-full"
+            onClick={() => on.change((d) => ({ ...d, cutYMm: undefined }))}
+          >
+            Back to the deepest dent
+          </button>
+        )}
+      </div>
+      {drawing.flags.length > 0 && (
+        <>
+          <Head title="Lines and edges" />
+          <ul className="flex flex-col gap-2 p-4">
+            {drawing.flags.map((f) => (
+              <li key={f}>{f}</li>
+            ))}
+          </ul>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,274 @@
+import { Plus, Trash2 } from "lucide-react";
+import type { Api } from "../../api/client";
+import { useRules } from "../../api/queries";
+import { Choice, Line, Measure, problemAt } from "../../shell/field";
+import { Head } from "../sheet";
+import type { DraftOnScreen } from "../use-draft";
+
+type PartDraft = Api["PartDraft"];
+type CoatKind = NonNullable<Api["CoatDraft"]["kind"]>;
+type Answer = "YES" | "NO" | "UNKNOWN";
+
+const COATS: readonly { kind: CoatKind; word: string; typical: string }[] = [
+  { kind: "E_COAT", word: "E-coat", typical: "coat.e-coat" },
+  { kind: "EPOXY_PRIMER", word: "Epoxy primer", typical: "coat.epoxy-primer" },
+  { kind: "PRIMER_SURFACER", word: "Primer surfacer", typical: "coat.primer-surfacer" },
+  { kind: "BASE", word: "Base", typical: "coat.base" },
+  { kind: "SINGLE_STAGE", word: "Single-stage colour", typical: "coat.single-stage" },
+  { kind: "CLEAR", word: "Clear", typical: "coat.clear" },
+];
+
+/** Local time of a `datetime-local` field for an instant. */
+function localField(instant: string | undefined): string {
+  if (!instant) return "";
+  const d = new Date(instant);
+  return new Date(d.getTime() - d.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+}
+
+/** Station 1: what it is, what it is made of, which side can be reached, what is near. */
+export function PartStation({ on, frozen }: { on: DraftOnScreen; frozen: boolean }) {
+  const part = on.draft?.part ?? {};
+  const set = (next: Partial<PartDraft>) => on.change((d) => ({ ...d, part: { ...d.part, ...next } }));
+  const told = on.problems.filter((p) => p.given !== "");
+  const at = (field: string) => problemAt(told, field);
+  return (
+    <>
+      <Head title="Part" />
+      <div className="flex flex-col gap-3 p-4">
+        <Line
+          label="What is it"
+          value={part.name ?? ""}
+          disabled={frozen}
+          problem={at("part.name")}
+          onChange={(name) => set({ name })}
+        />
+        <Line
+          label="Vehicle and number"
+          value={part.vehicle ?? ""}
+          disabled={frozen}
+          problem={at("part.vehicle")}
+          onChange={(vehicle) => set({ vehicle })}
+        />
+        <Choice
+          label="Metal"
+          value={part.metal}
+          disabled={frozen}
+          options={[
+            { value: "MILD_STEEL", label: "Steel" },
+            { value: "GALVANISED_STEEL", label: "Galvanised" },
+            { value: "ALUMINIUM", label: "Aluminium" },
+            { value: "UNKNOWN", label: "Not known" },
+          ]}
+          onChange={(metal) => set({ metal })}
+        />
+        <Measure
+          label="Sheet gauge"
+          quantity="depth"
+          value={part.gaugeMm}
+          disabled={frozen}
+          problem={at("part.gaugeMm")}
+          onChange={(gaugeMm) => set({ gaugeMm })}
+        />
+        <div className="grid grid-cols-2 gap-2">
+          <Measure
+            label="Part width"
+            quantity="length"
+            value={part.widthMm}
+            disabled={frozen}
+            problem={at("part.widthMm")}
+            onChange={(widthMm) => set({ widthMm })}
+          />
+          <Measure
+            label="Part height"
+            quantity="length"
+            value={part.heightMm}
+            disabled={frozen}
+            problem={at("part.heightMm")}
+            onChange={(heightMm) => set({ heightMm })}
+          />
+        </div>
+        <Choice
+          label="Side that can be reached"
+          value={part.reach}
+          disabled={frozen}
+          options={[
+            { value: "BOTH_SIDES", label: "Both" },
+            { value: "FACE_ONLY", label: "Face only" },
+          ]}
+          onChange={(reach) => set({ reach })}
+        />
+        <Coats part={part} set={set} frozen={frozen} problems={told} />
+        <BodyLines part={part} set={set} frozen={frozen} problems={told} />
+        <label className="lab flex flex-col">
+          Promised for, by this screen's clock
+          <input
+            type="datetime-local"
+            className="firm n h-14 px-2.5 text-16 font-semibold text-ink"
+            disabled={frozen}
+            value={localField(on.draft?.promisedAt)}
+            onChange={(e) =>
+              on.change((d) => ({
+                ...d,
+                promisedAt: e.target.value ? new Date(e.target.value).toISOString() : undefined,
+              }))
+            }
+          />
+        </label>
+      </div>
+      <Questions part={part} set={set} frozen={frozen} />
+    </>
+  );
+}
+
+interface Piece {
+  part: PartDraft;
+  set: (next: Partial<PartDraft>) => void;
+  frozen: boolean;
+  problems?: readonly Api["InputProblem"][];
+}
+
+function Coats({ part, set, frozen, problems = [] }: Piece) {
+  const rules = useRules().data;
+  const coats = part.coats ?? [];
+  const typical = (id: string) => rules?.values.find((v) => v.id === id);
+  const turn = (kind: CoatKind) => {
+    const without = coats.filter((c) => c.kind !== kind);
+    const next = without.length < coats.length ? without : [...coats, { kind }];
+    const rank = (k?: CoatKind) => COATS.findIndex((c) => c.kind === k);
+    set({ coats: next.sort((a, b) => rank(a.kind) - rank(b.kind)) });
+  };
+  return (
+    <fieldset disabled={frozen}>
+      <legend className="lab">Coats, from the metal up</legend>
+      <div className="flex flex-col gap-1">
+        {COATS.map(({ kind, word, typical: valueId }) => {
+          const i = coats.findIndex((c) => c.kind === kind);
+          const known = typical(valueId);
+          return (
+            <div key={kind}>
+              <button
+                type="button"
+                aria-pressed={i >= 0}
+                className={`firm n flex min-h-14 w-full items-center justify-between px-3 text-left font-semibold ${i >= 0 ? "bg-ink text-sheet" : ""}`}
+                onClick={() => turn(kind)}
+              >
+                {word}
+                <span className="text-14 font-medium">
+                  {i >= 0 ? `${coats[i]?.thicknessUm ?? known?.value ?? "–"}\u2009µm` : "absent"}
+                </span>
+              </button>
+              {i >= 0 && (
+                <details className="lab pt-1">
+                  <summary className="min-h-6 cursor-pointer">
+                    {known ? `typical ${known.value}\u2009µm: ${known.shown}` : "thickness"}
+                  </summary>
+                  <Measure
+                    label={`${word}, from the film gauge`}
+                    quantity={{ unit: "µm" }}
+                    value={coats[i]?.thicknessUm}
+                    problem={problemAt(problems, `part.coats[${i}].thicknessUm`)}
+                    onChange={(thicknessUm) =>
+                      set({ coats: coats.map((c, k) => (k === i ? { ...c, thicknessUm } : c)) })
+                    }
+                  />
+                </details>
+              )}
+            </div>
+          );
+        })}
+      </div>
+    </fieldset>
+  );
+}
+
+function BodyLines({ part, set, frozen, problems = [] }: Piece) {
+  const lines = part.bodyLines ?? [];
+  const put = (i: number, next: Partial<Api["BodyLineDraft"]>) =>
+    set({ bodyLines: lines.map((l, k) => (k === i ? { ...l, ...next } : l)) });
+  const add = () =>
+    set({
+      bodyLines: [
+        ...lines,
+        {
+          name: "body line",
+          x1Mm: 0,
+          y1Mm: (part.heightMm ?? 400) * 0.8,
+          x2Mm: part.widthMm ?? 600,
+          y2Mm: (part.heightMm ?? 400) * 0.8,
+        },
+      ],
+    });
+  return (
+    <fieldset disabled={frozen} className="flex flex-col gap-2">
+      <legend className="lab">Body lines near, from the part's lower left corner</legend>
+      {lines.map((l, i) => (
+        <div key={i} className="firm flex flex-col gap-2 p-2">
+          <Line label="Called" value={l.name ?? ""} onChange={(name) => put(i, { name })} />
+          <div className="grid grid-cols-2 gap-2">
+            {(["x1Mm", "y1Mm", "x2Mm", "y2Mm"] as const).map((k) => (
+              <Measure
+                key={k}
+                label={{ x1Mm: "Start, across", y1Mm: "Start, up", x2Mm: "End, across", y2Mm: "End, up" }[k]}
+                quantity="length"
+                value={l[k]}
+                problem={problemAt(problems, `part.bodyLines[${i}].${k}`)}
+                onChange={(v) => put(i, { [k]: v })}
+              />
+            ))}
+          </div>
+          <button type="button" className="btn" onClick={() => set({ bodyLines: lines.filter((_, k) => k !== i) })}>
+            <Trash2 size={18} aria-hidden="true" /> Take this line away
+          </button>
+        </div>
+      ))}
+      {!frozen && (
+        <button type="button" className="btn" onClick={add}>
+          <Plus size={18} aria-hidden="true" /> Body line
+        </button>
+      )}
+    </fieldset>
+  );
+}
+
+/** Questions that only a person can answer; unanswered they refer. */
+function Questions({ part, set, frozen }: Piece) {
+  const limits = useRules().data?.limits.filter((r) => r.ask) ?? [];
+  const answers = part.answers ?? {};
+  const open = limits.filter((r) => !answers[r.id] || answers[r.id] === "UNKNOWN");
+  const put = (id: string, answer: Answer) => set({ answers: { ...answers, [id]: answer } });
+  return (
+    <>
+      <Head title="Is it any of these">{open.length === 0 ? "all answered" : `${open.length} open`}</Head>
+      <div className="flex flex-col gap-3 p-4">
+        {!frozen && open.length > 0 && (
+          <button
+            type="button"
+            className="btn go"
+            onClick={() =>
+              set({ answers: { ...answers, ...Object.fromEntries(open.map((r) => [r.id, "NO" as const])) } })
+            }
+          >
+            None of the open ones
+          </button>
+        )}
+        {limits.map((r) => (
+          <div key={r.id}>
+            <p className="mb-1">{r.ask}</p>
+            <Choice
+              label=""
+              columns={3}
+              disabled={frozen}
+              value={answers[r.id] ?? "UNKNOWN"}
+              options={[
+                { value: "NO", label: "No" },
+                { value: "YES", label: "Yes" },
+                { value: "UNKNOWN", label: "Not known" },
+              ]}
+              onChange={(a) => put(r.id, a)}
+            />
+          </div>
+        ))}
+      </div>
+    </>
+  );
+}

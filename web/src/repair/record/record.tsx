@@ -1,0 +1,180 @@
+import { Printer, TriangleAlert } from "lucide-react";
+import { Link } from "react-router";
+import type { Api } from "../../api/client";
+import { useRecord, useZone } from "../../api/queries";
+import { usePreferences } from "../../shell/preferences";
+import { dayAndTime, grams, minutes, percent, temperature, timeOfDay } from "../../units/units";
+import { DrawingPair } from "../drawing/drawing-pair";
+import { VerdictMark } from "../verdict-mark";
+
+const span = (min: number) =>
+  min < 10 ? `${Math.floor(min)}:${String(Math.floor((min * 60) % 60)).padStart(2, "0")}` : minutes(min, "down");
+
+/** Station 8: planned against done. */
+export function RecordStation({ id, frozen }: { id: number; frozen: boolean }) {
+  const record = useRecord(id, frozen);
+  if (!frozen) {
+    return (
+      <div className="p-6">
+        <h2 className="text-28 font-semibold">No record yet</h2>
+        <p className="mt-2 text-20">The record begins with the work. Look at the steps, then begin the run.</p>
+        <Link to={`/repairs/${id}/run`} className="btn go mt-4">
+          To the run
+        </Link>
+      </div>
+    );
+  }
+  if (record.isError) return <p className="p-6 text-20 font-bold text-oxide-text">{record.error.message}</p>;
+  if (!record.data) return <p className="p-6 text-20">One moment.</p>;
+  return <RecordSheet view={record.data} />;
+}
+
+function RecordSheet({ view: { frozen, record } }: { view: Api["RecordView"] }) {
+  const zone = useZone();
+  const { system } = usePreferences();
+  const { workup } = frozen;
+  const plan = workup.plan;
+  return (
+    <div className="print-flow min-h-0 flex-1 overflow-y-auto">
+      <article className="mx-auto max-w-[1120px] p-6 pt-4" aria-label="Record">
+        <header className="firm-b flex items-start gap-4 pb-3">
+          <div className="min-w-0 flex-1">
+            <h2 className="text-28 font-semibold">
+              Record: {workup.name}, {workup.vehicle}
+            </h2>
+            <p>
+              {workup.mark}. Plan frozen {dayAndTime(record.frozen, zone)} by {frozen.by}, rule book {record.ruleBook},
+              shop air {plan && temperature(plan.air.tempC, system)} {plan && percent(plan.air.rhPercent)}.
+            </p>
+          </div>
+          <VerdictMark outcome={workup.verdict.outcome} />
+          <button type="button" className="btn no-print" onClick={() => window.print()}>
+            <Printer size={20} aria-hidden="true" /> Print
+          </button>
+        </header>
+        <div className="grid grid-cols-4 divide-x divide-hair border-b border-hair">
+          <Fact label="Begun" value={record.startedAt ? dayAndTime(record.startedAt, zone) : "not yet"} />
+          <Fact label="Finished" value={record.finishedAt ? dayAndTime(record.finishedAt, zone) : "not yet"} />
+          <Fact label="Taken, planned" value={`${minutes(record.takenMin, "down")} of ${minutes(record.plannedMin)}`} />
+          <Fact label="Hands" value={record.people.join(", ") || "none yet"} />
+        </div>
+
+        <h3 className="hd mt-5">Deviations</h3>
+        {record.deviations.length === 0 ? (
+          <p>None: done as planned.</p>
+        ) : (
+          <ul>
+            {record.deviations.map((d, i) => (
+              <li key={i} className="keep flex gap-3 border-b border-hair py-2">
+                <TriangleAlert className="text-oxide mt-0.5 shrink-0" size={20} aria-hidden="true" />
+                <span className="n w-14 shrink-0 font-semibold">{timeOfDay(d.at, zone)}</span>
+                <span>
+                  <b>{d.text}.</b> {d.consequence}
+                </span>
+              </li>
+            ))}
+          </ul>
+        )}
+
+        <h3 className="hd mt-5">Mixes</h3>
+        <table className="w-full text-left">
+          <thead>
+            <tr className="lab firm-b">
+              <th className="py-1 pr-3">Material</th>
+              <th className="pr-3">Lot</th>
+              <th className="pr-3 text-right">Filler planned</th>
+              <th className="pr-3 text-right">weighed</th>
+              <th className="pr-3 text-right">Cream weighed</th>
+              <th className="pr-3 text-right">Dose asked</th>
+              <th className="text-right">given</th>
+            </tr>
+          </thead>
+          <tbody>
+            {record.doses.map((d) => (
+              <tr key={d.step} className="border-b border-hair">
+                <td className="py-1.5 pr-3">{d.title}</td>
+                <td className="py-1.5 n pr-3">{d.lot}</td>
+                <td className="py-1.5 n pr-3 text-right">{grams(d.plannedFillerG)}</td>
+                <td className="py-1.5 n pr-3 text-right">{d.fillerG === undefined ? "not typed" : grams(d.fillerG)}</td>
+                <td className="py-1.5 n pr-3 text-right">{d.creamG === undefined ? "not typed" : grams(d.creamG)}</td>
+                <td className="py-1.5 n pr-3 text-right">{percent(d.askedPercent)}</td>
+                <td className="py-1.5 n text-right font-semibold">
+                  {d.percent === undefined ? "not known" : percent(d.percent)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+
+        <h3 className="hd mt-5">Steps, planned against done</h3>
+        <table className="w-full text-left">
+          <thead>
+            <tr className="lab firm-b">
+              <th className="py-1 pr-3">Done</th>
+              <th className="pr-3">Step</th>
+              <th className="pr-3 text-right">Planned</th>
+              <th className="pr-3 text-right">Taken</th>
+              <th className="pr-3">Gate, readings, notes</th>
+              <th>Hands</th>
+            </tr>
+          </thead>
+          <tbody>
+            {record.lines.map((l) => (
+              <tr key={l.step} className="border-b border-hair align-top">
+                <td className="py-1.5 n pr-3">{timeOfDay(l.doneAt, zone)}</td>
+                <td className="py-1.5 pr-3">
+                  {l.loop && <span className="firm lab mr-2 px-1">{l.loop}</span>}
+                  {l.title}
+                </td>
+                <td className="py-1.5 n pr-3 text-right whitespace-nowrap">{minutes(l.plannedMin)}</td>
+                <td className="py-1.5 n pr-3 text-right whitespace-nowrap">{span(l.takenMin)}</td>
+                <td className="py-1.5 pr-3">{[l.answer, ...l.remarks].filter(Boolean).join("; ")}</td>
+                <td className="py-1.5 whitespace-nowrap">{l.by.split(" ")[0]}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+
+        <div className="keep mt-5 grid grid-cols-2 gap-6">
+          <div>
+            <h3 className="hd">Lots</h3>
+            <ul>
+              {record.lots.map((l) => (
+                <li key={`${l.role}${l.name}`} className="flex justify-between gap-3 border-b border-hair py-1">
+                  <span>
+                    {l.role}: {l.name}
+                  </span>
+                  <span className="n font-semibold">{l.lot}</span>
+                </li>
+              ))}
+            </ul>
+          </div>
+          <div>
+            <h3 className="hd">Schools followed</h3>
+            <ul>
+              {Object.entries(record.schools).map(([q, a]) => (
+                <li key={q} className="border-b border-hair py-1">
+                  {q}: <b>{a}</b>
+                </li>
+              ))}
+            </ul>
+          </div>
+        </div>
+        <div className="keep firm mt-5 h-[520px]">
+          <DrawingPair drawing={workup.drawing} labels={226} />
+        </div>
+        <p className="mt-4">{record.closing}</p>
+        <p className="lab mt-2">{record.events} bench events kept for this repair.</p>
+      </article>
+    </div>
+  );
+}
+
+function Fact({ label, value }: { label: string; value: string }) {
+  return (
+    <div className="px-3 py-2 first:pl-0">
+      <span className="lab block">{label}</span>
+      <span className="n block font-semibold">{value}</span>
+    </div>
+  );
+}

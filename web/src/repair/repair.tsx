@@ -1,0 +1,206 @@
+import { Undo2 } from "lucide-react";
+import { useEffect } from "react";
+import { Navigate, useNavigate, useParams } from "react-router";
+import { useRun, useZone } from "../api/queries";
+import { dialogOpen, typing } from "../shell/keys";
+import { dayAndTime } from "../units/units";
+import { DamageStation } from "./damage/damage";
+import { DrawingPair } from "./drawing/drawing-pair";
+import { LitProvider } from "./drawing/lit";
+import { Figures } from "./figures";
+import { FootprintStation } from "./footprint/footprint";
+import { PartStation } from "./part/part";
+import { RecordStation } from "./record/record";
+import { StackStation } from "./stack/stack";
+import { STATIONS, standings, type Station, Stations, WORDS } from "./stations";
+import { StepsStation } from "./steps/steps";
+import { type DraftOnScreen, useDraft } from "./use-draft";
+import { VerdictMark } from "./verdict-mark";
+import { VerdictStation } from "./verdict/verdict";
+
+/** A repair: its title, its eight stations, the drawing pair in the middle, the figures at the right. */
+export function Repair() {
+  const { id, station } = useParams();
+  const known = STATIONS.find((s) => s === station && s !== "run");
+  if (!id || !/^\d+$/.test(id)) return <Navigate to="/repairs" replace />;
+  if (!known) return <Navigate to={`/repairs/${id}/part`} replace />;
+  return <RepairScreen key={id} id={Number(id)} station={known} />;
+}
+
+function RepairScreen({ id, station }: { id: number; station: Station }) {
+  const on = useDraft(id);
+  const navigate = useNavigate();
+  const frozen = on.frozen;
+  const run = useRun(id, frozen).data;
+  const { undo, canUndo } = on;
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (typing(e) || dialogOpen() || e.ctrlKey || e.metaKey || e.altKey) return;
+      const s = STATIONS[Number(e.key) - 1];
+      if (s) void navigate(`/repairs/${id}/${s}`);
+      if (e.key === "u" && canUndo) undo();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [id, navigate, undo, canUndo]);
+
+  if (on.failed && !on.draft) {
+    return (
+      <div className="flex flex-col items-start gap-4 p-6">
+        <h1 className="text-28 font-semibold">{on.failed}</h1>
+        <button className="btn" onClick={() => void navigate("/repairs")}>
+          To all repairs
+        </button>
+      </div>
+    );
+  }
+  if (!on.draft) return <p className="p-6 text-20">One moment.</p>;
+  const workup = on.workup ?? (on.problems.length > 0 ? on.lastWorkup : undefined);
+  const standing = standings(on.workup, on.problems, run?.state);
+  return (
+    <>
+      <Title
+        on={on}
+        frozen={frozen}
+        stepsDone={run?.state.steps.filter((s) => s.doneAt).length}
+        steps={run?.state.steps.length}
+      />
+      <Crossed on={on} />
+      <Stations id={id} at={station} standing={standing} />
+      <LitProvider>
+        {station === "record" ? (
+          <RecordStation id={id} frozen={frozen} />
+        ) : station === "steps" ? (
+          <div className="flex min-h-0 flex-1">
+            <section className="min-w-0 flex-1" aria-label="Steps">
+              <StepsStation on={on} workup={on.workup} frozen={frozen} />
+            </section>
+            <aside className="firm-l bg-sheet hidden w-[332px] shrink-0 min-[1100px]:block" aria-label="Drawing">
+              {workup && <DrawingPair drawing={workup.drawing} sectionShare={0.32} />}
+            </aside>
+          </div>
+        ) : (
+          <div className="flex min-h-0 flex-1">
+            <section
+              className="firm-r bg-sheet relative w-[264px] shrink-0 overflow-y-auto"
+              aria-label={WORDS[station]}
+            >
+              {station === "part" && <PartStation on={on} frozen={frozen} />}
+              {station === "damage" && <DamageStation on={on} frozen={frozen} />}
+              {station === "verdict" && <VerdictStation workup={on.workup} />}
+              {station === "stack" && <StackStation on={on} workup={on.workup} frozen={frozen} />}
+              {station === "footprint" && <FootprintStation on={on} workup={on.workup} frozen={frozen} />}
+            </section>
+            <section className="bg-sheet min-w-0 flex-1" aria-label="Drawing">
+              {workup ? (
+                <DrawingPair
+                  drawing={workup.drawing}
+                  labels={226}
+                  stale={!on.workup}
+                  onDrag={
+                    station === "damage" && !frozen
+                      ? (i, xMm, yMm) =>
+                          on.change((d) => ({
+                            ...d,
+                            dents: (d.dents ?? []).map((x, k) => (k === i ? { ...x, xMm, yMm } : x)),
+                          }))
+                      : undefined
+                  }
+                />
+              ) : (
+                <div className="grid h-full place-items-center p-8 text-center">
+                  <p className="text-20 max-w-96">
+                    The drawing appears as soon as the part has its size and one dent has its place, size and depth.
+                  </p>
+                </div>
+              )}
+            </section>
+            <Figures workup={on.workup} problems={on.problems} />
+          </div>
+        )}
+      </LitProvider>
+    </>
+  );
+}
+
+const SAFETY: Record<DraftOnScreen["safety"], string> = {
+  saved: "Saved",
+  saving: "Saving",
+  kept: "Kept here, server not reached",
+  crossed: "Not saved",
+};
+
+function Title({
+  on,
+  frozen,
+  stepsDone,
+  steps,
+}: {
+  on: DraftOnScreen;
+  frozen: boolean;
+  stepsDone?: number;
+  steps?: number;
+}) {
+  const zone = useZone();
+  const part = on.draft?.part;
+  const workup = on.workup;
+  return (
+    <div className="firm-b bg-sheet no-print flex h-[58px] shrink-0 items-center gap-4 overflow-hidden pl-4">
+      <h1 className="min-w-0 truncate text-28 font-semibold" style={{ fontStretch: "88%" }}>
+        {part?.name || "New repair"}
+      </h1>
+      <span className="n min-w-20 shrink truncate text-muted">{part?.vehicle}</span>
+      {workup && (
+        <span className="firm bg-ground n shrink truncate px-2 leading-7 font-semibold" style={{ fontStretch: "98%" }}>
+          {workup.mark}
+        </span>
+      )}
+      {workup && <VerdictMark outcome={workup.verdict.outcome} />}
+      <div className="ml-auto flex h-full shrink-0">
+        {!frozen && (
+          <button
+            type="button"
+            className="n flex items-center gap-2 border-l border-hair px-4 font-semibold disabled:text-muted"
+            disabled={!on.canUndo}
+            onClick={on.undo}
+          >
+            <Undo2 size={20} aria-hidden="true" /> Undo
+          </button>
+        )}
+        <TitleFigure
+          label={frozen ? "Frozen" : "Draft"}
+          value={frozen ? dayAndTime(on.frozenAt ?? "", zone) : SAFETY[on.safety]}
+        />
+        {steps !== undefined && <TitleFigure label="Steps done" value={`${stepsDone} of ${steps}`} />}
+        {on.draft?.promisedAt && <TitleFigure label="Promised" value={dayAndTime(on.draft.promisedAt, zone)} />}
+      </div>
+    </div>
+  );
+}
+
+function TitleFigure({ label, value }: { label: string; value: string }) {
+  return (
+    <div className="border-l border-hair px-3.5 pt-2.5">
+      <span className="lab block">{label}</span>
+      <span className="n block font-semibold whitespace-nowrap">{value}</span>
+    </div>
+  );
+}
+
+/** Two people at one repair: nothing is lost on either side until one of them says so. */
+function Crossed({ on }: { on: DraftOnScreen }) {
+  if (on.safety !== "crossed") return null;
+  return (
+    <div role="alert" className="firm-b flex items-center gap-4 bg-tape px-4 text-on-tape">
+      <span className="flex-1 font-bold">
+        {on.crossedBy} changed this repair meanwhile. What you typed is kept on this screen.
+      </span>
+      <button type="button" className="btn my-1" onClick={on.takeTheirs}>
+        Take theirs
+      </button>
+      <button type="button" className="btn my-1" onClick={on.keepMine}>
+        Keep mine
+      </button>
+    </div>
+  );
+}

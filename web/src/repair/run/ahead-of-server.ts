@@ -1,0 +1,137 @@
+import type { Api } from "../../api/client";
+import { creamFor, percentOf } from "./dose";
+import type { BenchEvent } from "./outbox";
+
+type State = Api["RunState"];
+type Plan = Api["Plan"];
+type RunStep = Api["RunStep"];
+
+const plus = (at: string, minutes: number) => new Date(Date.parse(at) + Math.round(minutes * 60) * 1000).toISOString();
+
+/**
+ * What the screen shows while events are still on their way: the server's last state with them put on top. It moves the step in hand
+ * and starts planned clocks; the server's own computation replaces it as soon as it answers.
+ */
+export function aheadOfServer(plan: Plan, state: State, pending: readonly BenchEvent[]): State {
+  const undone = new Set(pending.filter((e) => e.kind === "UNDO").map((e) => e.target));
+  return pending.filter((e) => !undone.has(e.id)).reduce((s, e) => take(plan, s, e), state);
+}
+
+function take(plan: Plan, state: State, e: BenchEvent): State {
+  if (e.kind === "READING" && e.quantity && e.value !== undefined) {
+    const reading = { event: e.id, step: e.step ?? "", quantity: e.quantity, value: e.value, at: e.at, by: "" };
+    const next = { ...state, readings: [...state.readings, reading], lastUndoable: e.id };
+    return { ...next, mixes: next.mixes.map((m) => (m.step === e.step ? weighed(plan, next, m) : m)) };
+  }
+  if (e.kind === "NOTE") {
+    const note = { event: e.id, step: e.step ?? "", text: e.text ?? "", at: e.at, by: "" };
+    return { ...state, notes: [...state.notes, note], lastUndoable: e.id };
+  }
+  const i = state.steps.findIndex((s) => s.id === state.current);
+  const now = state.steps[i];
+  if (!now || now.id !== e.step) return state;
+  if (e.kind === "CLOCK" && now.step.kind === "MIX") return startClock(plan, state, now, e.at, e.id);
+  if (e.kind === "DONE" && !now.step.gate) {
+    const live = now.step.kind === "MIX" ? startClock(plan, state, now, now.beganAt ?? e.at, e.id) : state;
+    return advance(plan, live, i, e, "", []);
+  }
+  if (e.kind === "GATE" && now.step.gate) {
+    const branch = now.step.gate.branches.find((b) => b.id === e.answer);
+    return advance(plan, state, i, e, e.answer ?? "", branch ? rework(plan, state, now, branch) : []);
+  }
+  return state;
+}
+
+function weighed(plan: Plan, state: State, m: Api["MixDone"]): Api["MixDone"] {
+  const last = (q: string) => state.readings.findLast((r) => r.step === m.step && r.quantity === q)?.value;
+  const pour = plan.mixes.find((x) => x.id === m.mix)?.pour;
+  const fillerG = last("FILLER_G");
+  const creamG = last("CREAM_G");
+  return {
+    ...m,
+    fillerG,
+    creamG,
+    creamTargetG: pour && fillerG ? creamFor(fillerG, pour.percent) : m.creamTargetG,
+    percent: fillerG && creamG !== undefined ? percentOf(fillerG, creamG) : undefined,
+  };
+}
+
+function startClock(plan: Plan, state: State, now: RunStep, at: string, undoable: string): State {
+  if (state.mixes.find((m) => m.step === now.id)?.clockAt) return state;
+  const pour = plan.mixes.find((m) => m.id === now.step.mix)?.pour;
+  const clock: Api["LiveClock"] = {
+    step: now.id,
+    kind: "BY",
+    label: "On the part by",
+    startedAt: at,
+    endsAt: plus(at, pour?.onPartByMin ?? 0),
+    note: "",
+    warning: "",
+    agedMin: 0,
+    neededMin: 0,
+  };
+  return {
+    ...state,
+    clocks: [clock, ...state.clocks],
+    mixes: state.mixes.map((m) => (m.step === now.id ? { ...m, clockAt: at } : m)),
+    lastUndoable: undoable,
+  };
+}
+
+function rework(plan: Plan, state: State, gate: RunStep, branch: Api["Branch"]): RunStep[] {
+  const base = gate.id.split("#")[0] ?? gate.id;
+  const n = state.steps.filter((s) => s.id === base || new RegExp(`^${base}#\\d+$`).test(s.id)).length;
+  const loop = plan.loops.find((l) => l.id === branch.loop)?.steps ?? [];
+  return [
+    ...loop.map((step) => fresh(`${base}#${n}.${branch.id}.${step.id}`, branch.label, step)),
+    fresh(`${base}#${n + 1}`, gate.loop, gate.step),
+  ];
+}
+
+const fresh = (id: string, loop: string, step: Api["Step"]): RunStep => ({ id, loop, step, by: "", answer: "" });
+
+function advance(plan: Plan, state: State, i: number, e: BenchEvent, answer: string, inserted: RunStep[]): State {
+  const steps = [...state.steps];
+  const done = steps[i];
+  if (!done) return state;
+  steps.splice(i, 1, { ...done, doneAt: e.at, answer }, ...inserted);
+  const next = steps[i + 1];
+  let clocks = state.clocks.filter((c) => c.step !== done.id || c.kind === "BY");
+  let mixes = state.mixes;
+  if (done.step.kind === "SPREAD") {
+    clocks = clocks.filter((c) => c.kind !== "BY");
+    mixes = mixes.map((m, k) => (k === mixes.length - 1 ? { ...m, spreadAt: e.at } : m));
+  }
+  if (next) {
+    steps[i + 1] = { ...next, beganAt: e.at };
+    if (next.step.kind === "MIX" && !mixes.some((m) => m.step === next.id)) {
+      const pour = plan.mixes.find((m) => m.id === next.step.mix)?.pour;
+      mixes = [...mixes, { step: next.id, mix: next.step.mix, creamTargetG: pour?.creamG ?? 0, said: "" }];
+    }
+    if (next.step.kind === "WAIT" && next.step.clock) {
+      clocks = [
+        ...clocks,
+        {
+          step: next.id,
+          kind: "FROM",
+          label: next.step.clock.label,
+          startedAt: e.at,
+          endsAt: plus(e.at, next.step.clock.minutes),
+          note: next.step.clock.note,
+          warning: "",
+          agedMin: 0,
+          neededMin: 0,
+        },
+      ];
+    }
+  }
+  return {
+    ...state,
+    steps,
+    clocks,
+    mixes,
+    current: next?.id,
+    lastUndoable: e.id,
+    finishedAt: next ? state.finishedAt : e.at,
+  };
+}

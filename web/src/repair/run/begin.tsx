@@ -1,0 +1,90 @@
+import { Play } from "lucide-react";
+import { useState } from "react";
+import { Link } from "react-router";
+import { ask, type Api } from "../../api/client";
+import { keys, queryClient } from "../../api/queries";
+import { grams, minutes } from "../../units/units";
+import { useDraft } from "../use-draft";
+import { VerdictMark } from "../verdict-mark";
+
+/** Before the work begins: what will be frozen, and one big button. */
+export function Begin({ id }: { id: number }) {
+  const on = useDraft(id);
+  const [eventId] = useState(() => crypto.randomUUID());
+  const [refused, setRefused] = useState("");
+  const [busy, setBusy] = useState(false);
+  const plan = on.workup?.plan;
+  const begin = async () => {
+    setBusy(true);
+    setRefused("");
+    try {
+      const version = await on.settle();
+      const run = await ask<Api["RunView"]>(`/api/repairs/${id}/start`, { method: "POST", body: { eventId }, version });
+      queryClient.setQueryData(keys.run(id), run);
+    } catch (e) {
+      setRefused(e instanceof Error ? e.message : String(e));
+      await on.reload();
+    } finally {
+      setBusy(false);
+    }
+  };
+  const blockers = on.problems.map((p) => p.message).concat(on.workup?.blockers ?? []);
+  return (
+    <main className="flex min-h-0 flex-1 flex-col overflow-auto">
+      <div className="firm-b flex flex-wrap items-center gap-4 px-6 py-4">
+        <h1 className="text-44 font-semibold" style={{ fontStretch: "88%" }}>
+          {on.draft?.part?.name || "New repair"}
+        </h1>
+        {on.workup && <VerdictMark outcome={on.workup.verdict.outcome} />}
+      </div>
+      {plan ? (
+        <div className="flex flex-col gap-4 px-6 py-6 text-28">
+          <p>
+            {plan.steps.length} steps, {minutes(plan.activeMin)} hands on, {minutes(plan.totalMin)} in all at today's
+            air.
+          </p>
+          {plan.mixes.map((m) => (
+            <p key={m.id}>
+              {m.pour.material}, lot {m.pour.lot}: {grams(m.pour.fillerG)}
+              {m.pour.batches > 1 ? ` × ${m.pour.batches}` : ""}, cream {grams(m.pour.creamG)}.
+            </p>
+          ))}
+          <p className="text-20 text-muted">
+            Beginning freezes this plan with rule book {on.workup?.ruleBook}; a later change of rules does not reach it.
+          </p>
+          <p className="text-20 text-muted">{plan.closing}</p>
+        </div>
+      ) : (
+        <ul className="flex flex-col gap-3 px-6 py-6 text-28">
+          {on.draft === undefined && <li>One moment.</li>}
+          {blockers.map((b) => (
+            <li key={b} className="text-oxide-text">
+              {b}
+            </li>
+          ))}
+        </ul>
+      )}
+      {refused && (
+        <p role="alert" className="text-oxide-text px-6 text-28 font-bold">
+          {refused}
+        </p>
+      )}
+      <div className="firm-t mt-auto flex flex-wrap">
+        <Link
+          to={`/repairs/${id}/steps`}
+          className="n grid min-h-[96px] flex-1 place-items-center text-28 font-semibold"
+        >
+          Back to the plan
+        </Link>
+        <button
+          type="button"
+          className="bg-pine text-on-pine disabled:bg-ground disabled:text-muted n flex min-h-[96px] flex-[2] items-center justify-center gap-4 text-44 font-semibold"
+          disabled={!plan || busy || on.safety === "crossed"}
+          onClick={() => void begin()}
+        >
+          <Play size={40} className="fill-current" aria-hidden="true" /> Begin the work
+        </button>
+      </div>
+    </main>
+  );
+}

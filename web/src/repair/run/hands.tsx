@@ -1,0 +1,479 @@
+import { Check, CornerUpLeft, NotebookPen, RotateCcw, ShieldAlert, Thermometer, Timer } from "lucide-react";
+import { type ReactNode, useEffect, useMemo, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import type { Api } from "../../api/client";
+import { now as serverNow, useNow } from "../../api/clock";
+import { useZone } from "../../api/queries";
+import { ClockRule, isDeadline, secondsLeft } from "../../marks/clock-rule";
+import { useSize } from "../../marks/use-size";
+import { dialogOpen, typing } from "../../shell/keys";
+import { KeysDialog } from "../../shell/keys-dialog";
+import { grams, minutes, percent, stretch, timeOfDay } from "../../units/units";
+import { DrawingPair } from "../drawing/drawing-pair";
+import { litByStep, LitProvider } from "../drawing/lit";
+import { aheadOfServer } from "./ahead-of-server";
+import { NoteDialog } from "./note-dialog";
+import { type BenchEvent, outbox, usePending } from "./outbox";
+import { ReadingDialog } from "./reading-dialog";
+import { Weighing } from "./weighing";
+
+type RunStep = Api["RunStep"];
+type Kind = BenchEvent["kind"];
+
+/** What happened, kept at once and sent by itself. */
+function happened(repair: number, kind: Kind, more: Partial<BenchEvent> = {}): void {
+  outbox.push(repair, { id: crypto.randomUUID(), kind, at: new Date(serverNow()).toISOString(), ...more });
+}
+
+/** One step fills the screen: verb first, the figure that matters, the clock, where, the gate, what is next. */
+export function Hands({ run }: { run: Api["RunView"] }) {
+  const pending = usePending(run.id);
+  const plan = run.frozen.workup.plan;
+  const state = useMemo(() => (plan ? aheadOfServer(plan, run.state, pending) : run.state), [plan, run.state, pending]);
+  const i = state.steps.findIndex((s) => s.id === state.current);
+  const current = state.steps[i];
+  if (!plan) return <p className="p-6 text-28">This run has no plan.</p>;
+  if (!current) return <Finished run={run} state={state} />;
+  return (
+    <StepInHand
+      key={current.id}
+      run={run}
+      plan={plan}
+      state={state}
+      current={current}
+      index={i}
+      next={state.steps[i + 1]}
+    />
+  );
+}
+
+function Finished({ run, state }: { run: Api["RunView"]; state: Api["RunState"] }) {
+  return (
+    <main className="flex min-h-0 flex-1 flex-col">
+      <div className="flex-1 p-8">
+        <h1 className="text-96 font-semibold" style={{ fontStretch: "88%" }}>
+          Finished
+        </h1>
+        <p className="mt-4 text-28">
+          {run.frozen.workup.name}: ready for primer. Look at the record while you still know.
+        </p>
+      </div>
+      <div className="firm-t flex">
+        {state.lastUndoable && (
+          <button
+            type="button"
+            className="n grid min-h-[96px] flex-1 place-items-center text-28 font-semibold"
+            onClick={() => happened(run.id, "UNDO", { target: state.lastUndoable })}
+          >
+            Undo last
+          </button>
+        )}
+        <Link
+          to={`/repairs/${run.id}/record`}
+          className="bg-pine text-on-pine n grid min-h-[96px] flex-[2] place-items-center text-44 font-semibold"
+        >
+          To the record
+        </Link>
+      </div>
+    </main>
+  );
+}
+
+/** Zones that need the whole sanded field in view; the others are looked at from nearer. */
+const WIDE = new Set(["FINE_320", "CLEAN"]);
+
+interface InHand {
+  run: Api["RunView"];
+  plan: Api["Plan"];
+  state: Api["RunState"];
+  current: RunStep;
+  index: number;
+  next?: RunStep;
+}
+
+function StepInHand({ run, plan, state, current, index, next }: InHand) {
+  const { step } = current;
+  const now = useNow();
+  const zone = useZone();
+  const navigate = useNavigate();
+  const [branching, setBranching] = useState(false);
+  const [dialog, setDialog] = useState<"note" | "reading" | "keys">();
+  const mix = state.mixes.find((m) => m.step === current.id);
+  const live =
+    state.clocks.find((c) => c.step === current.id) ??
+    state.clocks.find((c) => isDeadline(c) && step.kind === "SPREAD");
+  const left = live ? secondsLeft(live, now) : undefined;
+  const mixing = step.kind === "MIX" && !mix?.clockAt;
+  const gate = step.gate;
+
+  const done = () => happened(run.id, "DONE", { step: current.id });
+  const answer = (a: string) => happened(run.id, "GATE", { step: current.id, answer: a });
+  const startClock = () => happened(run.id, "CLOCK", { step: current.id });
+  const undo = () => state.lastUndoable && happened(run.id, "UNDO", { target: state.lastUndoable });
+  const primary = () => (mixing ? startClock() : gate ? answer("yes") : done());
+  const other = () => {
+    if (!gate) return;
+    const only = gate.branches.length === 1 ? gate.branches[0] : undefined;
+    if (only) answer(only.id);
+    else setBranching(true);
+  };
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (dialogOpen()) return;
+      if (e.key === "PageDown") {
+        e.preventDefault();
+        primary();
+        return;
+      }
+      if (typing(e) || e.ctrlKey || e.metaKey || e.altKey || e.repeat) return;
+      // A focused button answers Enter and Space by itself.
+      const onButton = e.target instanceof HTMLElement && e.target.closest("button, a") !== null;
+      if (e.key === "Enter" && !onButton) primary();
+      else if (e.key === " " && !onButton) {
+        e.preventDefault();
+        if (mixing) startClock();
+      } else if (e.key === "u") undo();
+      else if (e.key === ".") {
+        e.preventDefault();
+        setDialog("note");
+      } else if (e.key === "r") {
+        e.preventDefault();
+        setDialog("reading");
+      } else if (e.key === "n") other();
+      else if (e.key === "?") setDialog("keys");
+      else if (e.key === "Escape") void navigate(`/repairs/${run.id}/steps`);
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  });
+
+  const figure = figureOf({ run, plan, state, current, index, next }, live, left, zone);
+  const lastReading = state.readings.findLast((r) => r.step === current.id && r.quantity === "SURFACE_C");
+  return (
+    <main className="flex min-h-0 flex-1 flex-col">
+      <div className="firm-b flex h-[72px] shrink-0 items-stretch">
+        <div className="n flex min-w-0 flex-1 items-center gap-3 truncate px-4 text-20 font-semibold sm:px-8 sm:text-24">
+          <span className="truncate">
+            {run.frozen.workup.name}, step {index + 1} of {state.steps.length}
+          </span>
+          {current.loop && (
+            <span className="waits shrink-0 px-2">
+              <span className="bg-tape px-1">{current.loop}</span>
+            </span>
+          )}
+        </div>
+        <TopButton onClick={undo} disabled={!state.lastUndoable} label="Undo">
+          <CornerUpLeft size={24} aria-hidden="true" />
+        </TopButton>
+        {step.asks.some((a) => a !== "FILLER_G" && a !== "CREAM_G") && (
+          <TopButton onClick={() => setDialog("reading")} label="Reading">
+            <Thermometer size={24} aria-hidden="true" />
+          </TopButton>
+        )}
+        <TopButton onClick={() => setDialog("note")} label="Note">
+          <NotebookPen size={24} aria-hidden="true" />
+        </TopButton>
+        <Link to="/bench" className="bg-ground n firm-l hidden items-center px-6 text-20 font-semibold sm:flex">
+          Leave run
+        </Link>
+      </div>
+
+      <div className="flex min-h-0 flex-1">
+        <div className="flex min-w-0 flex-1 flex-col gap-2 overflow-y-auto px-4 pt-4 sm:px-8">
+          <h1 className="text-28 font-semibold sm:text-44" style={{ fontStretch: "88%" }}>
+            {step.title}
+          </h1>
+          <p className="text-20 leading-7 sm:text-[25px] sm:leading-8">{step.detail}</p>
+          {step.cautions.map((c) => (
+            <p key={c.id} className="flex items-center gap-2 text-16 font-bold sm:text-20">
+              <ShieldAlert className="text-oxide shrink-0" size={26} aria-label="Caution" />
+              {c.text}
+            </p>
+          ))}
+          {step.kind === "MIX" && mix && (
+            <Weighing
+              mix={mix}
+              pour={plan.mixes.find((m) => m.id === mix.mix)?.pour}
+              onReading={(quantity, value) => happened(run.id, "READING", { step: current.id, quantity, value })}
+            />
+          )}
+          <div className="mt-auto flex flex-wrap items-end gap-x-6 pb-4">
+            <span
+              className="n leading-none font-semibold"
+              style={{ fontSize: "clamp(72px, 15vw, 150px)", fontStretch: "88%" }}
+              data-figure
+            >
+              {figure.value}
+              {figure.unit && <span className="ml-2 text-[0.4em] font-medium">{figure.unit}</span>}
+            </span>
+            <span className="n max-w-72 pb-3 text-20 font-semibold sm:text-28">{figure.note}</span>
+          </div>
+          {(live?.warning || lastReading) && (
+            <p className="pb-3 text-20 font-bold sm:text-24" role="status">
+              {live?.warning && <span className="text-oxide-text">{live.warning} </span>}
+              {lastReading && live?.note}
+            </p>
+          )}
+        </div>
+        <div className="firm-l hidden w-[38%] max-w-[560px] shrink-0 lg:block">
+          <LitProvider fixed={litByStep(step)}>
+            <DrawingPair
+              drawing={run.frozen.workup.drawing}
+              sectionShare={0.42}
+              around={WIDE.has(step.zone ?? "CLEAN") ? "FINE_320" : "FINE_240"}
+            />
+          </LitProvider>
+        </div>
+      </div>
+
+      {live && <ClockBand clock={live} now={now} zone={zone} />}
+      <AnswerBar
+        step={step}
+        mixing={mixing}
+        branching={branching}
+        setBranching={setBranching}
+        early={step.kind === "WAIT" && left !== undefined && left > 0 ? left : 0}
+        never={live !== undefined && live.endsAt === undefined}
+        primary={primary}
+        other={other}
+        answer={answer}
+      />
+      <footer className="flex min-h-[52px] shrink-0 items-center justify-between gap-4 bg-[#14201d] px-4 py-1 text-[#f6f7f4] sm:px-8">
+        <span className="n min-w-0 truncate text-20 sm:text-24">
+          <b className="mr-3">Next</b>
+          {next ? next.step.title : "finished"}
+        </span>
+        <span className="n hidden shrink-0 text-20 font-semibold md:block">
+          pedal: {gate ? "yes and on" : mixing ? "start the clock" : "done and on"}
+        </span>
+      </footer>
+      <NoteDialog
+        open={dialog === "note"}
+        onOpenChange={(o) => setDialog(o ? "note" : undefined)}
+        onNote={(text) => happened(run.id, "NOTE", { step: current.id, text })}
+      />
+      <ReadingDialog
+        key={current.id}
+        asks={step.asks}
+        open={dialog === "reading"}
+        onOpenChange={(o) => setDialog(o ? "reading" : undefined)}
+        onReading={(quantity, value) => happened(run.id, "READING", { step: current.id, quantity, value })}
+      />
+      <KeysDialog open={dialog === "keys"} onOpenChange={(o) => setDialog(o ? "keys" : undefined)} />
+    </main>
+  );
+}
+
+function TopButton({
+  onClick,
+  disabled = false,
+  label,
+  children,
+}: {
+  onClick: () => void;
+  disabled?: boolean;
+  label: string;
+  children: ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      className="bg-ground firm-l n flex min-w-[72px] items-center justify-center gap-2 px-4 text-20 font-semibold disabled:text-muted"
+      disabled={disabled}
+      aria-label={label}
+      onClick={onClick}
+    >
+      {children}
+      <span className="hidden sm:inline">{label}</span>
+    </button>
+  );
+}
+
+interface Figure {
+  value: string;
+  unit?: string;
+  note: string;
+}
+
+const split = (text: string): { value: string; unit?: string } => {
+  const [value = "", ...unit] = text.split("\u2009");
+  return { value, unit: unit.join(" ") || undefined };
+};
+
+/** The one figure that matters in this step. */
+function figureOf(
+  { state, plan, current }: InHand,
+  live: Api["LiveClock"] | undefined,
+  left: number | undefined,
+  zone: string,
+): Figure {
+  const { step } = current;
+  if (live && left === undefined) return { value: "never", note: "this mix does not cure" };
+  if (live && left !== undefined && isDeadline(live)) {
+    return left > 0
+      ? { ...split(stretch(left, "down")), note: "left to have it all on the part" }
+      : { value: "over", note: "work time is gone: what is not on the part stays off" };
+  }
+  if (live && left !== undefined) {
+    return left > 0
+      ? {
+          ...split(stretch(left, "up")),
+          note: `${live.label.toLowerCase()} ${timeOfDay(live.endsAt ?? "", zone, "up")}`,
+        }
+      : {
+          value: "now",
+          note: `${live.label.toLowerCase()} ${timeOfDay(live.endsAt ?? "", zone, "up")}: ask for the sign`,
+        };
+  }
+  const mix = state.mixes.find((m) => m.step === current.id);
+  if (step.kind === "MIX" && mix) {
+    const pour = plan.mixes.find((m) => m.id === mix.mix)?.pour;
+    if (mix.fillerG === undefined)
+      return { ...split(grams(pour?.fillerG ?? 0)), note: "filler to weigh; a little over is fine" };
+    if (mix.creamG === undefined)
+      return { ...split(grams(mix.creamTargetG)), note: `cream, for the ${grams(mix.fillerG)} really weighed` };
+    return { ...split(percent(mix.percent ?? 0)), note: mix.said || "cream, really weighed" };
+  }
+  if (step.paper)
+    return {
+      value: step.paper.replace(/^P(?=\d)/, ""),
+      unit: step.paper.startsWith("P") ? "P grade" : "grade",
+      note: `${step.tool}; about ${minutes(step.activeMin)}`,
+    };
+  if (step.figure) return { ...split(step.figure.replace(/ (?=mm|g)/, "\u2009")), note: "planned" };
+  if (step.activeMin > 0) return { ...split(minutes(step.activeMin)), note: "hands on, about" };
+  return { value: "by test", note: "no clock: the sign decides" };
+}
+
+function ClockBand({ clock, now, zone }: { clock: Api["LiveClock"]; now: number; zone: string }) {
+  const [ref, { width }] = useSize();
+  const used = Math.max(0, (now - Date.parse(clock.startedAt)) / 1000);
+  const by = isDeadline(clock);
+  return (
+    <div ref={ref} className="firm-t bg-ground relative h-[88px] shrink-0 overflow-hidden">
+      {width > 0 && <ClockRule clock={clock} now={now} width={width} height={64} numbers />}
+      <span className="n absolute bottom-0 left-4 text-16 font-semibold text-muted sm:left-8">
+        {stretch(used, "down")} used
+      </span>
+      <span className={`n absolute right-4 bottom-0 text-20 font-bold ${by ? "text-oxide-text" : ""}`}>
+        {clock.endsAt ? `${clock.label} ${timeOfDay(clock.endsAt, zone, by ? "down" : "up")}` : "never"}
+        {clock.neededMin > 0 && (
+          <span className="ml-4 font-semibold text-ink">
+            cure {Math.min(999, Math.floor((clock.agedMin / clock.neededMin) * 100))}
+            {"\u2009"}% at last look
+          </span>
+        )}
+      </span>
+    </div>
+  );
+}
+
+function AnswerBar({
+  step,
+  mixing,
+  branching,
+  setBranching,
+  early,
+  never,
+  primary,
+  other,
+  answer,
+}: {
+  step: Api["Step"];
+  mixing: boolean;
+  branching: boolean;
+  setBranching: (b: boolean) => void;
+  early: number;
+  never: boolean;
+  primary: () => void;
+  other: () => void;
+  answer: (a: string) => void;
+}) {
+  const gate = step.gate;
+  if (gate && branching) {
+    return (
+      <div className="firm-t flex min-h-[112px] shrink-0 flex-wrap">
+        {gate.branches.map((b) => (
+          <Answer key={b.id} Icon={RotateCcw} word={b.label} note={b.note} onClick={() => answer(b.id)} />
+        ))}
+        <button type="button" className="n min-w-28 px-4 text-20 font-semibold" onClick={() => setBranching(false)}>
+          Back
+        </button>
+      </div>
+    );
+  }
+  if (gate) {
+    return (
+      <div className="firm-t flex shrink-0 flex-wrap">
+        <div className="flex min-h-[72px] w-full items-center px-4 text-20 leading-7 font-semibold sm:px-8 md:min-h-[112px] md:w-[32%] n">
+          {gate.question}
+        </div>
+        <Answer
+          go
+          Icon={Check}
+          word={gate.yes}
+          note={
+            never
+              ? "this dose does not cure: it stands in the record"
+              : early > 0
+                ? `${stretch(early, "up")} early: it stands in the record`
+                : gate.yesNote
+          }
+          onClick={primary}
+        />
+        <Answer
+          Icon={RotateCcw}
+          word={gate.no}
+          note={gate.branches.length === 1 ? (gate.branches[0]?.note ?? "") : "say what"}
+          onClick={other}
+        />
+      </div>
+    );
+  }
+  return (
+    <div className="firm-t flex min-h-[112px] shrink-0">
+      {mixing ? (
+        <Answer go Icon={Timer} word="Cream meets filler" note="the clock starts" onClick={primary} />
+      ) : (
+        <Answer
+          go
+          Icon={Check}
+          word={step.kind === "MIX" ? "Mixed, one colour" : step.kind === "SPREAD" ? "All on the part" : "Done"}
+          note="and on"
+          onClick={primary}
+        />
+      )}
+    </div>
+  );
+}
+
+function Answer({
+  go = false,
+  Icon,
+  word,
+  note,
+  onClick,
+}: {
+  go?: boolean;
+  Icon: typeof Check;
+  word: string;
+  note: string;
+  onClick: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      className={`firm-l flex min-h-[96px] min-w-40 flex-1 items-center gap-5 px-6 text-left ${go ? "bg-pine text-on-pine" : "bg-sheet"}`}
+      onClick={onClick}
+    >
+      <Icon size={44} strokeWidth={2.6} aria-hidden="true" className="shrink-0" />
+      <span className="min-w-0">
+        <span className="n block text-28 font-semibold sm:text-[36px] sm:leading-10" style={{ fontStretch: "88%" }}>
+          {word}
+        </span>
+        <span className="n block text-20">{note}</span>
+      </span>
+    </button>
+  );
+}

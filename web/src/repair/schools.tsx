@@ -1,0 +1,44 @@
+import { useRules } from "../api/queries";
+import { Head } from "./sheet";
+import { turned } from "./turned";
+import type { DraftOnScreen } from "./use-draft";
+
+/** House rules that bear on a station, to be overridden for this repair alone. */
+export function Schools({ on, station, frozen }: { on: DraftOnScreen; station: string; frozen: boolean }) {
+  const rules = useRules().data;
+  const schools = rules?.schools.filter((s) => s.school.stations.includes(station)) ?? [];
+  if (schools.length === 0) return null;
+  const own = on.draft?.houseRules ?? {};
+  const set = (question: string, answer: string) =>
+    on.change((d) => ({ ...d, houseRules: turned(d.houseRules, question, answer) }));
+  return (
+    <>
+      <Head title="Schools">{frozen ? "as frozen" : "this repair only"}</Head>
+      <div className="flex flex-col gap-3 p-4">
+        {schools.map(({ school, chosen }) => {
+          const house = school.options.find((o) => o.id === chosen);
+          const now = school.options.find((o) => o.id === (own[school.id] ?? chosen));
+          return (
+            <label key={school.id} className="lab flex flex-col">
+              {school.question}
+              <select
+                className="firm n h-14 w-full px-2 text-16 font-semibold"
+                disabled={frozen}
+                value={own[school.id] ?? ""}
+                onChange={(e) => set(school.id, e.target.value)}
+              >
+                <option value="">House: {house?.label}</option>
+                {school.options.map((o) => (
+                  <option key={o.id} value={o.id}>
+                    {o.label}
+                  </option>
+                ))}
+              </select>
+              <span className="text-ink mt-1 font-atk text-16 font-normal">{now?.told}</span>
+            </label>
+          );
+        })}
+      </div>
+    </>
+  );
+}

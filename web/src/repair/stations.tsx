@@ -1,0 +1,93 @@
+import { Check, Play } from "lucide-react";
+import { NavLink } from "react-router";
+import type { Api } from "../api/client";
+
+/** The eight stations in working order. */
+export const STATIONS = ["part", "damage", "verdict", "stack", "footprint", "steps", "run", "record"] as const;
+export type Station = (typeof STATIONS)[number];
+
+export const WORDS: Record<Station, string> = {
+  part: "Part",
+  damage: "Damage",
+  verdict: "Verdict",
+  stack: "Stack",
+  footprint: "Footprint",
+  steps: "Steps",
+  run: "Run",
+  record: "Record",
+};
+
+type Standing = "done" | "running" | "open";
+
+/** How far each station has come. */
+export function standings(
+  workup: Api["Workup"] | undefined,
+  problems: readonly Api["InputProblem"][],
+  run: Api["RunState"] | undefined,
+): Record<Station, Standing> {
+  const clean = (prefix: string) => (problems.some((p) => p.field.startsWith(prefix)) ? "open" : "done");
+  const done = (yes: boolean): Standing => (yes ? "done" : "open");
+  return {
+    part: problems.some((p) => p.field === "part") ? "open" : clean("part."),
+    damage: clean("dents"),
+    verdict: done(workup !== undefined),
+    stack: done(workup !== undefined && workup.stack.lines.every((l) => l.chosen)),
+    footprint: done(workup !== undefined),
+    steps: done(workup?.plan !== undefined),
+    run: run?.finishedAt ? "done" : run ? "running" : "open",
+    record: done(run?.finishedAt !== undefined),
+  };
+}
+
+/** Stations as a notched rule: a filed notch is done, a triangle runs, violet underlines the open one. */
+export function Stations({ id, at, standing }: { id: number; at: Station; standing: Record<Station, Standing> }) {
+  return (
+    <nav className="no-print firm-b bg-sheet flex h-[58px] shrink-0" aria-label="Stations">
+      {STATIONS.map((s, i) => {
+        const state = standing[s];
+        return (
+          <NavLink
+            key={s}
+            to={`/repairs/${id}/${s}`}
+            aria-current={s === at ? "page" : undefined}
+            className={`relative flex min-w-0 flex-1 items-center gap-2 pr-2 pl-2.5 ${s === at ? "bg-ground" : ""} ${i > 0 ? "border-l border-hair" : ""}`}
+          >
+            <svg className="absolute top-0 left-0 h-2.5 w-full" aria-hidden="true">
+              {Array.from({ length: 24 }, (_, k) => (
+                <path key={k} d={`M${k * 7 + 3} 0v${k % 5 === 0 ? 7 : 4}`} stroke="var(--tick)" />
+              ))}
+            </svg>
+            <svg className="absolute -top-px right-[-11px] z-10" width="22" height="14" aria-hidden="true">
+              {state !== "open" && (
+                <path
+                  d="M1 0H21L11 13Z"
+                  fill={state === "done" ? "var(--ink)" : "var(--sheet)"}
+                  stroke="var(--ink)"
+                  strokeWidth="1.5"
+                />
+              )}
+            </svg>
+            <span
+              className={`firm n grid size-6 shrink-0 place-items-center text-14 font-semibold ${s === at ? "bg-ink text-sheet" : ""}`}
+            >
+              {i + 1}
+            </span>
+            <span
+              className={`n truncate text-20 ${s === at ? "font-bold" : "font-medium"}`}
+              style={{ fontStretch: "78%" }}
+            >
+              {WORDS[s]}
+            </span>
+            {state === "done" && (
+              <Check className="text-pine-text ml-auto shrink-0" size={16} strokeWidth={3} aria-label="done" />
+            )}
+            {state === "running" && (
+              <Play className="text-pine-text ml-auto shrink-0 fill-current" size={15} aria-label="running" />
+            )}
+            {s === at && <span className="bg-violet absolute inset-x-0 bottom-0 h-1.5" />}
+          </NavLink>
+        );
+      })}
+    </nav>
+  );
+}

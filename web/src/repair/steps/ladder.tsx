@@ -1,0 +1,118 @@
+import { useId } from "react";
+import type { Api } from "../../api/client";
+import { grainOf, Hatches, Swatch } from "../../marks/hatch";
+import { useSize } from "../../marks/use-size";
+import { micrometres, minutes } from "../../units/units";
+import { ZONE_HATCH } from "../drawing/footprint-drawing";
+import { useLit } from "../drawing/lit";
+import { Head } from "../sheet";
+
+const HEIGHT = 170;
+
+/** Papers in order, on a log scale of their grain; before each the guide coat. */
+export function LadderPanel({ ladder }: { ladder: Api["Ladder"] }) {
+  const id = useId();
+  const [ref, { width }] = useSize();
+  const { lit, light } = useLit();
+  const n = Math.max(1, ladder.rungs.length);
+  const left = 58;
+  const cell = Math.max(60, (width - left) / n);
+  const grains = ladder.rungs.map((r) => r.grainUm);
+  const top = Math.max(...grains, 220) * 1.1;
+  const bottom = Math.min(...grains, 46) / 1.15;
+  const y = (um: number) => 16 + ((Math.log(top) - Math.log(um)) / (Math.log(top) - Math.log(bottom))) * (HEIGHT - 34);
+  return (
+    <section>
+      <Head title="Sanding ladder">
+        {ladder.school}: no paper more than × {ladder.ratioLimit} finer than the last; {minutes(ladder.minutes)} hands
+        on
+      </Head>
+      <div ref={ref} className="w-full">
+        {width > 0 && (
+          <svg width={width} height={HEIGHT} aria-hidden="true">
+            <Hatches id={id} />
+            {[400, 200, 140, 100, 80, 60, 40]
+              .filter((um) => um < top && um > bottom)
+              .map((um) => (
+                <g key={um}>
+                  <path d={`M${left} ${y(um)}H${width}`} stroke="var(--hair)" />
+                  <text x={left - 8} y={y(um) + 5} textAnchor="end">
+                    {um}
+                  </text>
+                </g>
+              ))}
+            <path d={`M${left} 0V${HEIGHT}`} stroke="var(--ink)" strokeWidth="1.5" />
+            {ladder.rungs.map((r, i) => {
+              const x = left + i * cell;
+              const next = ladder.rungs[i + 1];
+              return (
+                <g key={r.id}>
+                  {next && (
+                    <path
+                      d={`M${x + cell} ${y(r.grainUm)}V${y(next.grainUm)}`}
+                      stroke="var(--ink)"
+                      strokeWidth={next.afterPutty && !r.afterPutty ? 1.5 : 4}
+                      strokeDasharray={next.afterPutty && !r.afterPutty ? "3 4" : undefined}
+                    />
+                  )}
+                  <rect
+                    x={x + 1}
+                    y={y(r.grainUm) - 9}
+                    width={cell - 2}
+                    height="18"
+                    fill={`url(#${id}-${grainOf(r.paper)})`}
+                    stroke={lit.step === r.id ? "var(--violet)" : "var(--ink)"}
+                    strokeWidth={lit.step === r.id ? 4 : 1.5}
+                  />
+                  {r.ratio > 1 && (
+                    <text x={x + 8} y={y(r.grainUm) - 14} style={{ fontWeight: 600 }}>
+                      × {r.ratio.toFixed(2)}
+                    </text>
+                  )}
+                </g>
+              );
+            })}
+            <text x={width - 8} y={HEIGHT - 6} textAnchor="end" style={{ fill: "var(--muted)" }}>
+              median grain, µm, log scale
+            </text>
+          </svg>
+        )}
+      </div>
+      <div className="firm-t firm-b flex" style={{ paddingLeft: left }}>
+        {ladder.rungs.map((r) => (
+          <div
+            key={r.id}
+            className={`min-w-0 flex-1 border-l border-hair px-2.5 py-2 ${lit.step === r.id ? "outline-violet outline-3 -outline-offset-3" : ""}`}
+            onPointerEnter={() => light({ step: r.id, zone: r.zone, layer: r.afterPutty ? "putty" : "filler" })}
+            onPointerLeave={() => light({})}
+          >
+            <div className="flex items-baseline justify-between gap-1">
+              <span className="n text-28 font-semibold" style={{ fontStretch: "85%" }}>
+                {r.paper.replace(/^P/, "")}
+              </span>
+              <span className="n font-semibold">{minutes(r.minutes)}</span>
+            </div>
+            <div className="hd">{r.tool}</div>
+            <div className="lab">{r.motion}</div>
+            <div className="lab mt-1 flex items-center gap-1.5">
+              <Swatch id={id} hatch={ZONE_HATCH[r.zone]} size={16} />
+              {r.sign}
+            </div>
+            <div className="lab mt-1 flex items-center gap-1.5">
+              <Swatch id={id} hatch="guide" size={16} /> guide coat first
+            </div>
+            <div className="lab mt-1">
+              {r.paper.startsWith("P") ? "P grade" : "CAMI"}, {micrometres(r.grainUm)}; {r.discs}{" "}
+              {r.discs === 1 ? "sheet" : "sheets"}
+            </div>
+          </div>
+        ))}
+      </div>
+      <p className="px-4 py-3">
+        Scratch left after the last paper: about {micrometres(ladder.scratchLeftUm)} (recalled, verify); primer surfacer
+        fills it.
+        {ladder.missing && <b className="text-oxide-text"> {ladder.missing}</b>}
+      </p>
+    </section>
+  );
+}

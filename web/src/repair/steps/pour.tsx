@@ -1,0 +1,293 @@
+import { TriangleAlert } from "lucide-react";
+import { useId, useState } from "react";
+import { useQuery } from "@tanstack/react-query";
+import { ask, type Api } from "../../api/client";
+import { Hatches } from "../../marks/hatch";
+import { lengthTicks } from "../../marks/rule";
+import { Measure } from "../../shell/field";
+import { usePreferences } from "../../shell/preferences";
+import { grams, length, millilitres, minutes, percent, stretch } from "../../units/units";
+import { creamFor } from "../run/dose";
+import { Big, Head } from "../sheet";
+import type { DraftOnScreen } from "../use-draft";
+
+/** One mix: filler first, cream by what was weighed; bead and puddle beside it; ways to dry. */
+export function PourPanel({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftOnScreen; frozen: boolean }) {
+  const { pour } = mix;
+  const [tried, setTried] = useState<number>();
+  const filler = tried ?? pour.fillerG;
+  return (
+    <section>
+      <Head title={`Pour: ${pour.material}`}>
+        lot {pour.lot}; work time {stretch(pour.workMin * 60, "down")}, mixed inside {stretch(pour.mixMin * 60, "down")}
+        , all on the part by {stretch(pour.onPartByMin * 60, "down")}
+      </Head>
+      <div className="grid grid-cols-[1fr_320px]">
+        <div className="firm-r p-4">
+          <ScaleRow
+            n={1}
+            title="Filler first"
+            note="a little over is fine"
+            max={pour.fillerG * 1.35}
+            mark={filler}
+            value={filler}
+            hatch={mix.id === "putty" ? "finish" : "fill"}
+            figure={grams(filler)}
+          />
+          <ScaleRow
+            n={2}
+            title={`Cream to ${grams(creamFor(filler, pour.percent))}`}
+            note={`${percent(pour.percent)} of the ${grams(filler)} on the board`}
+            max={(filler * 4) / 100}
+            mark={creamFor(filler, pour.percent)}
+            value={creamFor(filler, pour.percent)}
+            band={[(filler * 1.5) / 100, (filler * 3) / 100]}
+            hatch="cream"
+            figure={grams(creamFor(filler, pour.percent))}
+          />
+          <p>
+            One {grams(0.1)} step of the scale is {percent(pour.stepPercent)} of cream. {mix.doseSaid}
+          </p>
+          <div className="mt-3 max-w-60">
+            <Measure
+              label="Try another weight of filler"
+              quantity={{ unit: "g" }}
+              value={tried}
+              onChange={(v) => setTried(v !== undefined && v > 0 && v < 3000 ? v : undefined)}
+            />
+          </div>
+          <Volumes volume={pour.volume} />
+          {pour.notes.map((n) => (
+            <p key={n} className="mt-2 flex gap-2 font-bold">
+              <TriangleAlert className="text-oxide shrink-0" size={20} aria-label="Mind" />
+              {n}
+            </p>
+          ))}
+        </div>
+        <BeadPanel pour={pour} putty={mix.id === "putty"} />
+      </div>
+      <Routes mix={mix} on={on} frozen={frozen} />
+    </section>
+  );
+}
+
+function ScaleRow({
+  n,
+  title,
+  note,
+  max,
+  mark,
+  value,
+  hatch,
+  figure,
+  band,
+}: {
+  n: number;
+  title: string;
+  note: string;
+  max: number;
+  mark: number;
+  value: number;
+  hatch: "fill" | "finish" | "cream";
+  figure: string;
+  band?: [number, number];
+}) {
+  const id = useId();
+  const width = 390;
+  const perG = width / max;
+  const ticks = lengthTicks(0, max, perG, "metric");
+  return (
+    <div className="mb-3 grid grid-cols-[1fr_130px] items-end gap-3">
+      <div>
+        <div className="flex items-center gap-2.5">
+          <span
+            className={`n grid size-6 place-items-center text-14 font-semibold ${n === 1 ? "bg-ink text-sheet" : "bg-violet text-[#fff]"}`}
+          >
+            {n}
+          </span>
+          <span className="hd">{title}</span>
+          <span className="lab">{note}</span>
+        </div>
+        <svg viewBox={`0 0 ${width} 62`} className="mt-2 w-full" aria-hidden="true">
+          <Hatches id={id} />
+          <rect
+            x="0.75"
+            y="0.75"
+            width={width - 1.5}
+            height="50"
+            fill="var(--sheet)"
+            stroke="var(--ink)"
+            strokeWidth="1.5"
+          />
+          {band && (
+            <rect
+              x={band[0] * perG}
+              y="22"
+              width={(band[1] - band[0]) * perG}
+              height="29"
+              fill="var(--done)"
+              stroke="var(--pine-text)"
+            />
+          )}
+          <rect
+            x="1.5"
+            y="26"
+            width={Math.max(0, value * perG - 1.5)}
+            height="24.5"
+            fill={hatch === "cream" ? "var(--cream)" : `url(#${id}-${hatch})`}
+            stroke="var(--ink)"
+          />
+          {(ticks.length > 3
+            ? ticks
+            : lengthTicks(0, max * 100, perG / 100, "metric").map((t) => ({
+                ...t,
+                at: t.at / 100,
+                label: t.label && String(Number(t.label) / 100),
+              }))
+          ).map((t) => (
+            <g key={t.at}>
+              <path
+                d={`M${t.at * perG} 0v${t.size === "long" ? 10 : t.size === "middle" ? 7 : 5}`}
+                stroke="var(--tick)"
+              />
+              {t.label && t.at > 0 && t.at * perG < width - 16 && (
+                <text x={t.at * perG} y="22" textAnchor="middle">
+                  {t.label}
+                </text>
+              )}
+            </g>
+          ))}
+          <path d={`M${mark * perG} 2V56`} stroke="var(--ink)" strokeWidth="3" />
+        </svg>
+        {band && <span className="lab">green: 1.5 to 3{"\u2009"}% of this filler, where the clock is honest</span>}
+      </div>
+      <span className="n pb-4 text-right text-44 font-semibold" style={{ fontStretch: "88%" }}>
+        {figure.split("\u2009")[0]}
+        <span className="text-28 font-medium">{"\u2009g"}</span>
+      </span>
+    </div>
+  );
+}
+
+function Volumes({ volume: v }: { volume: Api["FillVolume"] }) {
+  const rows = [
+    ["the hollow", v.hollowMl],
+    ["coats that came off", v.coatsMl],
+    ["left proud", v.proudMl],
+    ["tight coat", v.skimMl],
+    ["stays on the board", v.lossMl],
+  ] as const;
+  const total = rows.reduce((s, [, ml]) => s + ml, 0);
+  return (
+    <p className="mt-3">
+      <b>{millilitres(total)} in all:</b>{" "}
+      {rows
+        .filter(([, ml]) => ml > 0.05)
+        .map(([word, ml]) => `${millilitres(ml)} ${word}`)
+        .join(", ")}
+      .
+    </p>
+  );
+}
+
+function BeadPanel({ pour, putty }: { pour: Api["Pour"]; putty: boolean }) {
+  const id = useId();
+  const { system } = usePreferences();
+  const [bead, setBead] = useState<number>();
+  const [puddle, setPuddle] = useState<number>();
+  const asked = { puddleMm: puddle ?? pour.puddleMm, beadMm: bead ?? pour.beadMm };
+  const answer = useQuery({
+    queryKey: ["bead", asked.puddleMm, asked.beadMm],
+    queryFn: () => ask<Api["BeadView"]>(`/api/bead?puddleMm=${asked.puddleMm}&beadMm=${asked.beadMm}`),
+    enabled: bead !== undefined || puddle !== undefined,
+    retry: false,
+    placeholderData: (last) => last,
+  });
+  const r = 64;
+  const half = (asked.beadMm / asked.puddleMm) * r;
+  return (
+    <div className="p-4">
+      <h3 className="hd">No scale: bead and puddle</h3>
+      <div className="mt-2 grid grid-cols-[140px_1fr] gap-3">
+        <svg width="140" height="140" aria-hidden="true">
+          <Hatches id={id} />
+          <circle
+            cx="70"
+            cy="70"
+            r={r}
+            fill={`url(#${id}-${putty ? "finish" : "fill"})`}
+            stroke="var(--ink)"
+            strokeWidth="1.5"
+          />
+          <rect
+            x={70 - Math.min(half, 69)}
+            y="66"
+            width={2 * Math.min(half, 69)}
+            height="8"
+            rx="4"
+            fill="var(--cream)"
+            stroke="var(--ink)"
+          />
+        </svg>
+        <div>
+          <div className="lab">Puddle, 8{"\u2009"}mm high</div>
+          <div className="n text-28 font-semibold">{length(pour.puddleMm, system)}</div>
+          <div className="lab mt-2">Bead for {percent(pour.percent)}</div>
+          <div className="n text-28 font-semibold">{length(pour.beadMm, system)}</div>
+        </div>
+      </div>
+      <p className="mt-2 font-bold">A bead half the puddle wide would give {percent(pour.halfBeadPercent)}.</p>
+      <div className="mt-2 grid grid-cols-2 gap-2">
+        <Measure label="Try a puddle" quantity="length" value={puddle} onChange={setPuddle} />
+        <Measure label="Try a bead" quantity="length" value={bead} onChange={setBead} />
+      </div>
+      {(bead !== undefined || puddle !== undefined) && (
+        <p className="mt-2" role="status">
+          {answer.isError ? (
+            <span className="font-bold text-oxide-text">{answer.error.message}</span>
+          ) : answer.data ? (
+            <>
+              <b className="n text-20">{percent(answer.data.percent)}</b> of cream.{" "}
+              {answer.data.said || `Inside the window: times go × ${answer.data.workFactor.toFixed(2)}.`} Right for 2
+              {"\u2009"}%: {length(answer.data.rightBeadMm, system)}.
+            </>
+          ) : null}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Routes({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftOnScreen; frozen: boolean }) {
+  return (
+    <div className="firm-t firm-b grid grid-cols-2 divide-x divide-hair">
+      {mix.routes.map((r) => {
+        const chosen = r.kind === mix.route.kind;
+        const lamp = r.kind === "LAMP";
+        const cures = r.sandFromMin >= 0;
+        return (
+          <button
+            key={r.kind}
+            type="button"
+            aria-pressed={chosen}
+            disabled={frozen || !cures}
+            className={`text-left ${chosen ? "outline-violet outline-3 -outline-offset-3" : ""}`}
+            onClick={() => on.change((d) => ({ ...d, drying: r.kind }))}
+          >
+            <Big
+              small
+              label={`${lamp ? "Under the lamp" : "In the shop's air"}${chosen ? ", planned" : ""}`}
+              value={cures ? minutes(r.sandFromMin) : "does not cure"}
+              note={
+                lamp && cures
+                  ? `ramp ${Math.ceil(r.rampMin)}, hold ${Math.ceil(r.holdMin)}, cool ${Math.ceil(r.coolMin)}\u2009min. ${r.note}`
+                  : r.note ||
+                    (mix.law.fitted ? "from the label's own times" : "twice as fast per 10 °C: recalled, verify")
+              }
+            />
+          </button>
+        );
+      })}
+    </div>
+  );
+}

@@ -1,0 +1,198 @@
+import { ShieldAlert } from "lucide-react";
+import { Tabs } from "radix-ui";
+import { useEffect, useRef, useState } from "react";
+import { useSearchParams } from "react-router";
+import type { Api } from "../../api/client";
+import { useNow } from "../../api/clock";
+import { useZone } from "../../api/queries";
+import { dialogOpen, typing } from "../../shell/keys";
+import { minutes, tight, timeOfDay } from "../../units/units";
+import { litByStep, useLit } from "../drawing/lit";
+import { Schools } from "../schools";
+import type { DraftOnScreen } from "../use-draft";
+import { NotYet } from "../verdict/verdict";
+import { LadderPanel } from "./ladder";
+import { PourPanel } from "./pour";
+
+const TABS = [
+  { value: "steps", word: "Steps" },
+  { value: "pour", word: "Pour" },
+  { value: "ladder", word: "Ladder" },
+] as const;
+
+/** Station 6: the ordered plan, the pour, the ladder. */
+export function StepsStation({
+  on,
+  workup,
+  frozen,
+}: {
+  on: DraftOnScreen;
+  workup: Api["Workup"] | undefined;
+  frozen: boolean;
+}) {
+  const [params, setParams] = useSearchParams();
+  const tab = TABS.some((t) => t.value === params.get("sheet")) ? (params.get("sheet") ?? "steps") : "steps";
+  if (!workup) return <NotYet what="a plan" />;
+  const plan = workup.plan;
+  if (!plan) {
+    return (
+      <div className="p-6">
+        <h2 className="text-28 font-semibold">No plan yet</h2>
+        <ul className="mt-3 flex flex-col gap-2 text-20">
+          {workup.blockers.map((b) => (
+            <li key={b} className="font-bold text-oxide-text">
+              {b}
+            </li>
+          ))}
+        </ul>
+      </div>
+    );
+  }
+  return (
+    <Tabs.Root
+      value={tab}
+      onValueChange={(sheet) => setParams({ sheet }, { replace: true })}
+      className="flex h-full min-h-0 flex-col"
+    >
+      <Tabs.List className="firm-b bg-ground flex shrink-0" aria-label="Sheets">
+        {TABS.map((t) => (
+          <Tabs.Trigger
+            key={t.value}
+            value={t.value}
+            className="n data-[state=active]:bg-sheet data-[state=active]:border-violet h-14 border-b-4 border-transparent px-7 text-20 font-medium data-[state=active]:font-bold"
+          >
+            {t.word}
+          </Tabs.Trigger>
+        ))}
+        <span className="lab ml-auto self-center px-4 text-right">
+          {plan.method}: {plan.steps.length} steps, {minutes(plan.activeMin)} hands on, {minutes(plan.totalMin)} in all
+        </span>
+      </Tabs.List>
+      <Tabs.Content value="steps" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
+        <StepList plan={plan} />
+      </Tabs.Content>
+      <Tabs.Content value="pour" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
+        {plan.mixes.map((m) => (
+          <PourPanel key={m.id} mix={m} on={on} frozen={frozen} />
+        ))}
+      </Tabs.Content>
+      <Tabs.Content value="ladder" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
+        <LadderPanel ladder={plan.ladder} />
+        <Schools on={on} station="steps" frozen={frozen} />
+      </Tabs.Content>
+    </Tabs.Root>
+  );
+}
+
+const ZONE: Record<string, string> = {
+  DAMAGE: "the dent",
+  FILLER: "inside the filler",
+  OPENING: "the opening",
+  FEATHER: "to the feathered paint",
+  PUTTY: "to the putty limit",
+  REFINE_180: "over the putty rim",
+  FINE_240: "past the repair",
+  FINE_320: "out to the 320 limit",
+  CLEAN: "the whole clean zone",
+};
+
+function StepList({ plan }: { plan: Api["Plan"] }) {
+  const now = useNow();
+  const begun = Math.floor(now / 60_000) * 60_000;
+  const zone = useZone();
+  const { light } = useLit();
+  const [at, setAt] = useState(0);
+  const rows = useRef<(HTMLLIElement | null)[]>([]);
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (typing(e) || dialogOpen() || (e.key !== "j" && e.key !== "k")) return;
+      setAt((i) => {
+        const next = Math.min(plan.steps.length - 1, Math.max(0, i + (e.key === "j" ? 1 : -1)));
+        const step = plan.steps[next]?.step;
+        if (step) light(litByStep(step));
+        rows.current[next]?.scrollIntoView({ block: "nearest" });
+        return next;
+      });
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [plan.steps, light]);
+  return (
+    <>
+      <ol>
+        {plan.steps.map(({ step, earliestMin, latestMin }, i) => (
+          <li
+            key={step.id}
+            ref={(el) => {
+              rows.current[i] = el;
+            }}
+            className={`border-b border-hair ${i === at ? "bg-ground" : ""}`}
+            onPointerEnter={() => light(litByStep(step))}
+            onPointerLeave={() => light({})}
+          >
+            <button
+              type="button"
+              aria-expanded={i === at}
+              className="grid min-h-14 w-full grid-cols-[40px_1fr_230px_120px_88px] items-center gap-3 px-4 py-2 text-left"
+              onClick={() => {
+                setAt(i);
+                light(litByStep(step));
+              }}
+            >
+              <span className="n text-20 font-semibold">{i + 1}</span>
+              <span className="min-w-0">
+                <span className="hd block">{step.title}</span>
+                <span className="lab block">
+                  {tight([step.tool, step.paper, step.material, step.amount].filter(Boolean).join(" · "))}
+                </span>
+              </span>
+              <span className="lab">{step.zone ? ZONE[step.zone] : ""}</span>
+              <span className="n">
+                <span className="block font-semibold">{timeOfDay(begun + earliestMin * 60_000, zone, "up")}</span>
+                <span className="lab block">
+                  {latestMin >= earliestMin
+                    ? `latest ${timeOfDay(begun + latestMin * 60_000, zone)}`
+                    : "promise is missed"}
+                </span>
+              </span>
+              <span className="n text-right font-semibold">
+                {step.activeMin > 0 && <span className="block">{minutes(step.activeMin)}</span>}
+                {step.kind === "WAIT" && (
+                  <span className="waits mt-0.5 inline-block px-1.5">
+                    <span className="bg-tape px-0.5">
+                      {step.clock ? `wait ${minutes(step.clock.minutes)}` : "by test"}
+                    </span>
+                  </span>
+                )}
+              </span>
+            </button>
+            {i === at && (
+              <div className="grid gap-2 pr-4 pb-4 pl-[68px]">
+                <p>{step.detail}</p>
+                {step.clock && (
+                  <p>
+                    <b>{step.clock.label}</b> {minutes(step.clock.minutes, step.clock.kind === "BY" ? "down" : "up")};{" "}
+                    {step.clock.note}.
+                  </p>
+                )}
+                {step.gate && (
+                  <p>
+                    <b>Gate: {step.gate.question}</b> {step.gate.yes}: {step.gate.yesNote}.{" "}
+                    {step.gate.branches.map((b) => `${b.label}: ${b.note}.`).join(" ")}
+                  </p>
+                )}
+                {step.cautions.map((c) => (
+                  <p key={c.id} className="flex gap-2 font-bold">
+                    <ShieldAlert className="text-oxide shrink-0" size={20} aria-label="Caution" />
+                    {c.text}
+                  </p>
+                ))}
+              </div>
+            )}
+          </li>
+        ))}
+      </ol>
+      <p className="px-4 py-3">Times as if begun now. {plan.closing}</p>
+    </>
+  );
+}

@@ -1,0 +1,159 @@
+import { Plus, Search } from "lucide-react";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { ask, type Api } from "../api/client";
+import { useRepairs, useZone } from "../api/queries";
+import { VerdictMark } from "../repair/verdict-mark";
+import { typing } from "../shell/keys";
+import { dayAndTime } from "../units/units";
+
+type Line = Api["RepairLine"];
+type Standing = Line["standing"];
+
+const STANDING: Record<Standing, { word: string; to: string; order: number }> = {
+  RUNNING: { word: "Running", to: "run", order: 0 },
+  PLANNED: { word: "Ready to begin", to: "steps", order: 1 },
+  BLOCKED: { word: "Held up", to: "stack", order: 2 },
+  DRAFT: { word: "Still to say", to: "damage", order: 3 },
+  REFERRED: { word: "Passed on", to: "verdict", order: 4 },
+  DONE: { word: "Finished", to: "record", order: 5 },
+};
+
+/** A part as it comes from the factory, for the first screen of a new repair. */
+const FRESH: Api["RepairDraft"] = {
+  part: {
+    metal: "MILD_STEEL",
+    coats: [{ kind: "E_COAT" }, { kind: "PRIMER_SURFACER" }, { kind: "BASE" }, { kind: "CLEAR" }],
+    reach: "BOTH_SIDES",
+  },
+  dents: [],
+};
+
+/** All repairs, by what they wait for. */
+export function Repairs() {
+  const repairs = useRepairs();
+  const navigate = useNavigate();
+  const [find, setFind] = useState("");
+  const [refused, setRefused] = useState("");
+  const search = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (!typing(e) && e.key === "/") {
+        e.preventDefault();
+        search.current?.focus();
+      }
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, []);
+  const shown = useMemo(() => {
+    const words = find.toLowerCase().split(/\s+/).filter(Boolean);
+    return (repairs.data ?? [])
+      .filter((r) =>
+        words.every((w) => `${r.name} ${r.vehicle} ${r.mark} ${STANDING[r.standing].word}`.toLowerCase().includes(w)),
+      )
+      .sort((a, b) => STANDING[a.standing].order - STANDING[b.standing].order);
+  }, [repairs.data, find]);
+  const add = async () => {
+    setRefused("");
+    try {
+      const made = await ask<Api["RepairView"]>("/api/repairs", {
+        method: "POST",
+        body: { clientId: crypto.randomUUID(), draft: FRESH },
+      });
+      await navigate(`/repairs/${made.id}/part`);
+    } catch (e) {
+      setRefused(e instanceof Error ? e.message : String(e));
+    }
+  };
+  return (
+    <>
+      <div className="firm-b flex h-[58px] shrink-0 items-stretch">
+        <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
+          Repairs
+        </h1>
+        <label className="firm-l ml-auto flex items-center gap-2 px-3">
+          <Search size={20} aria-hidden="true" />
+          <span className="sr-only">Find by part, vehicle or state</span>
+          <input
+            ref={search}
+            className="h-full w-64 bg-transparent text-20"
+            placeholder="part, vehicle, state"
+            value={find}
+            onChange={(e) => setFind(e.target.value)}
+          />
+        </label>
+        <button
+          type="button"
+          className="bg-pine text-on-pine n flex items-center gap-2 px-6 text-20 font-semibold"
+          onClick={() => void add()}
+        >
+          <Plus size={24} aria-hidden="true" /> New repair
+        </button>
+      </div>
+      {(refused || repairs.isError) && (
+        <p role="alert" className="firm-b px-4 py-3 font-bold text-oxide-text">
+          {refused || repairs.error?.message}
+        </p>
+      )}
+      <div className="min-h-0 flex-1 overflow-y-auto">
+        {shown.length === 0 && !repairs.isPending && (
+          <p className="p-6 text-20">
+            {find
+              ? `Nothing here is called “${find}”: try the vehicle or a part of the name.`
+              : "No repair yet: begin with New repair."}
+          </p>
+        )}
+        <ul>
+          {shown.map((r) => (
+            <RepairRow key={r.id} line={r} />
+          ))}
+        </ul>
+      </div>
+    </>
+  );
+}
+
+function RepairRow({ line: r }: { line: Line }) {
+  const zone = useZone();
+  const { word, to } = STANDING[r.standing];
+  const share = r.steps > 0 ? r.stepsDone / r.steps : 0;
+  return (
+    <li className="border-b border-hair">
+      <Link
+        to={`/repairs/${r.id}/${to}`}
+        className="hover:bg-ground grid min-h-[74px] grid-cols-[minmax(0,1fr)_190px_minmax(0,300px)_170px] items-center gap-4 px-4 py-2"
+      >
+        <span className="min-w-0">
+          <span className="n block truncate text-20 font-semibold" style={{ fontStretch: "90%" }}>
+            {r.name}
+          </span>
+          <span className="lab block truncate">{[r.vehicle, r.mark].filter(Boolean).join(" · ")}</span>
+        </span>
+        <span>{r.verdict && <VerdictMark outcome={r.verdict} />}</span>
+        <span className="min-w-0">
+          <span className="hd block truncate">{r.step || word}</span>
+          {r.waitsFor ? (
+            <span className="line-clamp-2 text-14 leading-[18px]">{r.waitsFor}</span>
+          ) : r.standing === "RUNNING" ? (
+            <span className="lab flex items-center gap-2">
+              <svg width="120" height="12" aria-hidden="true">
+                <rect x="0.75" y="0.75" width="118.5" height="10.5" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
+                <rect x="1" y="1" width={118 * share} height="10" fill="var(--ink)" />
+              </svg>
+              step {r.stepsDone + 1} of {r.steps}
+            </span>
+          ) : (
+            <span className="lab">{r.steps > 0 ? `${r.steps} steps` : ""}</span>
+          )}
+        </span>
+        <span className="text-right">
+          <span className="lab block">
+            {r.finishedAt ? "finished" : r.promisedAt ? "promised" : `last by ${r.changedBy.split(" ")[0]}`}
+          </span>
+          <span className="n block font-semibold">{dayAndTime(r.finishedAt ?? r.promisedAt ?? r.changedAt, zone)}</span>
+        </span>
+      </Link>
+    </li>
+  );
+}

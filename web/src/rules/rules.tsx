@@ -1,0 +1,285 @@
+import { Search } from "lucide-react";
+import { Tabs } from "radix-ui";
+import { useEffect, useRef, useState } from "react";
+import { ask, type Api } from "../api/client";
+import { keys, queryClient, useRules, useZone } from "../api/queries";
+import { VerdictMark } from "../repair/verdict-mark";
+import { typing } from "../shell/keys";
+import { dayAndTime } from "../units/units";
+
+const TABS = [
+  { value: "house", word: "House rules" },
+  { value: "limits", word: "Limits" },
+  { value: "values", word: "Values" },
+  { value: "classes", word: "Materials" },
+  { value: "grains", word: "Papers" },
+] as const;
+
+const has = (find: string, ...texts: (string | number | undefined)[]) =>
+  find
+    .toLowerCase()
+    .split(/\s+/)
+    .every((w) => texts.join(" ").toLowerCase().includes(w));
+
+/** The rule book: every figure with its source, and the house rules with both schools told. */
+export default function Rules() {
+  const rules = useRules();
+  const [find, setFind] = useState("");
+  const search = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (!typing(e) && e.key === "/") {
+        e.preventDefault();
+        search.current?.focus();
+      }
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, []);
+  if (rules.isError) return <p className="p-6 text-20 font-bold text-oxide-text">{rules.error.message}</p>;
+  if (!rules.data) return <p className="p-6 text-20">One moment.</p>;
+  const book = rules.data;
+  return (
+    <Tabs.Root defaultValue="house" className="flex min-h-0 flex-1 flex-col">
+      <div className="firm-b flex h-[58px] shrink-0 items-stretch">
+        <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
+          Rules
+        </h1>
+        <Tabs.List className="flex" aria-label="Parts of the rule book">
+          {TABS.map((t) => (
+            <Tabs.Trigger
+              key={t.value}
+              value={t.value}
+              className="n data-[state=active]:border-violet border-b-4 border-transparent px-4 text-20 font-medium data-[state=active]:font-bold"
+            >
+              {t.word}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+        <label className="firm-l ml-auto flex items-center gap-2 px-3">
+          <Search size={20} aria-hidden="true" />
+          <span className="sr-only">Find a rule or value</span>
+          <input
+            ref={search}
+            className="h-full w-44 bg-transparent text-20"
+            placeholder="find"
+            value={find}
+            onChange={(e) => setFind(e.target.value)}
+          />
+        </label>
+        <span className="firm-l px-4 pt-2">
+          <span className="lab block">Rule book</span>
+          <span className="n block font-semibold">{book.version}</span>
+        </span>
+      </div>
+      <Sheet value="house">
+        <HouseRules book={book} find={find} />
+      </Sheet>
+      <Sheet value="limits">
+        <Table
+          heads={["Limit", "Verdict", "When", "Why, and what instead", "Source"]}
+          rows={book.limits
+            .filter((l) => has(find, l.id, l.title, l.reason, l.ask, l.shown))
+            .map((l) => [
+              <span key="t">
+                <span className="hd block">{l.title}</span>
+                <span className="lab">{l.id}</span>
+              </span>,
+              <VerdictMark key="v" outcome={l.verdict} />,
+              l.ask ||
+                [
+                  l.from !== undefined && (l.unit === "mm" ? `over ${l.from}` : `below ${l.from}`),
+                  l.upTo !== undefined && (l.unit === "%" ? `above ${l.upTo}` : `up to ${l.upTo}`),
+                ]
+                  .filter(Boolean)
+                  .join(", ") + (l.unit ? `\u2009${l.unit}` : ""),
+              `${l.reason} ${l.instead}`,
+              l.shown,
+            ])}
+        />
+      </Sheet>
+      <Sheet value="values">
+        <Table
+          heads={["Value", "Meaning", "Name", "Source"]}
+          rows={book.values
+            .filter((v) => has(find, v.id, v.meaning, v.shown, v.value))
+            .map((v) => [
+              <span key="v" className="n text-20 font-semibold whitespace-nowrap">
+                {v.value}
+                {"\u2009"}
+                <span className="text-14">{v.unit}</span>
+              </span>,
+              v.meaning,
+              <span key="id" className="lab">
+                {v.id}
+              </span>,
+              v.shown,
+            ])}
+        />
+      </Sheet>
+      <Sheet value="classes">
+        <Table
+          heads={["Class", "Typical figures", "Holds on", "Never on", "Source"]}
+          rows={book.classes
+            .filter((c) => has(find, c.id, c.name, c.never, c.sanding, c.shown))
+            .map((c) => [
+              <span key="n" className="hd">
+                {c.name}
+              </span>,
+              [
+                c.work.length > 0 && `work ${c.work.join(" to ")}\u2009min`,
+                c.sand.length > 0 && `sand ${c.sand.join(" to ")}\u2009min`,
+                c.typical.minC !== undefined && `cures from ${c.typical.minC}\u2009°C`,
+                c.typical.capC !== undefined && `at most ${c.typical.capC}\u2009°C`,
+                c.typical.densityGPerMl !== undefined && `${c.typical.densityGPerMl}\u2009g/mL`,
+                c.sanding,
+              ]
+                .filter(Boolean)
+                .join(", "),
+              c.bondsTo.map((b) => b.toLowerCase().replaceAll("_", " ")).join(", "),
+              c.never,
+              c.shown,
+            ])}
+        />
+      </Sheet>
+      <Sheet value="grains">
+        {book.gradings
+          .filter((g) => has(find, g.id, g.name))
+          .map((g) => (
+            <section key={g.id} className="p-4">
+              <h2 className="text-20 font-semibold">{g.name}</h2>
+              <p className="lab">Median grain, µm. {g.shown}</p>
+              <ul className="mt-2 flex flex-wrap gap-1.5">
+                {Object.entries(g.grades).map(([n, um]) => (
+                  <li key={n} className="firm n px-2 py-1">
+                    <b>
+                      {g.id}
+                      {g.id === "P" ? "" : " "}
+                      {n}
+                    </b>{" "}
+                    {um}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          ))}
+      </Sheet>
+    </Tabs.Root>
+  );
+}
+
+function Sheet({ value, children }: { value: string; children: React.ReactNode }) {
+  return (
+    <Tabs.Content value={value} className="min-h-0 flex-1 overflow-y-auto">
+      {children}
+    </Tabs.Content>
+  );
+}
+
+function Table({ heads, rows }: { heads: string[]; rows: React.ReactNode[][] }) {
+  return (
+    <table className="w-full text-left align-top">
+      <thead className="bg-ground sticky top-0">
+        <tr className="lab">
+          {heads.map((h) => (
+            <th key={h} className="px-4 py-2">
+              {h}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((r, i) => (
+          <tr key={i} className="border-b border-hair align-top">
+            {r.map((c, k) => (
+              <td key={k} className="px-4 py-2.5">
+                {c}
+              </td>
+            ))}
+          </tr>
+        ))}
+        {rows.length === 0 && (
+          <tr>
+            <td className="p-4 text-20" colSpan={heads.length}>
+              Nothing in this part of the book says that: try another word.
+            </td>
+          </tr>
+        )}
+      </tbody>
+    </table>
+  );
+}
+
+function HouseRules({ book, find }: { book: Api["RulesView"]; find: string }) {
+  const zone = useZone();
+  const [refused, setRefused] = useState("");
+  const turn = async (question: string, answer: string) => {
+    setRefused("");
+    try {
+      const next = await ask<Api["RulesView"]>(`/api/house-rules/${question}`, { method: "PUT", body: { answer } });
+      queryClient.setQueryData(keys.rules, next);
+      await queryClient.invalidateQueries({ queryKey: keys.bench });
+    } catch (e) {
+      setRefused(e instanceof Error ? e.message : String(e));
+    }
+  };
+  return (
+    <div>
+      <p className="px-4 pt-3">
+        Where good technicians disagree the shop sets a rule once; a repair may follow another.{" "}
+        {!book.mayTurn && "Only a lead turns them."} A plan that was started keeps the rules it was made with.
+      </p>
+      {refused && (
+        <p role="alert" className="px-4 pt-2 font-bold text-oxide-text">
+          {refused}
+        </p>
+      )}
+      {book.schools
+        .filter(({ school }) =>
+          has(find, school.question, school.why, ...school.options.map((o) => `${o.label} ${o.told}`)),
+        )
+        .map(({ school, chosen, changes }) => {
+          const last = changes.at(-1);
+          return (
+            <section key={school.id} className="border-b border-hair p-4">
+              <h2 className="text-20 font-semibold">{school.question}</h2>
+              <p>
+                <b>Default: {school.options.find((o) => o.id === school.defaultOption)?.label}.</b> {school.why}{" "}
+                <span className="lab">{school.shown}</span>
+              </p>
+              <div
+                className="mt-2 grid gap-2"
+                style={{ gridTemplateColumns: `repeat(${school.options.length}, minmax(0, 1fr))` }}
+              >
+                {school.options.map((o) => {
+                  const on = o.id === chosen;
+                  return (
+                    <button
+                      key={o.id}
+                      type="button"
+                      aria-pressed={on}
+                      disabled={!book.mayTurn || on}
+                      className={`firm min-h-24 p-3 text-left align-top disabled:text-ink ${on ? "outline-violet bg-ground outline-3 -outline-offset-3" : ""}`}
+                      onClick={() => void turn(school.id, o.id)}
+                    >
+                      <span className="hd block">
+                        {o.label}
+                        {on && <span className="lab"> in force</span>}
+                      </span>
+                      <span className="block">{o.told}</span>
+                    </button>
+                  );
+                })}
+              </div>
+              {last && (
+                <p className="lab mt-1.5">
+                  turned {changes.length === 1 ? "once" : `${changes.length} times`}, last by {last.by},{" "}
+                  {dayAndTime(last.at, zone)}
+                </p>
+              )}
+            </section>
+          );
+        })}
+    </div>
+  );
+}

@@ -1,0 +1,153 @@
+import { useEffect } from "react";
+import { Link } from "react-router";
+import type { Api } from "../api/client";
+import { useNow } from "../api/clock";
+import { useBench } from "../api/queries";
+import { ClockRule, isDeadline, secondsLeft } from "../marks/clock-rule";
+import { useOutbox } from "../repair/run/outbox";
+import { stretch, temperature, timeOfDay } from "../units/units";
+import { usePreferences } from "./preferences";
+import { AirDialog } from "./air-dialog";
+import { tone } from "./tone";
+
+interface Biting {
+  live: Api["LiveView"];
+  clock: Api["LiveClock"];
+}
+
+/** Live clocks of all repairs, what bites first comes first. */
+export function biting(bench: Api["BenchView"] | undefined, except?: number): Biting[] {
+  return (bench?.live ?? [])
+    .filter((live) => live.id !== except)
+    .flatMap((live) => live.clocks.map((clock) => ({ live, clock })))
+    .sort((a, b) => Date.parse(a.clock.endsAt ?? "9999-01-01") - Date.parse(b.clock.endsAt ?? "9999-01-01"));
+}
+
+/** What a clock says now, in words and figures. */
+export function clockWords(clock: Api["LiveClock"], now: number, zone: string) {
+  const left = secondsLeft(clock, now);
+  if (left === undefined) return { figure: "never", words: clock.warning || "does not cure" };
+  const by = isDeadline(clock);
+  if (left <= 0)
+    return {
+      figure: by ? "over" : "now",
+      words: by ? "work time is over" : `${clock.label} ${timeOfDay(clock.endsAt ?? "", zone, "up")}`,
+    };
+  return {
+    figure: stretch(left, by ? "down" : "up"),
+    words: `${clock.label} ${timeOfDay(clock.endsAt ?? "", zone, by ? "down" : "up")}`,
+  };
+}
+
+function Clock({ live, clock, zone }: Biting & { zone: string }) {
+  const now = useNow();
+  const { figure, words } = clockWords(clock, now, zone);
+  const hot = isDeadline(clock);
+  return (
+    <Link
+      to={`/repairs/${live.id}/run`}
+      className={`firm-r relative block w-[292px] max-w-[292px] min-w-[200px] shrink overflow-hidden ${hot ? "bg-pine text-on-pine" : "text-ink"}`}
+      aria-label={`${live.name}: ${words}, ${figure} left`}
+    >
+      <span
+        className="n absolute top-1.5 left-3 max-w-[62%] truncate text-16 font-semibold"
+        style={{ fontStretch: "85%" }}
+      >
+        {live.name}
+      </span>
+      <span className={`lab absolute top-[25px] left-3 max-w-[64%] truncate ${hot ? "text-on-pine" : ""}`}>
+        {words}
+      </span>
+      <span className="n absolute top-2 right-3 text-28 font-semibold" style={{ fontStretch: "90%" }}>
+        {figure}
+      </span>
+      <span className="absolute bottom-0 left-0">
+        <ClockRule clock={clock} now={now} width={292} height={18} />
+      </span>
+    </Link>
+  );
+}
+
+const WARN_S = 30;
+
+/** One tone before a deadline, one at it; and the page's title counts along. */
+function useAlarm(clocks: Biting[]) {
+  const now = useNow();
+  const { sound } = usePreferences();
+  const first = clocks.find((c) => isDeadline(c.clock));
+  const left = first ? Math.floor(secondsLeft(first.clock, now) ?? 1e9) : undefined;
+  useEffect(() => {
+    if (left !== undefined && sound && (left === WARN_S || left === 0)) tone(left === 0);
+    document.title =
+      left !== undefined && left > -60 ? `${stretch(left, "down")} ${first?.live.name} · Vane Mend` : "Vane Mend";
+  }, [left, sound, first?.live.name]);
+}
+
+/** The rail across the top of every screen. */
+export function ClockRail({ except, slim = false }: { except?: number; slim?: boolean }) {
+  const bench = useBench().data;
+  const { system } = usePreferences();
+  const { pending, reachable } = useOutbox();
+  const zone = bench?.shop.zone ?? "UTC";
+  useAlarm(biting(bench));
+  const clocks = biting(bench, except).slice(0, slim ? 2 : 3);
+  const next = bench?.hands.find((h) => h.repair !== undefined);
+  return (
+    <header className="no-print firm-b bg-sheet flex h-16 shrink-0 overflow-hidden">
+      <Link
+        to="/bench"
+        className="grid w-[76px] shrink-0 place-items-center bg-[#14201d]"
+        aria-label="Vane Mend, to the bench"
+      >
+        <img src="/mark.svg" alt="" width="46" height="46" />
+      </Link>
+      <div className="flex min-w-0 flex-1">
+        {clocks.map((c) => (
+          <Clock key={`${c.live.id}-${c.clock.step}-${c.clock.kind}`} {...c} zone={zone} />
+        ))}
+        {clocks.length === 0 && (
+          <div className="flex min-w-0 flex-col justify-center px-4">
+            <span className="lab">
+              {!bench ? "Asking the bench" : except ? "No other clock is running" : "No clock is running"}
+            </span>
+            <span className="n truncate text-16 font-semibold">
+              {next ? `Next for ${next.person.name.split(" ")[0]}: ${next.title}, ${next.name}` : "Nothing waits"}
+            </span>
+          </div>
+        )}
+        {(!reachable || pending.length > 0) && (
+          <div role="status" className="waits n ml-auto flex w-44 flex-col justify-center px-3 text-14 font-semibold">
+            <span className="bg-tape px-1">{reachable ? "Sending" : "Server not reached"}</span>
+            <span className="bg-tape px-1">
+              {pending.length === 0 ? "trying again" : `${pending.length} kept here`}
+            </span>
+          </div>
+        )}
+      </div>
+      {bench && (
+        <AirDialog shop={bench.shop}>
+          <button className="firm-l flex shrink-0 gap-6 px-4 pt-[7px] text-left" aria-label="Shop air: change it">
+            <Figure label="Air" value={temperature(bench.shop.tempC, system)} />
+            {!slim && <Figure label="RH" value={`${Math.round(bench.shop.rhPercent)}\u2009%`} />}
+            {!slim && <Figure label="Dew" value={temperature(bench.shop.dewPointC, system)} />}
+            <Figure
+              label="At the bench"
+              value={bench.shop.present.map((p) => p.name.split(" ")[0]).join(", ") || "nobody"}
+            />
+          </button>
+        </AirDialog>
+      )}
+    </header>
+  );
+}
+
+function Figure({ label, value }: { label: string; value: string }) {
+  return (
+    <span className="block max-w-44">
+      <span className="lab block">{label}</span>
+      <span className="n block truncate text-20 font-semibold" style={{ fontStretch: "85%" }}>
+        {value}
+      </span>
+    </span>
+  );
+}

@@ -1,0 +1,208 @@
+import { useEffect, useId, useRef, useState } from "react";
+import type { Api } from "../api/client";
+import {
+  lengthNumber,
+  type Parsed,
+  parseLength,
+  parsePlain,
+  parseTemperature,
+  type System,
+  toFahrenheit,
+  type Fineness,
+} from "../units/units";
+import { usePreferences } from "./preferences";
+
+export type Quantity = "length" | "depth" | "temperature" | { unit: string };
+
+const unitOf = (q: Quantity, system: System) =>
+  typeof q === "object"
+    ? q.unit
+    : q === "temperature"
+      ? system === "metric"
+        ? "°C"
+        : "°F"
+      : system === "metric"
+        ? "mm"
+        : "in";
+
+function shown(value: number | undefined, q: Quantity, system: System): string {
+  if (value === undefined) return "";
+  if (q === "temperature") return String(Math.round((system === "metric" ? value : toFahrenheit(value)) * 10) / 10);
+  if (typeof q === "object") return String(Math.round(value * 1000) / 1000);
+  return lengthNumber(value, system, q as Fineness);
+}
+
+function parse(text: string, q: Quantity, system: System): Parsed {
+  if (q === "temperature") return parseTemperature(text, system);
+  if (typeof q === "object") return parsePlain(text, q.unit);
+  return parseLength(text, system);
+}
+
+/** What the server said of one field. */
+export function problemAt(problems: readonly Api["InputProblem"][], field: string): string | undefined {
+  return problems.find((p) => p.field === field)?.message;
+}
+
+/** A figure to type: takes both systems, keeps what was typed when it is refused, says what was expected. */
+export function Measure({
+  label,
+  value,
+  quantity,
+  onChange,
+  problem,
+  disabled = false,
+  large = false,
+  onEnter,
+}: {
+  label: string;
+  value: number | undefined;
+  quantity: Quantity;
+  onChange: (value: number | undefined) => void;
+  problem?: string;
+  disabled?: boolean;
+  large?: boolean;
+  onEnter?: () => void;
+}) {
+  const { system } = usePreferences();
+  const id = useId();
+  const [text, setText] = useState(() => shown(value, quantity, system));
+  const [unread, setUnread] = useState("");
+  const sent = useRef(value);
+  const key = typeof quantity === "object" ? quantity.unit : quantity;
+  useEffect(() => {
+    if (sent.current !== value) {
+      sent.current = value;
+      setText(shown(value, quantity, system));
+      setUnread("");
+    }
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- a quantity given as an object is known by its unit
+  }, [value, key]);
+  useEffect(() => {
+    setText(shown(sent.current, quantity, system));
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- only a turn of the system rewrites what stands there
+  }, [system]);
+
+  const type = (next: string) => {
+    setText(next);
+    if (next.trim() === "") {
+      setUnread("");
+      sent.current = undefined;
+      onChange(undefined);
+      return;
+    }
+    const p = parse(next, quantity, system);
+    setUnread(p.ok ? "" : p.message);
+    if (p.ok) {
+      sent.current = p.value;
+      onChange(p.value);
+    }
+  };
+  const wrong = unread || problem;
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className="lab block">
+        {label}
+      </label>
+      <div className={`firm flex items-center ${wrong ? "border-oxide" : ""} ${disabled ? "bg-ground" : "bg-sheet"}`}>
+        <input
+          id={id}
+          className={`n w-full min-w-0 bg-transparent px-2.5 font-semibold ${large ? "h-[72px] text-44" : "h-[53px] text-20"}`}
+          inputMode="decimal"
+          autoComplete="off"
+          value={text}
+          disabled={disabled}
+          aria-invalid={Boolean(wrong)}
+          aria-describedby={wrong ? `${id}-wrong` : undefined}
+          onChange={(e) => type(e.target.value)}
+          onBlur={() => !wrong && setText(shown(sent.current, quantity, system))}
+          onKeyDown={(e) => e.key === "Enter" && onEnter?.()}
+        />
+        <span className={`n pr-2.5 text-muted ${large ? "text-28" : "text-14"}`}>{unitOf(quantity, system)}</span>
+      </div>
+      {wrong && (
+        <p id={`${id}-wrong`} className="text-oxide-text mt-1 text-14 font-bold">
+          {wrong}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** A line of text. */
+export function Line({
+  label,
+  value,
+  onChange,
+  problem,
+  disabled = false,
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  problem?: string;
+  disabled?: boolean;
+}) {
+  const id = useId();
+  return (
+    <div>
+      <label htmlFor={id} className="lab block">
+        {label}
+      </label>
+      <input
+        id={id}
+        className={`firm h-14 w-full px-2.5 text-16 font-semibold ${problem ? "border-oxide" : ""} ${disabled ? "bg-ground" : ""}`}
+        value={value}
+        disabled={disabled}
+        autoComplete="off"
+        aria-invalid={Boolean(problem)}
+        aria-describedby={problem ? `${id}-wrong` : undefined}
+        onChange={(e) => onChange(e.target.value)}
+      />
+      {problem && (
+        <p id={`${id}-wrong`} className="text-oxide-text mt-1 text-14 font-bold">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** A choice between a few things, all in sight. */
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  problem,
+  disabled = false,
+  columns = 2,
+}: {
+  label: string;
+  value: T | undefined;
+  options: readonly { value: T; label: string }[];
+  onChange: (value: T) => void;
+  problem?: string;
+  disabled?: boolean;
+  columns?: number;
+}) {
+  return (
+    <fieldset disabled={disabled} className="min-w-0">
+      <legend className="lab">{label}</legend>
+      <div className="grid gap-1" style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}>
+        {options.map((o) => (
+          <button
+            key={o.value}
+            type="button"
+            aria-pressed={value === o.value}
+            className={`firm n min-h-14 px-1.5 text-16 leading-5 font-semibold ${value === o.value ? "bg-ink text-sheet" : "bg-sheet"}`}
+            style={{ fontStretch: "85%" }}
+            onClick={() => onChange(o.value)}
+          >
+            {o.label}
+          </button>
+        ))}
+      </div>
+      {problem && <p className="text-oxide-text mt-1 text-14 font-bold">{problem}</p>}
+    </fieldset>
+  );
+}

@@ -1,0 +1,24 @@
+/** True while a key goes into a field; keys of the screen then keep out of the way. */
+export function typing(e: KeyboardEvent): boolean {
+  const t = e.target;
+  return t instanceof HTMLElement && (t.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(t.tagName));
+}
+
+/** True while a dialog is open: it has the keys. */
+export const dialogOpen = () => document.querySelector('[role="dialog"]') !== null;
+
+/** The key map, as `?` shows it. */
+export const KEYS: readonly { keys: string; does: string }[] = [
+  { keys: "1 – 8", does: "stations of the repair" },
+  { keys: "j  k", does: "next, previous step" },
+  { keys: "Space", does: "Run: cream meets filler, the clock starts" },
+  { keys: "Enter", does: "Run: done; at a gate the good answer" },
+  { keys: "PageDown", does: "Run: foot pedal, done and next" },
+  { keys: "n", does: "Run: the other answer at a gate" },
+  { keys: ".", does: "Run: note" },
+  { keys: "r", does: "Run: reading" },
+  { keys: "u", does: "undo last" },
+  { keys: "/", does: "find" },
+  { keys: "b", does: "to the bench" },
+  { keys: "?", does: "this sheet" },
+];

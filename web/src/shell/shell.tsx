@@ -1,0 +1,117 @@
+import { Armchair, BookOpenCheck, Keyboard, LibraryBig, LogOut, Moon, Ruler, Sun, Wrench } from "lucide-react";
+import { useEffect, useState } from "react";
+import { NavLink, Outlet, useNavigate } from "react-router";
+import { ask } from "../api/client";
+import { queryClient, useBell } from "../api/queries";
+import { useOutbox, outbox } from "../repair/run/outbox";
+import { ClockRail } from "./clock-rail";
+import { KeysDialog } from "./keys-dialog";
+import { typing } from "./keys";
+import { usePreferences } from "./preferences";
+
+const PLACES = [
+  { to: "/bench", word: "Bench", Icon: Armchair },
+  { to: "/repairs", word: "Repairs", Icon: Wrench },
+  { to: "/shelf", word: "Shelf", Icon: LibraryBig },
+  { to: "/rules", word: "Rules", Icon: BookOpenCheck },
+] as const;
+
+/** What stands around every screen but Run: the clock rail, the side strip. */
+export function Shell() {
+  useBell();
+  const { system, theme, turn } = usePreferences();
+  const [keysOpen, setKeysOpen] = useState(false);
+  const navigate = useNavigate();
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (typing(e) || e.ctrlKey || e.metaKey || e.altKey) return;
+      if (e.key === "?") setKeysOpen(true);
+      if (e.key === "b") void navigate("/bench");
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [navigate]);
+  const signOut = async () => {
+    await ask("/api/session", { method: "DELETE" });
+    queryClient.clear();
+    window.location.assign("/");
+  };
+  return (
+    <div className="print-flow flex h-full flex-col">
+      <ClockRail />
+      <div className="print-flow flex min-h-0 flex-1">
+        <nav className="no-print firm-r bg-ground flex w-[76px] shrink-0 flex-col" aria-label="Places">
+          {PLACES.map(({ to, word, Icon }) => (
+            <NavLink
+              key={to}
+              to={to}
+              className={({ isActive }) =>
+                `n relative flex h-[76px] flex-col items-center justify-center gap-1 text-14 font-medium border-b border-hair ${isActive ? "bg-sheet font-bold before:absolute before:inset-y-0 before:left-0 before:w-1.5 before:bg-violet" : ""}`
+              }
+            >
+              <Icon aria-hidden="true" size={24} strokeWidth={1.8} />
+              {word}
+            </NavLink>
+          ))}
+          <span className="flex-1" />
+          <StripButton
+            word={system === "metric" ? "mm °C" : "in °F"}
+            label={`Units are ${system === "metric" ? "metric" : "inches and °F"}: turn them`}
+            onClick={() => turn({ system: system === "metric" ? "inch" : "metric" })}
+            Icon={Ruler}
+          />
+          <StripButton
+            word={theme === "day" ? "Day" : "Night"}
+            label={`Theme is ${theme}: turn it`}
+            onClick={() => turn({ theme: theme === "day" ? "night" : "day" })}
+            Icon={theme === "day" ? Sun : Moon}
+          />
+          <StripButton word="Keys" label="All keys" onClick={() => setKeysOpen(true)} Icon={Keyboard} />
+          <StripButton word="Out" label="Sign out" onClick={() => void signOut()} Icon={LogOut} />
+        </nav>
+        <div className="print-flow bg-sheet relative flex min-w-0 flex-1 flex-col overflow-hidden">
+          <Refusals />
+          <Outlet />
+        </div>
+      </div>
+      <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
+    </div>
+  );
+}
+
+function StripButton({
+  word,
+  label,
+  onClick,
+  Icon,
+}: {
+  word: string;
+  label: string;
+  onClick: () => void;
+  Icon: typeof Ruler;
+}) {
+  return (
+    <button
+      className="n flex h-[62px] flex-col items-center justify-center gap-0.5 border-t border-hair text-14 font-medium"
+      aria-label={label}
+      onClick={onClick}
+    >
+      <Icon aria-hidden="true" size={22} strokeWidth={1.8} />
+      {word}
+    </button>
+  );
+}
+
+/** Events that the server would not take, until they were read. */
+export function Refusals() {
+  const { refused } = useOutbox();
+  if (refused.length === 0) return null;
+  return (
+    <div role="alert" className="firm-b bg-oxide no-print flex items-center justify-between gap-4 px-4 text-[#f6f7f4]">
+      <span className="py-2 font-bold">Not taken: {refused.join(" ")}</span>
+      <button className="n h-14 px-4 font-semibold underline" onClick={() => outbox.read()}>
+        Read it
+      </button>
+    </div>
+  );
+}

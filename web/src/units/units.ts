@@ -1,0 +1,151 @@
+/** Units on screen. The API speaks mm, °C, g and mL; everything shown or typed goes through here. */
+export type System = "metric" | "inch";
+
+export const MM_PER_INCH = 25.4;
+
+/** Thin space between value and unit. */
+export const THIN = "\u2009";
+
+export const toInch = (mm: number) => mm / MM_PER_INCH;
+export const fromInch = (inch: number) => inch * MM_PER_INCH;
+export const toFahrenheit = (c: number) => (c * 9) / 5 + 32;
+export const fromFahrenheit = (f: number) => ((f - 32) * 5) / 9;
+
+/** How fine a length is shown: places in mm and in inches. */
+export type Fineness = "length" | "depth";
+const PLACES: Record<Fineness, { mm: number; inch: number }> = {
+  length: { mm: 0, inch: 2 },
+  depth: { mm: 1, inch: 3 },
+};
+
+const trimmed = (v: number, places: number) => {
+  const s = v.toFixed(places);
+  return s.includes(".") ? s.replace(/\.?0+$/, "") : s;
+};
+
+/** The number alone, as it would be typed. */
+export function lengthNumber(mm: number, system: System, fineness: Fineness = "length"): string {
+  return system === "metric"
+    ? trimmed(mm, Math.max(PLACES[fineness].mm, Number.isInteger(mm) ? 0 : 1))
+    : trimmed(toInch(mm), 3);
+}
+
+export function length(mm: number, system: System, fineness: Fineness = "length"): string {
+  return system === "metric"
+    ? `${trimmed(mm, PLACES[fineness].mm)}${THIN}mm`
+    : `${trimmed(toInch(mm), PLACES[fineness].inch)}${THIN}in`;
+}
+
+export function temperature(c: number, system: System, places = 0): string {
+  return system === "metric" ? `${trimmed(c, places)}${THIN}°C` : `${trimmed(toFahrenheit(c), places)}${THIN}°F`;
+}
+
+/** Words from the core with figures that must not part from their units at a line's end. */
+export const tight = (text: string) => text.replace(/(\d) (?=(?:g|mm|mL|min|°C|%)(?![a-z]))/g, `$1${THIN}`);
+
+export const grams = (g: number) => `${trimmed(g, 1)}${THIN}g`;
+export const millilitres = (ml: number) => `${trimmed(ml, ml < 10 ? 1 : 0)}${THIN}mL`;
+export const percent = (p: number) => `${trimmed(p, 1)}${THIN}%`;
+export const micrometres = (um: number) => `${trimmed(um, um < 10 ? 1 : 0)}${THIN}µm`;
+
+/** Deadlines round down, earliest times round up. */
+export type Rounding = "down" | "up";
+
+/** A stretch of time as on a clock face: 3:48 under ten minutes, else 26 min or 1 h 06. */
+export function stretch(seconds: number, rounding: Rounding): string {
+  const round = rounding === "down" ? Math.floor : Math.ceil;
+  const s = Math.max(0, round(seconds));
+  if (s < 600) {
+    return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, "0")}`;
+  }
+  return minutes(s / 60, rounding);
+}
+
+/** A planned stretch in minutes or hours. */
+export function minutes(min: number, rounding: Rounding = "up"): string {
+  const whole = rounding === "down" ? Math.floor(min + 1e-9) : Math.ceil(min - 1e-9);
+  if (whole < 60) {
+    return `${whole}${THIN}min`;
+  }
+  return `${Math.floor(whole / 60)}${THIN}h${THIN}${String(whole % 60).padStart(2, "0")}`;
+}
+
+/** Time of day in the shop's zone; earliest times round up to the minute, deadlines down. */
+export function timeOfDay(instant: string | number, zone: string, rounding: Rounding = "down"): string {
+  const ms = typeof instant === "number" ? instant : Date.parse(instant);
+  const whole = (rounding === "up" ? Math.ceil : Math.floor)(ms / 60000) * 60000;
+  return new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit", timeZone: zone }).format(whole);
+}
+
+export function dayAndTime(instant: string | number, zone: string): string {
+  const ms = typeof instant === "number" ? instant : Date.parse(instant);
+  return new Intl.DateTimeFormat("en-GB", {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+    timeZone: zone,
+  }).format(ms);
+}
+
+export type Parsed = { ok: true; value: number } | { ok: false; message: string };
+
+const NUMBER = String.raw`[-+−]?(?:\d+(?:[.,]\d*)?|[.,]\d+)`;
+const FRACTION = String.raw`(?:(\d+)\s+)?(\d+)\s*/\s*(\d+)`;
+
+function number(text: string): number {
+  return Number(text.replace("−", "-").replace(",", "."));
+}
+
+/** A number, a fraction or a whole with a fraction: 38, 1.5, 1 1/2, 1/2. */
+function amount(text: string): number | undefined {
+  const t = text.trim();
+  if (new RegExp(`^${NUMBER}$`).test(t)) {
+    return number(t);
+  }
+  const f = new RegExp(`^${FRACTION}$`).exec(t);
+  if (f && Number(f[3]) !== 0) {
+    return Number(f[1] ?? 0) + Number(f[2]) / Number(f[3]);
+  }
+  return undefined;
+}
+
+/** Takes a length as typed, in mm whatever the unit: "38", "38mm", "3.8 cm", "1 1/2 in", `1.5"`. */
+export function parseLength(text: string, system: System): Parsed {
+  const t = text.trim().toLowerCase();
+  const m = /^(.*?)\s*(mm|cm|m|in|inch|inches|"|″|”)?$/.exec(t);
+  const value = amount(m?.[1] ?? "");
+  if (value === undefined) {
+    return {
+      ok: false,
+      message: `“${text.trim()}” is not a length: type a number, such as ${system === "metric" ? "38 or 1 1/2 in" : "1 1/2 or 38 mm"}.`,
+    };
+  }
+  const unit = m?.[2] ?? (system === "metric" ? "mm" : "in");
+  const factor = unit === "mm" ? 1 : unit === "cm" ? 10 : unit === "m" ? 1000 : MM_PER_INCH;
+  return { ok: true, value: value * factor };
+}
+
+/** Takes a temperature as typed, in °C: "21", "21 C", "180F", "70 °F". */
+export function parseTemperature(text: string, system: System): Parsed {
+  const m = /^(.*?)\s*(?:°\s*)?(c|f)?$/.exec(text.trim().toLowerCase());
+  const value = amount(m?.[1] ?? "");
+  if (value === undefined) {
+    return { ok: false, message: `“${text.trim()}” is not a temperature: type a number, such as 21 or 70 F.` };
+  }
+  const unit = m?.[2] ?? (system === "metric" ? "c" : "f");
+  return { ok: true, value: unit === "f" ? fromFahrenheit(value) : value };
+}
+
+/** Takes a plain number in `unit`; the unit may be typed too. */
+export function parsePlain(text: string, unit: string): Parsed {
+  const t = text
+    .trim()
+    .toLowerCase()
+    .replace(new RegExp(`\\s*${unit.toLowerCase()}$`), "");
+  const value = amount(t);
+  return value === undefined
+    ? { ok: false, message: `“${text.trim()}” is not a number in ${unit || "digits"}: type one, such as 42.` }
+    : { ok: true, value };
+}
