@@ -7,7 +7,8 @@ import { Hatches } from "../marks/hatch";
 import { useSize } from "../marks/use-size";
 import { VerdictMark } from "../repair/verdict-mark";
 import { clockWords } from "../shell/clock-rail";
-import { minutes, timeOfDay } from "../units/units";
+import { usePreferences } from "../shell/preferences";
+import { minutes, said, timeOfDay } from "../units/units";
 
 /** The bench: every run on a rule of hours, what waits, and the next thing for each pair of hands. */
 export function BenchPlace() {
@@ -205,6 +206,7 @@ function Waiting({
   to: string;
   zone: string;
 }) {
+  const { system } = usePreferences();
   if (lines.length === 0) return null;
   return (
     <>
@@ -221,7 +223,9 @@ function Waiting({
                 <span className="lab block truncate">{w.vehicle}</span>
               </span>
               {w.verdict && <VerdictMark outcome={w.verdict} />}
-              <span className="line-clamp-2 min-w-0 flex-1">{w.waitsFor || `${w.steps} steps`}</span>
+              <span className="line-clamp-2 min-w-0 flex-1">
+                {w.waitsFor ? said(w.waitsFor, system) : `${w.steps} steps`}
+              </span>
               {w.promisedAt && (
                 <span className="n shrink-0 font-semibold">promised {timeOfDay(w.promisedAt, zone)}</span>
               )}

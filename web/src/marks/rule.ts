@@ -47,7 +47,7 @@ export function heightTicks(from: number, to: number, perMm: number, system: Sys
   return system === "metric"
     ? between(from, to, perMm, [0.1, 0.2, 0.5, 1, 2, 5, 10], (v) => String(Math.round(v * 10) / 10))
     : between(from / MM_PER_INCH, to / MM_PER_INCH, perMm * MM_PER_INCH, [1 / 64, 1 / 32, 1 / 16, 1 / 8, 1 / 4], (v) =>
-        String(Math.round(v * 1000) / 1000),
+        String(Math.round(v * 1000) / 1000).replace(/^(-?)0\./, "$1."),
       ).map((t) => ({ ...t, at: t.at * MM_PER_INCH }));
 }
 

@@ -1,7 +1,8 @@
 import type { Api } from "../api/client";
 import { useNow } from "../api/clock";
 import { useZone } from "../api/queries";
-import { dayAndTime, grams, minutes, stretch, timeOfDay } from "../units/units";
+import { usePreferences, useSaid } from "../shell/preferences";
+import { dayAndTime, grams, minutes, stretch, temperature, timeOfDay } from "../units/units";
 import { Big, Head } from "./sheet";
 
 /** The figures that matter now, in large type; or what stands in the way of them. */
@@ -12,6 +13,7 @@ export function Figures({
   workup: Api["Workup"] | undefined;
   problems: readonly Api["InputProblem"][];
 }) {
+  const say = useSaid();
   const plan = workup?.plan;
   return (
     <aside className="firm-l bg-sheet flex w-[248px] shrink-0 flex-col overflow-y-auto" aria-label="Figures">
@@ -22,7 +24,7 @@ export function Figures({
           <ul className="flex flex-col gap-3 p-4">
             {workup.blockers.map((b) => (
               <li key={b} className="font-bold text-oxide-text">
-                {b}
+                {say(b)}
               </li>
             ))}
           </ul>
@@ -34,13 +36,14 @@ export function Figures({
 }
 
 function StillToSay({ problems }: { problems: readonly Api["InputProblem"][] }) {
+  const say = useSaid();
   return (
     <>
       <Head title="Still to say">{problems.length}</Head>
       <ul className="flex flex-col gap-2.5 p-4" role="status">
         {problems.slice(0, 12).map((p, i) => (
           <li key={`${p.field}${i}`} className={p.given ? "font-bold text-oxide-text" : ""}>
-            {p.message}
+            {say(p.message)}
           </li>
         ))}
       </ul>
@@ -51,6 +54,7 @@ function StillToSay({ problems }: { problems: readonly Api["InputProblem"][] }) 
 function PlanFigures({ plan }: { plan: Api["Plan"] }) {
   const now = useNow();
   const zone = useZone();
+  const { system } = usePreferences();
   const first = plan.mixes[0];
   if (!first) return null;
   const pour = first.pour;
@@ -65,7 +69,7 @@ function PlanFigures({ plan }: { plan: Api["Plan"] }) {
         note={
           first.route.kind === "LAMP"
             ? `lamp ${Math.ceil(first.route.rampMin)} + ${Math.ceil(first.route.holdMin)} + cool ${Math.ceil(first.route.coolMin)} min`
-            : `label ${Math.round(first.law.sandMin)} min at ${Math.round(first.law.refC)}\u2009°C`
+            : `label ${Math.round(first.law.sandMin)} min at ${temperature(first.law.refC, system)}`
         }
       />
       <Big

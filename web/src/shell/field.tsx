@@ -6,6 +6,7 @@ import {
   parseLength,
   parsePlain,
   parseTemperature,
+  said,
   type System,
   toFahrenheit,
   type Fineness,
@@ -97,7 +98,7 @@ export function Measure({
       onChange(p.value);
     }
   };
-  const wrong = unread || problem;
+  const wrong = unread || (problem && said(problem, system));
   return (
     <div className="min-w-0">
       <label htmlFor={id} className="lab block">

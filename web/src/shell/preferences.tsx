@@ -1,5 +1,5 @@
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from "react";
-import type { System } from "../units/units";
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from "react";
+import { said, type System } from "../units/units";
 
 interface Preferences {
   system: System;
@@ -38,4 +38,10 @@ export function usePreferences(): Preferences {
   const p = useContext(Context);
   if (!p) throw new Error("preferences are asked for outside their provider");
   return p;
+}
+
+/** Says words from the core in the shop's system. */
+export function useSaid(): (text: string) => string {
+  const { system } = usePreferences();
+  return useCallback((text: string) => said(text, system), [system]);
 }

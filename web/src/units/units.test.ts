@@ -8,6 +8,7 @@ import {
   parseLength,
   parsePlain,
   parseTemperature,
+  said,
   stretch,
   temperature,
   THIN,
@@ -89,5 +90,18 @@ describe("plain numbers", () => {
     expect(parsePlain("44.6 g", "g")).toEqual({ ok: true, value: 44.6 });
     expect(parsePlain("0,9", "g")).toEqual({ ok: true, value: 0.9 });
     expect(parsePlain("some", "g").ok).toBe(false);
+  });
+});
+
+describe("words from the core", () => {
+  it("turns figures with their units and leaves the rest alone", () => {
+    expect(said("7.5 mm deep, at most 6 mm", "inch")).toBe(`0.295${THIN}in deep, at most 0.236${THIN}in`);
+    expect(said("expected from 0.5 to 4 mm.", "inch")).toBe(`expected from 0.02 to 0.157${THIN}in.`);
+    expect(said("17 °C of at least 10 °C", "inch")).toBe(`63${THIN}°F of at least 50${THIN}°F`);
+    expect(said("Guide coat, P80 by file board, 94 g, cream 1.9 g", "inch")).toBe(
+      `Guide coat, P80 by file board, 94${THIN}g, cream 1.9${THIN}g`,
+    );
+    expect(said("at most 6 mm", "metric")).toBe(`at most 6${THIN}mm`);
+    expect(said("35 mm² stays", "inch")).toBe("35 mm² stays");
   });
 });

@@ -40,8 +40,33 @@ export function temperature(c: number, system: System, places = 0): string {
   return system === "metric" ? `${trimmed(c, places)}${THIN}°C` : `${trimmed(toFahrenheit(c), places)}${THIN}°F`;
 }
 
-/** Words from the core with figures that must not part from their units at a line's end. */
-export const tight = (text: string) => text.replace(/(\d) (?=(?:g|mm|mL|min|°C|%)(?![a-z]))/g, `$1${THIN}`);
+const SPAN = /(-?\d+(?:\.\d+)?)( to -?| and -?)(\d+(?:\.\d+)?) (mm|°C)(?![a-zA-Z²³])/g;
+const FIGURE = /(-?\d+(?:\.\d+)?) (mm|°C)(?![a-zA-Z²³])/g;
+const UNIT = /(\d) (?=(?:g|mm|mL|min|s|K|°C|%)(?![a-zA-Z²³]))/g;
+
+function turnFigure(figure: string, unit: string): string {
+  return unit === "°C"
+    ? trimmed(toFahrenheit(Number(figure)), 0)
+    : trimmed(toInch(Number(figure)), Math.abs(Number(figure)) < 25 ? 3 : 2);
+}
+
+/**
+ * Words from the core as this screen says them: figures in mm and °C turned into the shop's system, and none parted from its unit at
+ * a line's end.
+ */
+export function said(text: string, system: System): string {
+  const turned =
+    system === "metric"
+      ? text
+      : text
+          .replace(SPAN, (_, a: string, joint: string, b: string, unit: string) => {
+            const other = unit === "°C" ? "°F" : "in";
+            const minus = joint.endsWith("-") ? "-" : "";
+            return `${turnFigure(a, unit)}${joint.replace("-", "")}${turnFigure(minus + b, unit)} ${other}`;
+          })
+          .replace(FIGURE, (_, a: string, unit: string) => `${turnFigure(a, unit)} ${unit === "°C" ? "°F" : "in"}`);
+  return turned.replace(UNIT, `$1${THIN}`).replace(/(\d) (?=in(?![a-z])|°F)/g, `$1${THIN}`);
+}
 
 export const grams = (g: number) => `${trimmed(g, 1)}${THIN}g`;
 export const millilitres = (ml: number) => `${trimmed(ml, ml < 10 ? 1 : 0)}${THIN}mL`;

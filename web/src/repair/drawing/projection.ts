@@ -23,9 +23,13 @@ export const py = (p: Projection, yMm: number) => p.top + p.height - (yMm - p.y0
 
 const MARGIN_MM = 24;
 
-/** Fits the widest sanded zone, and a little of what is cleaned around it, into a field. */
-export function fit(drawing: Drawing, field: { left: number; top: number; width: number; height: number }): Projection {
-  const outer = drawing.zones.find((z) => z.kind === "FINE_320") ?? drawing.zones.at(-1);
+/** Fits a zone, the widest sanded one unless told otherwise, and a little of what lies around it, into a field. */
+export function fit(
+  drawing: Drawing,
+  field: { left: number; top: number; width: number; height: number },
+  zone: ZoneKind = "FINE_320",
+): Projection {
+  const outer = drawing.zones.find((z) => z.kind === zone) ?? drawing.zones.at(-1);
   let [x0, x1, y0, y1] = [0, drawing.widthMm, 0, drawing.heightMm];
   const xy = outer?.rings.flatMap((r) => r.xy) ?? [];
   if (xy.length > 0) {

@@ -3,7 +3,7 @@ import { useId } from "react";
 import type { Api } from "../../api/client";
 import { Hatches, Swatch } from "../../marks/hatch";
 import { usePreferences } from "../../shell/preferences";
-import { length } from "../../units/units";
+import { length, said } from "../../units/units";
 import { ZONE_HATCH } from "../drawing/footprint-drawing";
 import { litByZone, useLit } from "../drawing/lit";
 import { Head } from "../sheet";
@@ -86,7 +86,7 @@ export function FootprintStation({
           <Head title="Lines and edges" />
           <ul className="flex flex-col gap-2 p-4">
             {drawing.flags.map((f) => (
-              <li key={f}>{f}</li>
+              <li key={f}>{said(f, system)}</li>
             ))}
           </ul>
         </>

@@ -2,7 +2,7 @@ import { Printer, TriangleAlert } from "lucide-react";
 import { Link } from "react-router";
 import type { Api } from "../../api/client";
 import { useRecord, useZone } from "../../api/queries";
-import { usePreferences } from "../../shell/preferences";
+import { usePreferences, useSaid } from "../../shell/preferences";
 import { dayAndTime, grams, minutes, percent, temperature, timeOfDay } from "../../units/units";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { VerdictMark } from "../verdict-mark";
@@ -32,6 +32,7 @@ export function RecordStation({ id, frozen }: { id: number; frozen: boolean }) {
 function RecordSheet({ view: { frozen, record } }: { view: Api["RecordView"] }) {
   const zone = useZone();
   const { system } = usePreferences();
+  const say = useSaid();
   const { workup } = frozen;
   const plan = workup.plan;
   return (
@@ -43,8 +44,9 @@ function RecordSheet({ view: { frozen, record } }: { view: Api["RecordView"] }) 
               Record: {workup.name}, {workup.vehicle}
             </h2>
             <p>
-              {workup.mark}. Plan frozen {dayAndTime(record.frozen, zone)} by {frozen.by}, rule book {record.ruleBook},
-              shop air {plan && temperature(plan.air.tempC, system)} {plan && percent(plan.air.rhPercent)}.
+              {say(workup.mark)}. Plan frozen {dayAndTime(record.frozen, zone)} by {frozen.by}, rule book{" "}
+              {record.ruleBook}, shop air {plan && temperature(plan.air.tempC, system)}{" "}
+              {plan && percent(plan.air.rhPercent)}.
             </p>
           </div>
           <VerdictMark outcome={workup.verdict.outcome} />
@@ -69,7 +71,7 @@ function RecordSheet({ view: { frozen, record } }: { view: Api["RecordView"] }) 
                 <TriangleAlert className="text-oxide mt-0.5 shrink-0" size={20} aria-hidden="true" />
                 <span className="n w-14 shrink-0 font-semibold">{timeOfDay(d.at, zone)}</span>
                 <span>
-                  <b>{d.text}.</b> {d.consequence}
+                  <b>{say(d.text)}.</b> {say(d.consequence)}
                 </span>
               </li>
             ))}
@@ -128,7 +130,7 @@ function RecordSheet({ view: { frozen, record } }: { view: Api["RecordView"] }) 
                 </td>
                 <td className="py-1.5 n pr-3 text-right whitespace-nowrap">{minutes(l.plannedMin)}</td>
                 <td className="py-1.5 n pr-3 text-right whitespace-nowrap">{span(l.takenMin)}</td>
-                <td className="py-1.5 pr-3">{[l.answer, ...l.remarks].filter(Boolean).join("; ")}</td>
+                <td className="py-1.5 pr-3">{say([l.answer, ...l.remarks].filter(Boolean).join("; "))}</td>
                 <td className="py-1.5 whitespace-nowrap">{l.by.split(" ")[0]}</td>
               </tr>
             ))}

@@ -7,6 +7,7 @@ import { useZone } from "../../api/queries";
 import { ClockRule, isDeadline, secondsLeft } from "../../marks/clock-rule";
 import { useSize } from "../../marks/use-size";
 import { dialogOpen, typing } from "../../shell/keys";
+import { useSaid } from "../../shell/preferences";
 import { KeysDialog } from "../../shell/keys-dialog";
 import { grams, minutes, percent, stretch, timeOfDay } from "../../units/units";
 import { DrawingPair } from "../drawing/drawing-pair";
@@ -94,6 +95,7 @@ interface InHand {
 function StepInHand({ run, plan, state, current, index, next }: InHand) {
   const { step } = current;
   const now = useNow();
+  const say = useSaid();
   const zone = useZone();
   const navigate = useNavigate();
   const [branching, setBranching] = useState(false);
@@ -148,7 +150,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
     return () => window.removeEventListener("keydown", onKey);
   });
 
-  const figure = figureOf({ run, plan, state, current, index, next }, live, left, zone);
+  const figure = figureOf({ run, plan, state, current, index, next }, live, left, zone, say);
   const lastReading = state.readings.findLast((r) => r.step === current.id && r.quantity === "SURFACE_C");
   return (
     <main className="flex min-h-0 flex-1 flex-col">
@@ -184,7 +186,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
           <h1 className="text-28 font-semibold sm:text-44" style={{ fontStretch: "88%" }}>
             {step.title}
           </h1>
-          <p className="text-20 leading-7 sm:text-[25px] sm:leading-8">{step.detail}</p>
+          <p className="text-20 leading-7 sm:text-[25px] sm:leading-8">{say(step.detail)}</p>
           {step.cautions.map((c) => (
             <p key={c.id} className="flex items-center gap-2 text-16 font-bold sm:text-20">
               <ShieldAlert className="text-oxide shrink-0" size={26} aria-label="Caution" />
@@ -211,7 +213,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
           </div>
           {(live?.warning || lastReading) && (
             <p className="pb-3 text-20 font-bold sm:text-24" role="status">
-              {live?.warning && <span className="text-oxide-text">{live.warning} </span>}
+              {live?.warning && <span className="text-oxide-text">{say(live.warning)} </span>}
               {lastReading && live?.note}
             </p>
           )}
@@ -307,6 +309,7 @@ function figureOf(
   live: Api["LiveClock"] | undefined,
   left: number | undefined,
   zone: string,
+  say: (text: string) => string,
 ): Figure {
   const { step } = current;
   if (live && left === undefined) return { value: "never", note: "this mix does not cure" };
@@ -341,7 +344,7 @@ function figureOf(
       unit: step.paper.startsWith("P") ? "P grade" : "grade",
       note: `${step.tool}; about ${minutes(step.activeMin)}`,
     };
-  if (step.figure) return { ...split(step.figure.replace(/ (?=mm|g)/, "\u2009")), note: "planned" };
+  if (step.figure) return { ...split(say(step.figure).replace(/ planned$/, "")), note: "planned" };
   if (step.activeMin > 0) return { ...split(minutes(step.activeMin)), note: "hands on, about" };
   return { value: "by test", note: "no clock: the sign decides" };
 }
@@ -390,6 +393,7 @@ function AnswerBar({
   other: () => void;
   answer: (a: string) => void;
 }) {
+  const say = useSaid();
   const gate = step.gate;
   if (gate && branching) {
     return (
@@ -407,7 +411,7 @@ function AnswerBar({
     return (
       <div className="firm-t flex shrink-0 flex-wrap">
         <div className="flex min-h-[72px] w-full items-center px-4 text-20 leading-7 font-semibold sm:px-8 md:min-h-[112px] md:w-[32%] n">
-          {gate.question}
+          {say(gate.question)}
         </div>
         <Answer
           go

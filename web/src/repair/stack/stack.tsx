@@ -2,6 +2,7 @@ import { ChevronDown, Pin, X } from "lucide-react";
 import { useId } from "react";
 import type { Api } from "../../api/client";
 import { grainOf, Hatches, type HatchName, Swatch } from "../../marks/hatch";
+import { useSaid } from "../../shell/preferences";
 import { litByLayer, useLit } from "../drawing/lit";
 import { Schools } from "../schools";
 import { Head } from "../sheet";
@@ -19,6 +20,7 @@ const ROLE: Record<Role, string> = {
   FILL: "Fill",
   FINISH: "Finish",
   PINHOLE: "Pinholes",
+  SURFACE: "Surfacer",
   GUIDE: "Guide coat",
   PAPER: "Papers",
 };
@@ -42,6 +44,7 @@ export function StackStation({
   frozen: boolean;
 }) {
   const id = useId();
+  const say = useSaid();
   if (!workup) return <NotYet what="a stack" />;
   const { lines, ruledOut, fillNote, papers } = workup.stack;
   const pin = (role: Role, item: string | undefined) =>
@@ -52,7 +55,7 @@ export function StackStation({
         <Hatches id={id} />
       </svg>
       <Head title="Stack">from the shelf</Head>
-      <p className="firm-b px-4 py-2.5 font-bold">{fillNote}</p>
+      <p className="firm-b px-4 py-2.5 font-bold">{say(fillNote)}</p>
       {lines.map((l) => (
         <StackRow key={l.role} line={l} id={id} frozen={frozen} pin={pin} />
       ))}
@@ -80,7 +83,7 @@ export function StackStation({
               <div className="lab">
                 {ROLE[r.role]}, lot {r.lot}
               </div>
-              <div>{r.reason}</div>
+              <div>{say(r.reason)}</div>
             </div>
           </li>
         ))}

@@ -6,7 +6,7 @@ import { Hatches } from "../../marks/hatch";
 import { lengthTicks } from "../../marks/rule";
 import { Measure } from "../../shell/field";
 import { usePreferences } from "../../shell/preferences";
-import { grams, length, millilitres, minutes, percent, stretch } from "../../units/units";
+import { grams, length, millilitres, minutes, percent, said, stretch } from "../../units/units";
 import { creamFor } from "../run/dose";
 import { Big, Head } from "../sheet";
 import type { DraftOnScreen } from "../use-draft";
@@ -259,6 +259,7 @@ function BeadPanel({ pour, putty }: { pour: Api["Pour"]; putty: boolean }) {
 }
 
 function Routes({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftOnScreen; frozen: boolean }) {
+  const { system } = usePreferences();
   return (
     <div className="firm-t firm-b grid grid-cols-2 divide-x divide-hair">
       {mix.routes.map((r) => {
@@ -280,8 +281,8 @@ function Routes({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftOnScreen; f
               value={cures ? minutes(r.sandFromMin) : "does not cure"}
               note={
                 lamp && cures
-                  ? `ramp ${Math.ceil(r.rampMin)}, hold ${Math.ceil(r.holdMin)}, cool ${Math.ceil(r.coolMin)}\u2009min. ${r.note}`
-                  : r.note ||
+                  ? `ramp ${Math.ceil(r.rampMin)}, hold ${Math.ceil(r.holdMin)}, cool ${Math.ceil(r.coolMin)}\u2009min. ${said(r.note, system)}`
+                  : said(r.note, system) ||
                     (mix.law.fitted ? "from the label's own times" : "twice as fast per 10 °C: recalled, verify")
               }
             />

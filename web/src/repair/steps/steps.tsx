@@ -6,7 +6,8 @@ import type { Api } from "../../api/client";
 import { useNow } from "../../api/clock";
 import { useZone } from "../../api/queries";
 import { dialogOpen, typing } from "../../shell/keys";
-import { minutes, tight, timeOfDay } from "../../units/units";
+import { useSaid } from "../../shell/preferences";
+import { minutes, timeOfDay } from "../../units/units";
 import { litByStep, useLit } from "../drawing/lit";
 import { Schools } from "../schools";
 import type { DraftOnScreen } from "../use-draft";
@@ -32,6 +33,7 @@ export function StepsStation({
 }) {
   const [params, setParams] = useSearchParams();
   const tab = TABS.some((t) => t.value === params.get("sheet")) ? (params.get("sheet") ?? "steps") : "steps";
+  const say = useSaid();
   if (!workup) return <NotYet what="a plan" />;
   const plan = workup.plan;
   if (!plan) {
@@ -41,7 +43,7 @@ export function StepsStation({
         <ul className="mt-3 flex flex-col gap-2 text-20">
           {workup.blockers.map((b) => (
             <li key={b} className="font-bold text-oxide-text">
-              {b}
+              {say(b)}
             </li>
           ))}
         </ul>
@@ -97,6 +99,7 @@ const ZONE: Record<string, string> = {
 };
 
 function StepList({ plan }: { plan: Api["Plan"] }) {
+  const say = useSaid();
   const now = useNow();
   const begun = Math.floor(now / 60_000) * 60_000;
   const zone = useZone();
@@ -143,7 +146,7 @@ function StepList({ plan }: { plan: Api["Plan"] }) {
               <span className="min-w-0">
                 <span className="hd block">{step.title}</span>
                 <span className="lab block">
-                  {tight([step.tool, step.paper, step.material, step.amount].filter(Boolean).join(" · "))}
+                  {say([step.tool, step.paper, step.material, step.amount].filter(Boolean).join(" · "))}
                 </span>
               </span>
               <span className="lab">{step.zone ? ZONE[step.zone] : ""}</span>
@@ -168,16 +171,16 @@ function StepList({ plan }: { plan: Api["Plan"] }) {
             </button>
             {i === at && (
               <div className="grid gap-2 pr-4 pb-4 pl-[68px]">
-                <p>{step.detail}</p>
+                <p>{say(step.detail)}</p>
                 {step.clock && (
                   <p>
                     <b>{step.clock.label}</b> {minutes(step.clock.minutes, step.clock.kind === "BY" ? "down" : "up")};{" "}
-                    {step.clock.note}.
+                    {say(step.clock.note)}.
                   </p>
                 )}
                 {step.gate && (
                   <p>
-                    <b>Gate: {step.gate.question}</b> {step.gate.yes}: {step.gate.yesNote}.{" "}
+                    <b>Gate: {say(step.gate.question)}</b> {step.gate.yes}: {step.gate.yesNote}.{" "}
                     {step.gate.branches.map((b) => `${b.label}: ${b.note}.`).join(" ")}
                   </p>
                 )}

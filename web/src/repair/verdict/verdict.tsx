@@ -1,4 +1,5 @@
 import type { Api } from "../../api/client";
+import { useSaid } from "../../shell/preferences";
 import { Head } from "../sheet";
 import { OUTCOME, VerdictMark } from "../verdict-mark";
 
@@ -34,6 +35,7 @@ export function VerdictStation({ workup }: { workup: Api["Workup"] | undefined }
 }
 
 function FindingRow({ finding: f }: { finding: Api["Finding"] }) {
+  const say = useSaid();
   const { Icon, word } = OUTCOME[f.outcome];
   const bad = f.outcome === "REFER" || f.outcome === "REPLACE";
   return (
@@ -46,9 +48,9 @@ function FindingRow({ finding: f }: { finding: Api["Finding"] }) {
         />
         <span className="hd">{f.title}</span>
       </div>
-      {f.margin && <p className="n font-semibold">{f.margin}</p>}
-      <p>{f.reason}</p>
-      {f.change && <p className={bad ? "font-bold text-oxide-text" : "font-bold"}>{f.change}</p>}
+      {f.margin && <p className="n font-semibold">{say(f.margin)}</p>}
+      <p>{say(f.reason)}</p>
+      {f.change && <p className={bad ? "font-bold text-oxide-text" : "font-bold"}>{say(f.change)}</p>}
       <p className="lab">
         {f.ruleId}: {f.provenance}
       </p>

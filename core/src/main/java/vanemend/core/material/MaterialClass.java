@@ -44,6 +44,7 @@ public record MaterialClass(
         FILL("Fill"),
         FINISH("Finish"),
         PINHOLE("Pinholes"),
+        SURFACE("Surfacer"),
         GUIDE("Guide coat"),
         PAPER("Papers");
 

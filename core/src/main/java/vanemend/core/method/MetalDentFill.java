@@ -106,7 +106,7 @@ public final class MetalDentFill {
                 .active(TradeBook.value("minutes.measure"))
                 .asks(Ask.DEPTH_MM)
                 .gate(new Gate(
-                        "Is the depth left 3 mm or less, never over 6?",
+                        "Is the depth left 3 mm or less, never over 6 mm?",
                         "Shallow enough",
                         "open the coats",
                         "Too deep",

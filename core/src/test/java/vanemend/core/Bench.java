@@ -1,0 +1,229 @@
+package vanemend.core;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import vanemend.core.cure.DryingRoute;
+import vanemend.core.damage.Dent;
+import vanemend.core.damage.DentDraft;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.material.ShelfItem.LabelTime;
+import vanemend.core.part.Coat;
+import vanemend.core.part.Metal;
+import vanemend.core.part.Part;
+import vanemend.core.part.PartDraft;
+import vanemend.core.plan.Conditions;
+import vanemend.core.plan.FrozenPlan;
+import vanemend.core.plan.Planner;
+import vanemend.core.plan.RepairDraft;
+import vanemend.core.plan.Workup;
+import vanemend.core.trade.Air;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.HouseRules;
+import vanemend.core.verdict.Limits;
+
+/** A made-up bench for tests: a steel door, a full shelf, a day at 21 °C. */
+public final class Bench {
+    public static final Instant NOW = Instant.parse("2026-11-24T09:00:00Z");
+    public static final LocalDate TODAY = LocalDate.of(2026, 11, 24);
+    public static final ZoneId ZONE = ZoneId.of("Europe/London");
+
+    private Bench() {}
+
+    public static ShelfItem mix(String id, String classId, double work, LabelTime... sand) {
+        return item(
+                id, classId, Optional.of(work), List.of(sand), Optional.empty(), Optional.empty(), TODAY.plusDays(90));
+    }
+
+    public static ShelfItem paper(String grading, int grade) {
+        return item(
+                grading + grade, "paper", Optional.empty(), List.of(), Optional.of(grading), Optional.of(grade), null);
+    }
+
+    public static ShelfItem item(
+            String id,
+            String classId,
+            Optional<Double> work,
+            List<LabelTime> sand,
+            Optional<String> grading,
+            Optional<Integer> grade,
+            LocalDate expires) {
+        return new ShelfItem(
+                id,
+                classId,
+                id,
+                "L-" + id,
+                Optional.ofNullable(expires),
+                1000,
+                "g",
+                work,
+                sand,
+                work.map(w -> 2.0),
+                Optional.empty(),
+                grading,
+                grade,
+                ShelfItem.Sanding.DRY);
+    }
+
+    public static ShelfItem expiring(ShelfItem i, LocalDate expires) {
+        return new ShelfItem(
+                i.id(),
+                i.classId(),
+                i.name(),
+                i.lot(),
+                Optional.of(expires),
+                i.quantity(),
+                i.unit(),
+                i.workMin(),
+                i.sand(),
+                i.dosePercent(),
+                i.densityGPerMl(),
+                i.grading(),
+                i.grade(),
+                i.wet());
+    }
+
+    public static ShelfItem wet(ShelfItem i) {
+        return new ShelfItem(
+                i.id(),
+                i.classId(),
+                i.name(),
+                i.lot(),
+                i.expires(),
+                i.quantity(),
+                i.unit(),
+                i.workMin(),
+                i.sand(),
+                i.dosePercent(),
+                i.densityGPerMl(),
+                i.grading(),
+                i.grade(),
+                ShelfItem.Sanding.WET_ONLY);
+    }
+
+    /** Everything method A can ask for. */
+    public static List<ShelfItem> shelf() {
+        return new ArrayList<>(List.of(
+                mix("filler", "body-filler", 5, new LabelTime(21, 18)),
+                mix("putty", "finishing-putty", 4, new LabelTime(21, 16)),
+                item(
+                        "sealer",
+                        "pinhole-sealer",
+                        Optional.empty(),
+                        List.of(new LabelTime(21, 15)),
+                        Optional.empty(),
+                        Optional.empty(),
+                        null),
+                item(
+                        "primer",
+                        "epoxy-primer",
+                        Optional.empty(),
+                        List.of(new LabelTime(21, 120)),
+                        Optional.empty(),
+                        Optional.empty(),
+                        null),
+                item("guide", "guide-coat", Optional.empty(), List.of(), Optional.empty(), Optional.empty(), null),
+                item("degreaser", "wax-remover", Optional.empty(), List.of(), Optional.empty(), Optional.empty(), null),
+                item("alcohol", "alcohol-wipe", Optional.empty(), List.of(), Optional.empty(), Optional.empty(), null),
+                paper("P", 80),
+                paper("P", 120),
+                paper("P", 180),
+                paper("P", 240),
+                paper("P", 320)));
+    }
+
+    public static Conditions shop(double airC, HouseRules house, List<ShelfItem> shelf) {
+        return new Conditions(new Air(airC, 50), house, shelf, NOW, ZONE, 20);
+    }
+
+    public static Conditions shop() {
+        return shop(21, HouseRules.defaults(), shelf());
+    }
+
+    public static Map<String, Part.Answer> allNo() {
+        Map<String, Part.Answer> out = new HashMap<>();
+        Limits.all().stream().filter(Limits.Rule::asks).forEach(r -> out.put(r.id(), Part.Answer.NO));
+        return out;
+    }
+
+    public static PartDraft door(PartDraft.BodyLineDraft... lines) {
+        return door(Metal.Kind.MILD_STEEL, allNo(), lines);
+    }
+
+    public static PartDraft door(Metal.Kind metal, Map<String, Part.Answer> answers, PartDraft.BodyLineDraft... lines) {
+        return new PartDraft(
+                "Luggage door",
+                "Kestrel 9, no. 4",
+                metal,
+                0.9,
+                700.0,
+                500.0,
+                List.of(
+                        new PartDraft.CoatDraft(Coat.Kind.E_COAT, null),
+                        new PartDraft.CoatDraft(Coat.Kind.PRIMER_SURFACER, null),
+                        new PartDraft.CoatDraft(Coat.Kind.BASE, null),
+                        new PartDraft.CoatDraft(Coat.Kind.CLEAR, null)),
+                Part.Reach.BOTH_SIDES,
+                List.of(lines),
+                answers);
+    }
+
+    public static DentDraft dent(double x, double y, double length, double width, double depth) {
+        return new DentDraft(x, y, length, width, 0.0, depth, Dent.Profile.BOWL);
+    }
+
+    public static RepairDraft repair(PartDraft part, DentDraft... dents) {
+        return new RepairDraft(part, List.of(dents), Map.of(), DryingRoute.Kind.AIR, Map.of(), null, null);
+    }
+
+    /** The usual job: one dent of 2.8 mm, filler then putty. */
+    public static RepairDraft usual() {
+        return repair(door(), dent(340, 240, 120, 100, 2.8));
+    }
+
+    public static Workup workup(RepairDraft draft, Conditions shop) {
+        Check check = new Check();
+        Optional<Workup> w = Planner.plan(draft, shop, check);
+        return w.orElseThrow(() -> new AssertionError(check.problems().toString()));
+    }
+
+    public static FrozenPlan frozen() {
+        RepairDraft draft = usual();
+        return new FrozenPlan(NOW, "Tam", draft, workup(draft, shop()));
+    }
+
+    /** One to five dents anywhere on the door, whole on it, never steeper than sheet allows. */
+    public static List<Dent> dents(Random r) {
+        List<Dent> out = new ArrayList<>();
+        int n = 1 + r.nextInt(5);
+        for (int i = 0; i < n; i++) {
+            double length = Seeds.between(r, 15, 220);
+            double width = Seeds.between(r, 12, length);
+            double reach = length / 2 + 1;
+            out.add(new Dent(
+                    Seeds.between(r, reach, 700 - reach),
+                    Seeds.between(r, reach, 500 - reach),
+                    length,
+                    width,
+                    Seeds.between(r, -90, 90),
+                    Seeds.between(r, 0.2, Math.min(6, width * 0.24)),
+                    Dent.Profile.values()[r.nextInt(3)]));
+        }
+        return out;
+    }
+
+    public static Part part(PartDraft draft) {
+        Check check = new Check();
+        Part part = draft.check(check);
+        if (!check.clean()) {
+            throw new AssertionError(check.problems().toString());
+        }
+        return part;
+    }
+}

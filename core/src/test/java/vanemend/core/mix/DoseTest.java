@@ -1,0 +1,120 @@
+package vanemend.core.mix;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import vanemend.core.Bench;
+import vanemend.core.Seeds;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.material.ShelfItem.LabelTime;
+import vanemend.core.trade.HouseRules;
+
+class DoseTest {
+    private static final ShelfItem FILLER = Bench.mix("filler", "body-filler", 5, new LabelTime(21, 18));
+
+    @ParameterizedTest(name = "common practice, 50 to 1 by weight: {0} g filler takes {1} g cream")
+    @CsvSource({"50,1.0", "100,2.0", "250,5.0", "44.6,0.9"})
+    void fiftyToOne(double filler, double cream) {
+        assertThat(Dose.creamG(filler, 2)).isEqualTo(cream);
+    }
+
+    @Test
+    void creamIsNeverBelowWhatAScaleCanShow() {
+        assertThat(Dose.creamG(1, 2)).isEqualTo(0.1);
+        assertThatThrownBy(() -> Dose.percent(0, 1)).hasMessageContaining("more than 0 g");
+    }
+
+    @ParameterizedTest(name = "common practice, bead and puddle: puddle {0} mm, bead {1} mm is {2} %")
+    @CsvSource({"100,100,2.0", "50,25,2.0", "80,64,2.0", "100,50,1.0", "50,50,4.0"})
+    void beadAcrossThePuddle(double puddle, double bead, double percent) {
+        assertThat(BeadRule.percent(puddle, bead)).isCloseTo(percent, within(1e-9));
+        assertThat(BeadRule.beadMm(puddle, percent)).isCloseTo(bead, within(1e-9));
+    }
+
+    @Test
+    @DisplayName(
+            "a ribbon of half the puddle gives 1 % on 100 mm and less than 1 % beyond: the rule of thumb is told what it gives")
+    void ribbonRule() {
+        HouseRules ribbon = HouseRules.defaults().with("peroxide-dose", "ribbon-half");
+        assertThat(Dose.housePercent(ribbon, 100)).isCloseTo(1, within(1e-9));
+        assertThat(Dose.housePercent(ribbon, 120)).isLessThan(1);
+        assertThat(Dose.housePercent(HouseRules.defaults(), 120)).isEqualTo(2);
+        assertThat(Dose.housePercent(HouseRules.defaults().with("peroxide-dose", "two-to-three"), 70))
+                .isEqualTo(2.5);
+    }
+
+    @Test
+    void impossibleBeadsAreRefused() {
+        assertThatThrownBy(() -> BeadRule.percent(0, 10)).hasMessageContaining("puddle above 0 mm");
+        assertThatThrownBy(() -> BeadRule.percent(80, -1)).hasMessageContaining("bead of 0 mm or more");
+    }
+
+    @ParameterizedTest(name = "strokes of a 120 mm spreader over {0} mm with one third overlap: {1}")
+    @CsvSource({"60,1", "120,1", "121,2", "200,2", "201,3", "280,3"})
+    void strokes(double zone, int strokes) {
+        assertThat(Dose.strokes(zone, 120)).isEqualTo(strokes);
+    }
+
+    @ParameterizedTest(name = "{0} mm in lifts of 2 mm: {1}")
+    @CsvSource({"0.5,1", "2,1", "2.01,2", "4,2", "6,3"})
+    void lifts(double depth, int lifts) {
+        assertThat(Dose.lifts(depth, 2)).isEqualTo(lifts);
+    }
+
+    @Test
+    void volumesAddUpAndGrowWithEachCause() {
+        Seeds.forEach(300, (r, i) -> {
+            double hollow = Seeds.between(r, 100, 60_000);
+            double damage = Seeds.between(r, 500, 30_000);
+            double face = damage * Seeds.between(r, 1.1, 2);
+            FillVolume v = FillVolume.of(hollow, damage, face, 0.05, 0.8, 0.2, 0.1);
+            assertThat(v.totalMl())
+                    .isCloseTo((v.hollowMl() + v.coatsMl() + v.proudMl() + v.skimMl()) * 1.1, within(1e-9));
+            assertThat(FillVolume.of(hollow * 1.2, damage, face, 0.05, 0.8, 0.2, 0.1)
+                            .totalMl())
+                    .isGreaterThan(v.totalMl());
+            assertThat(FillVolume.of(hollow, damage, face, 0.05, 1.0, 0.2, 0.1).totalMl())
+                    .isGreaterThan(v.totalMl());
+            assertThat(FillVolume.of(hollow, damage, face, 0.05, 0.8, 0.2, 0.2).totalMl())
+                    .isGreaterThan(v.totalMl());
+        });
+    }
+
+    @Test
+    void batchesFitTheWindowAndHoldTheWholeVolume() {
+        Seeds.forEach(300, (r, i) -> {
+            FillVolume v = FillVolume.of(Seeds.between(r, 1000, 200_000), 9000, 14_000, 0.05, 0.8, 0.2, 0.1);
+            double work = Seeds.between(r, 2.5, 12);
+            Pour p = Dose.pour(FILLER, v, 3, 140, work, 2, 20);
+            if (p.batches() < 12) {
+                assertThat(p.spreadMin() + p.mixMin()).isLessThanOrEqualTo(p.onPartByMin() + 1e-9);
+                assertThat(p.onPartByMin()).isCloseTo(0.8 * work, within(1e-9));
+                double mixedMl = p.batches() * (p.fillerG() + p.fillerG() * 0.02) / FILLER.density();
+                assertThat(mixedMl).isGreaterThanOrEqualTo(v.totalMl() * 0.999);
+            } else {
+                assertThat(p.notes().getFirst()).contains("slower grade");
+            }
+        });
+    }
+
+    @Test
+    void oneMixThatCannotBeSpreadInTimeIsSplitAndSaidSo() {
+        FillVolume big = FillVolume.of(150_000, 20_000, 26_000, 0.05, 0.8, 0.2, 0.1);
+        Pour p = Dose.pour(FILLER, big, 4, 200, 5, 2, 20);
+        assertThat(p.batches()).isGreaterThan(1);
+        assertThat(p.notes()).anySatisfy(n -> assertThat(n).contains(p.batches() + " equal batches"));
+    }
+
+    @Test
+    void creamFollowsWhatWasWeighed() {
+        FillVolume v = FillVolume.of(9000, 9000, 14_000, 0.05, 0.8, 0.2, 0.1);
+        Pour p = Dose.pour(FILLER, v, 2, 140, 5, 2, 20);
+        assertThat(p.creamFor(p.fillerG())).isEqualTo(p.creamG());
+        assertThat(p.creamFor(100)).isEqualTo(2.0);
+    }
+}

@@ -1,0 +1,240 @@
+package vanemend.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import vanemend.core.Bench;
+import vanemend.core.Seeds;
+import vanemend.core.cure.DryingRoute;
+import vanemend.core.damage.Dent;
+import vanemend.core.damage.DentDraft;
+import vanemend.core.footprint.Zone;
+import vanemend.core.method.MixPlan;
+import vanemend.core.method.Step;
+import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.RuleBook;
+
+class PlannerTest {
+    private static final HouseRules HOUSE = HouseRules.defaults();
+
+    private static Plan plan(RepairDraft draft, Conditions shop) {
+        Workup w = Bench.workup(draft, shop);
+        return w.plan().orElseThrow(() -> new AssertionError(w.blockers().toString()));
+    }
+
+    private static List<String> ids(Plan p) {
+        return p.steps().stream().map(s -> s.step().id()).toList();
+    }
+
+    @Test
+    @DisplayName(
+            "method A in its order: wash before sanding, tight coat after wipe, filler before putty, gate before grinding, palm test last")
+    void order() {
+        List<String> ids = ids(plan(Bench.usual(), Bench.shop()));
+        assertThat(ids)
+                .containsSubsequence(
+                        "wash",
+                        "straighten",
+                        "depth",
+                        "open",
+                        "wipe",
+                        "filler-prepare",
+                        "filler-mix",
+                        "filler-spread",
+                        "filler-wait",
+                        "shape-p80",
+                        "shape-p120",
+                        "shape-p180",
+                        "shape-gate",
+                        "putty-mix",
+                        "putty-spread",
+                        "putty-wait",
+                        "fine-p180",
+                        "fine-p240",
+                        "fine-p320",
+                        "seal",
+                        "seal-wait",
+                        "palm",
+                        "ready");
+    }
+
+    @Test
+    void puttyAloneHasNoFillerStepsAndOpensWith180() {
+        Plan p = plan(Bench.repair(Bench.door(), Bench.dent(340, 240, 120, 100, 1.6)), Bench.shop());
+        assertThat(ids(p)).doesNotContain("filler-mix", "shape-p80");
+        assertThat(p.steps().stream()
+                        .filter(s -> s.step().id().equals("open"))
+                        .findFirst()
+                        .orElseThrow()
+                        .step()
+                        .paper())
+                .isEqualTo("180");
+    }
+
+    @Test
+    void schoolsChangeTheSteps() {
+        assertThat(ids(plan(Bench.usual(), Bench.shop(21, HOUSE.with("first-grade", "file-cheese"), Bench.shelf()))))
+                .containsSubsequence("filler-spread", "cheese", "file", "filler-wait", "shape-p80");
+        assertThat(ids(plan(Bench.usual(), Bench.shop(21, HOUSE.with("filler-base", "epoxy-primer"), Bench.shelf()))))
+                .containsSubsequence("open", "prime", "prime-wait", "scuff", "filler-mix");
+        assertThat(ids(plan(Bench.usual(), Bench.shop(21, HOUSE.with("ladder", "quick"), Bench.shelf()))))
+                .doesNotContain("shape-p120", "fine-p240");
+    }
+
+    @Test
+    void fasterDoseShortensBothClocksAlike() {
+        MixPlan two = plan(Bench.usual(), Bench.shop()).mix("filler");
+        MixPlan more = plan(Bench.usual(), Bench.shop(21, HOUSE.with("peroxide-dose", "two-to-three"), Bench.shelf()))
+                .mix("filler");
+        assertThat(more.pour().percent()).isEqualTo(2.5);
+        assertThat(more.pour().workMin()).isCloseTo(two.pour().workMin() * 2 / 2.5, within(1e-9));
+        assertThat(more.route().sandFromMin()).isCloseTo(two.route().sandFromMin() * 2 / 2.5, within(1e-9));
+    }
+
+    @Test
+    void aDoseThatNeverCuresIsNoPlan() {
+        Workup w =
+                Bench.workup(Bench.usual(), Bench.shop(21, HOUSE.with("peroxide-dose", "ribbon-half"), Bench.shelf()));
+        double given = w.plan().map(p -> p.mix("filler").pour().percent()).orElse(0.0);
+        assertThat(given < 1 ? w.blockers().toString() : "too little").contains("too little");
+    }
+
+    @Test
+    void belowTenDegreesThereIsNoPlanAndTheReasonIsSaid() {
+        Workup w = Bench.workup(Bench.usual(), Bench.shop(-5, HOUSE, Bench.shelf()));
+        assertThat(w.plan()).isEmpty();
+        assertThat(w.blockers()).anySatisfy(b -> assertThat(b).contains("Does not cure below 10 °C"));
+        assertThat(Bench.workup(Bench.usual(), Bench.shop(10, HOUSE, Bench.shelf()))
+                        .plan())
+                .isPresent();
+    }
+
+    @Test
+    void inAHotShopTheMixIsTooQuickOrSplit() {
+        Workup w = Bench.workup(Bench.usual(), Bench.shop(50, HOUSE, Bench.shelf()));
+        assertThat(w.plan()).isEmpty();
+        assertThat(w.stack().ruledOut()).anySatisfy(r -> assertThat(r.reason()).contains("too quick today"));
+    }
+
+    @Test
+    void theLampIsTakenWhenAskedAndHelps() {
+        RepairDraft lamp = new RepairDraft(
+                Bench.door(), Bench.usual().dents(), Map.of(), DryingRoute.Kind.LAMP, Map.of(), null, null);
+        Plan p = plan(lamp, Bench.shop(13, HOUSE, Bench.shelf()));
+        assertThat(p.mix("filler").route().kind()).isEqualTo(DryingRoute.Kind.LAMP);
+        assertThat(p.mix("filler").route().sandFromMin())
+                .isLessThan(p.mix("filler").routes().getFirst().sandFromMin());
+        assertThat(p.steps().stream()
+                        .filter(s -> s.step().id().equals("filler-wait"))
+                        .findFirst()
+                        .orElseThrow()
+                        .step()
+                        .resources())
+                .contains(Step.Resource.LAMP);
+    }
+
+    @Test
+    void windowsHoldTheWholePlanAndThePromise() {
+        RepairDraft promised = new RepairDraft(
+                Bench.door(),
+                Bench.usual().dents(),
+                Map.of(),
+                DryingRoute.Kind.AIR,
+                Map.of(),
+                null,
+                Bench.NOW.plusSeconds(8 * 3600));
+        Plan p = plan(promised, Bench.shop());
+        assertThat(p.spareMin().orElseThrow()).isCloseTo(480 - p.totalMin(), within(1e-9));
+        double at = 0;
+        for (PlannedStep s : p.steps()) {
+            assertThat(s.earliestMin()).isGreaterThanOrEqualTo(at - 1e-9);
+            assertThat(s.latestMin() - s.earliestMin()).isCloseTo(p.spareMin().get(), within(1e-6));
+            at = s.earliestMin() + Schedule.minutes(s.step());
+        }
+        assertThat(at).isCloseTo(p.totalMin(), within(1e-9));
+        assertThat(plan(Bench.usual(), Bench.shop()).spareMin()).isEmpty();
+    }
+
+    @Test
+    void interlocksHoldOnEveryGeneratedPlan() {
+        Map<String, Integer> planned = new HashMap<>();
+        Seeds.forEach(400, (r, i) -> {
+            List<DentDraft> dents = new ArrayList<>();
+            for (Dent d : Bench.dents(r)) {
+                dents.add(new DentDraft(
+                        d.xMm(), d.yMm(), d.lengthMm(), d.widthMm(), d.angleDeg(), d.depthMm(), d.profile()));
+            }
+            HouseRules house = HOUSE;
+            for (HouseRules.School s : HouseRules.schools()) {
+                house = house.with(
+                        s.id(), s.options().get(r.nextInt(s.options().size())).id());
+            }
+            Workup w = Bench.workup(
+                    new RepairDraft(
+                            Bench.door(),
+                            dents,
+                            Map.of(),
+                            DryingRoute.Kind.values()[r.nextInt(2)],
+                            Map.of(),
+                            null,
+                            null),
+                    Bench.shop(Seeds.between(r, 5, 40), house, Bench.shelf()));
+            assertThat(w.ruleBook()).isEqualTo(RuleBook.version());
+            if (w.plan().isEmpty()) {
+                assertThat(w.blockers()).isNotEmpty();
+                return;
+            }
+            planned.merge("plans", 1, Integer::sum);
+            Plan p = w.plan().get();
+            boolean cured = true;
+            boolean wiped = false;
+            for (PlannedStep ps : p.steps()) {
+                Step s = ps.step();
+                if (s.kind() == Step.Kind.SPREAD) {
+                    assertThat(wiped).as("cleaned before " + s.id()).isTrue();
+                    cured = false;
+                }
+                if (s.kind() == Step.Kind.WAIT && !s.mix().isEmpty()) {
+                    cured = true;
+                    assertThat(s.gate()).as("a wait ends with its sign").isPresent();
+                }
+                if (s.kind() == Step.Kind.SAND && !s.id().equals("scuff") && !s.id().equals("open")) {
+                    assertThat(cured)
+                            .as("no grinding before the cure gate: " + s.id())
+                            .isTrue();
+                    assertThat(s.title())
+                            .as("guide coat at every change of paper")
+                            .startsWith("Guide coat");
+                    boolean coarse = s.paper().matches("P(80|100|120|150)");
+                    assertThat(!coarse
+                                    || s.zone().orElseThrow() == Zone.Kind.FILLER
+                                    || s.zone().orElseThrow() == Zone.Kind.FEATHER)
+                            .as("coarse paper stays inside")
+                            .isTrue();
+                }
+                if (s.kind() == Step.Kind.MIX) {
+                    assertThat(s.clock()).as("a mix has its clock").isPresent();
+                    assertThat(s.cautions()).extracting(c -> c.id()).contains("styrene", "peroxide");
+                }
+                wiped |= s.id().equals("wipe");
+            }
+            p.mixes().forEach(m -> {
+                assertThat(m.route().peakC()).as("polyester never above 50 °C").isLessThanOrEqualTo(50);
+                assertThat(m.pour().spreadMin() + m.pour().mixMin())
+                        .isLessThanOrEqualTo(m.pour().onPartByMin() + 1e-6);
+            });
+        });
+        assertThat(planned.get("plans")).isGreaterThan(100);
+    }
+
+    @Test
+    void sameDraftSameConditionsSameWorkup() {
+        assertThat(Bench.workup(Bench.usual(), Bench.shop())).isEqualTo(Bench.workup(Bench.usual(), Bench.shop()));
+    }
+}

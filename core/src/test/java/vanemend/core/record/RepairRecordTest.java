@@ -1,0 +1,144 @@
+package vanemend.core.record;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import vanemend.core.Bench;
+import vanemend.core.method.Step;
+import vanemend.core.plan.FrozenPlan;
+import vanemend.core.run.BenchEvent;
+import vanemend.core.run.Replay;
+import vanemend.core.run.RunState;
+
+class RepairRecordTest {
+    private static final FrozenPlan FROZEN = Bench.frozen();
+
+    /** One run; each test says how it strays. */
+    private static final class Run {
+        private final List<BenchEvent> events = new ArrayList<>();
+        private Instant at = Bench.NOW;
+        double cream = 2;
+        double waitShare = 1.1;
+        double spreadMin = 1;
+        double surfaceC = Double.NaN;
+        boolean weigh = true;
+
+        RepairRecord record() {
+            events.add(BenchEvent.start(UUID.randomUUID(), at, "Tam"));
+            while (true) {
+                RunState s = Replay.of(FROZEN.plan(), events, at);
+                if (s.finishedAt().isPresent()) {
+                    return RepairRecord.of(FROZEN, events, at);
+                }
+                step(s.now().orElseThrow(), s);
+            }
+        }
+
+        private void step(RunState.RunStep now, RunState s) {
+            String id = now.id();
+            if (now.step().kind() == Step.Kind.MIX) {
+                if (weigh) {
+                    events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", id, Step.Ask.FILLER_G, 100));
+                    events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", id, Step.Ask.CREAM_G, cream));
+                }
+                events.add(BenchEvent.clock(UUID.randomUUID(), at, "Tam", id));
+            }
+            double min = switch (now.step().kind()) {
+                case WAIT ->
+                    s.clocks().stream()
+                            .filter(c -> c.step().equals(id))
+                            .findFirst()
+                            .flatMap(RunState.LiveClock::endsAt)
+                            .map(e -> (e.toEpochMilli() - at.toEpochMilli()) / 60_000.0 * waitShare)
+                            .orElse(30.0);
+                case SPREAD -> spreadMin;
+                default -> 1;
+            };
+            at = at.plusMillis(Math.round(min * 60_000));
+            if (now.step().kind() == Step.Kind.WAIT && id.equals("filler-wait") && !Double.isNaN(surfaceC)) {
+                events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", id, Step.Ask.SURFACE_C, surfaceC));
+            }
+            events.add(
+                    now.step().gate().isPresent()
+                            ? BenchEvent.gate(UUID.randomUUID(), at, "Tam", id, "yes")
+                            : BenchEvent.done(UUID.randomUUID(), at, "Tam", id));
+        }
+    }
+
+    private static List<Deviation.Kind> kinds(RepairRecord r) {
+        return r.deviations().stream().map(Deviation::kind).distinct().toList();
+    }
+
+    @Test
+    void doneAsPlannedHasNoDeviations() {
+        RepairRecord r = new Run().record();
+        assertThat(r.deviations()).isEmpty();
+        assertThat(r.lines()).hasSize(FROZEN.plan().steps().size());
+        assertThat(r.people()).containsExactly("Tam");
+        assertThat(r.doses()).hasSize(2).allSatisfy(d -> assertThat(d.percent()).contains(2.0));
+        assertThat(r.ruleBook()).isEqualTo(FROZEN.workup().ruleBook());
+        assertThat(r.lots()).extracting(RepairRecord.Lot::lot).contains("L-filler", "L-putty", "L-P80", "L-P320");
+        assertThat(r.finishedAt()).isPresent();
+    }
+
+    @Test
+    void theDoseIsNamedWithWhatItLeadsTo() {
+        Run low = new Run();
+        low.cream = 1.2;
+        RepairRecord r = low.record();
+        assertThat(kinds(r)).containsExactly(Deviation.Kind.DOSE_OFF);
+        assertThat(r.deviations().getFirst().text()).isEqualTo("Cream 1.20 %, asked 2.00 %");
+        assertThat(r.deviations().getFirst().consequence()).contains("Slower");
+        Run near = new Run();
+        near.cream = 2.2;
+        assertThat(near.record().deviations()).isEmpty();
+    }
+
+    @Test
+    void aDoseNobodyTypedIsSaid() {
+        Run r = new Run();
+        r.weigh = false;
+        assertThat(kinds(r.record())).containsExactly(Deviation.Kind.DOSE_NOT_WEIGHED);
+    }
+
+    @Test
+    void sandingBeforeCureIsNamedWithTheShareReached() {
+        Run early = new Run();
+        early.waitShare = 0.5;
+        RepairRecord r = early.record();
+        assertThat(kinds(r)).containsExactly(Deviation.Kind.SANDED_BEFORE_CURE);
+        assertThat(r.deviations().getFirst().text())
+                .contains("50 % of the cure asked")
+                .contains("9 of 18 min");
+    }
+
+    @Test
+    void overFiftyDegreesIsNamedAtFiftyItIsNot() {
+        Run hot = new Run();
+        hot.surfaceC = 50.1;
+        assertThat(kinds(hot.record())).contains(Deviation.Kind.OVER_TEMPERATURE);
+        Run warm = new Run();
+        warm.surfaceC = 50;
+        assertThat(kinds(warm.record())).doesNotContain(Deviation.Kind.OVER_TEMPERATURE);
+    }
+
+    @Test
+    void lateSpreadingIsNamed() {
+        Run slow = new Run();
+        slow.spreadMin = 4;
+        RepairRecord r = slow.record();
+        assertThat(kinds(r)).contains(Deviation.Kind.SPREAD_LATE);
+        assertThat(r.deviations().getFirst().text()).contains("5:00 min, due by 4:00 min");
+    }
+
+    @Test
+    void aDoseThatNeverCuresIsNeverCalledCured() {
+        Run none = new Run();
+        none.cream = 0.4;
+        assertThat(kinds(none.record())).contains(Deviation.Kind.DOSE_OFF, Deviation.Kind.SANDED_BEFORE_CURE);
+    }
+}

@@ -1,0 +1,192 @@
+package vanemend.core.stack;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import vanemend.core.Bench;
+import vanemend.core.Seeds;
+import vanemend.core.cure.DryingRoute;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.material.ShelfItem.LabelTime;
+import vanemend.core.part.Metal;
+import vanemend.core.plan.RepairDraft;
+import vanemend.core.plan.Workup;
+import vanemend.core.trade.HouseRules;
+
+class DentStackTest {
+    private static Workup with(ShelfItem... more) {
+        return at(21, HouseRules.defaults(), 4, more);
+    }
+
+    private static Workup at(double airC, HouseRules house, double depth, ShelfItem... more) {
+        List<ShelfItem> shelf = Bench.shelf();
+        shelf.addAll(List.of(more));
+        return Bench.workup(
+                Bench.repair(Bench.door(), Bench.dent(340, 240, 120, 100, depth)), Bench.shop(airC, house, shelf));
+    }
+
+    private static String ruledOut(Workup w, String item) {
+        return w.stack().ruledOut().stream()
+                .filter(r -> r.itemId().equals(item))
+                .findFirst()
+                .map(RuledOut::reason)
+                .orElse("");
+    }
+
+    @Test
+    void aLotIsGoodUntilTheDayBeforeItExpires() {
+        ShelfItem today = Bench.expiring(Bench.mix("today", "body-filler", 5, new LabelTime(21, 18)), Bench.TODAY);
+        ShelfItem tomorrow =
+                Bench.expiring(Bench.mix("tomorrow", "body-filler", 5, new LabelTime(21, 18)), Bench.TODAY.plusDays(1));
+        ShelfItem past =
+                Bench.expiring(Bench.mix("past", "body-filler", 5, new LabelTime(21, 18)), Bench.TODAY.minusDays(30));
+        Workup w = with(today, tomorrow, past);
+        assertThat(ruledOut(w, "today")).isEqualTo("expired today, 24 Nov 2026");
+        assertThat(ruledOut(w, "past")).isEqualTo("expired 25 Oct 2026");
+        assertThat(ruledOut(w, "tomorrow")).isEmpty();
+        assertThat(w.stack().item(Role.FILL).orElseThrow().id())
+                .as("oldest good lot first")
+                .isEqualTo("tomorrow");
+    }
+
+    @Test
+    void wrongFamiliesWetSandingAndMissingLabelsAreRuledOutWithTheirReason() {
+        Workup w = with(
+                Bench.mix("flex", "flexible-filler", 5, new LabelTime(21, 20)),
+                Bench.mix("glass", "glass-fibre-filler", 4, new LabelTime(21, 24)),
+                Bench.wet(Bench.mix("surfacer", "polyester-surfacer", 20, new LabelTime(21, 90))),
+                Bench.wet(Bench.paper("P", 800)),
+                Bench.item(
+                        "mute",
+                        "body-filler",
+                        java.util.Optional.empty(),
+                        List.of(new LabelTime(21, 18)),
+                        java.util.Optional.empty(),
+                        java.util.Optional.empty(),
+                        null),
+                Bench.item(
+                        "numberless",
+                        "paper",
+                        java.util.Optional.empty(),
+                        List.of(),
+                        java.util.Optional.empty(),
+                        java.util.Optional.of(180),
+                        null));
+        assertThat(ruledOut(w, "flex")).contains("flexible plastic");
+        assertThat(ruledOut(w, "glass")).contains("never on paint");
+        assertThat(ruledOut(w, "surfacer")).contains("never sanded wet");
+        assertThat(ruledOut(w, "P800")).contains("never sanded wet");
+        assertThat(ruledOut(w, "mute")).contains("no work time on file");
+        assertThat(ruledOut(w, "numberless")).contains("P or CAMI?");
+    }
+
+    @Test
+    void tooSlowForTodaysTemperatureIsSaidInMinutes() {
+        ShelfItem slow = Bench.mix("slow", "body-filler", 6, new LabelTime(21, 48));
+        assertThat(ruledOut(at(21, HouseRules.defaults(), 4, slow), "slow")).isEmpty();
+        assertThat(ruledOut(at(16, HouseRules.defaults(), 4, slow), "slow"))
+                .contains("too slow today")
+                .contains("at 16 °C")
+                .contains("at most 60 min");
+    }
+
+    @Test
+    void underThreeMillimetresPuttyAloneAsFarAsItsLabelGoes() {
+        assertThat(at(21, HouseRules.defaults(), 1.9).stack().puttyAlone()).isTrue();
+        assertThat(at(21, HouseRules.defaults(), 2).stack().puttyAlone()).isTrue();
+        assertThat(at(21, HouseRules.defaults(), 2.5).stack().puttyAlone()).isFalse();
+        assertThat(at(21, HouseRules.defaults(), 2.5).stack().fillNote()).contains("label holds it to 2 mm");
+        assertThat(at(21, HouseRules.defaults(), 4).stack().puttyAlone()).isFalse();
+    }
+
+    @Test
+    void turningTheHouseRuleTurnsTheStack() {
+        Workup primed = at(21, HouseRules.defaults().with("filler-base", "epoxy-primer"), 4);
+        assertThat(primed.stack().item(Role.PRIME)).isPresent();
+        assertThat(at(21, HouseRules.defaults(), 4).stack().item(Role.PRIME)).isEmpty();
+        ShelfItem glass = Bench.mix("glass", "glass-fibre-filler", 4, new LabelTime(21, 12));
+        assertThat(ruledOut(at(21, HouseRules.defaults().with("filler-base", "bare-metal"), 4, glass), "glass"))
+                .isEmpty();
+    }
+
+    @Test
+    void aPinnedItemStaysUntilItIsRuledOut() {
+        ShelfItem second = Bench.mix("second", "body-filler", 5, new LabelTime(21, 25));
+        List<ShelfItem> shelf = Bench.shelf();
+        shelf.add(second);
+        RepairDraft pinned = new RepairDraft(
+                Bench.door(),
+                List.of(Bench.dent(340, 240, 120, 100, 4)),
+                Map.of(Role.FILL, "second"),
+                DryingRoute.Kind.AIR,
+                Map.of(),
+                null,
+                null);
+        assertThat(Bench.workup(pinned, Bench.shop(21, HouseRules.defaults(), shelf))
+                        .stack()
+                        .item(Role.FILL)
+                        .orElseThrow()
+                        .id())
+                .isEqualTo("second");
+        shelf.set(shelf.size() - 1, Bench.expiring(second, Bench.TODAY));
+        assertThat(Bench.workup(pinned, Bench.shop(21, HouseRules.defaults(), shelf))
+                        .stack()
+                        .item(Role.FILL)
+                        .orElseThrow()
+                        .id())
+                .isEqualTo("filler");
+    }
+
+    @Test
+    void anEmptyShelfNamesEveryGap() {
+        Workup w = Bench.workup(Bench.usual(), Bench.shop(21, HouseRules.defaults(), List.of()));
+        assertThat(w.plan()).isEmpty();
+        assertThat(w.stack().missing())
+                .hasSize(6)
+                .allSatisfy(m -> assertThat(m).startsWith("Nothing on the shelf for"));
+        assertThat(String.join(" ", w.blockers()))
+                .contains("body filler")
+                .contains("finishing putty")
+                .contains("P80");
+    }
+
+    @Test
+    void noShelfEverGivesAnItemThatIsExpiredWetOrOfTheWrongFamily() {
+        String[] classes = {
+            "body-filler", "finishing-putty", "glass-fibre-filler", "flexible-filler", "polyester-surfacer"
+        };
+        Metal.Kind[] metals = {Metal.Kind.MILD_STEEL, Metal.Kind.GALVANISED_STEEL, Metal.Kind.ALUMINIUM};
+        Seeds.forEach(2000, (r, i) -> {
+            List<ShelfItem> shelf =
+                    new ArrayList<>(Bench.shelf().subList(2, Bench.shelf().size()));
+            for (int k = 0; k < 6; k++) {
+                ShelfItem item = Bench.mix(
+                        "m" + k,
+                        classes[r.nextInt(classes.length)],
+                        Seeds.between(r, 2, 9),
+                        new LabelTime(21, Seeds.between(r, 8, 50)));
+                item = Bench.expiring(item, Bench.TODAY.plusDays(r.nextInt(9) - 4));
+                shelf.add(r.nextInt(4) == 0 ? Bench.wet(item) : item);
+            }
+            Metal.Kind metal = metals[r.nextInt(3)];
+            StackChoice s = Bench.workup(
+                            Bench.repair(
+                                    Bench.door(metal, Bench.allNo()),
+                                    Bench.dent(340, 240, 120, 100, Seeds.between(r, 0.3, 6))),
+                            Bench.shop(Seeds.between(r, 10, 35), HouseRules.defaults(), shelf))
+                    .stack();
+            for (Role role : new Role[] {Role.FILL, Role.FINISH}) {
+                s.item(role).ifPresent(c -> {
+                    assertThat(c.expires().orElseThrow()).isAfter(Bench.TODAY);
+                    assertThat(c.wet()).isEqualTo(ShelfItem.Sanding.DRY);
+                    assertThat(c.classId()).isIn("body-filler", "finishing-putty");
+                });
+            }
+            assertThat(s.ruledOut()).allSatisfy(o -> assertThat(o.reason()).isNotBlank());
+        });
+    }
+}
