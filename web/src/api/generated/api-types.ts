@@ -628,7 +628,7 @@ export interface components {
             name: string;
             never: string;
             /** @enum {string} */
-            role: "CLEAN" | "WIPE" | "PRIME" | "FILL" | "FINISH" | "PINHOLE" | "GUIDE" | "PAPER";
+            role: "CLEAN" | "WIPE" | "PRIME" | "FILL" | "FINISH" | "PINHOLE" | "SURFACE" | "GUIDE" | "PAPER";
             sand: number[];
             sanding: string;
             shown: string;
@@ -900,7 +900,7 @@ export interface components {
             name: string;
             reason: string;
             /** @enum {string} */
-            role: "CLEAN" | "WIPE" | "PRIME" | "FILL" | "FINISH" | "PINHOLE" | "GUIDE" | "PAPER";
+            role: "CLEAN" | "WIPE" | "PRIME" | "FILL" | "FINISH" | "PINHOLE" | "SURFACE" | "GUIDE" | "PAPER";
         };
         RulesView: {
             classes: components["schemas"]["MaterialClass"][];
@@ -1030,7 +1030,7 @@ export interface components {
             hatch: string;
             item: components["schemas"]["ShelfItem"];
             /** @enum {string} */
-            role: "CLEAN" | "WIPE" | "PRIME" | "FILL" | "FINISH" | "PINHOLE" | "GUIDE" | "PAPER";
+            role: "CLEAN" | "WIPE" | "PRIME" | "FILL" | "FINISH" | "PINHOLE" | "SURFACE" | "GUIDE" | "PAPER";
         };
         ShopView: {
             /** Format: double */
@@ -1061,7 +1061,7 @@ export interface components {
             missing: string;
             pinned: boolean;
             /** @enum {string} */
-            role: "CLEAN" | "WIPE" | "PRIME" | "FILL" | "FINISH" | "PINHOLE" | "GUIDE" | "PAPER";
+            role: "CLEAN" | "WIPE" | "PRIME" | "FILL" | "FINISH" | "PINHOLE" | "SURFACE" | "GUIDE" | "PAPER";
         };
         StartDraft: {
             /** Format: uuid */

@@ -1,0 +1,120 @@
+package vanemend.app;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpHeaders;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.Map;
+import java.util.Optional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Asks the application over HTTP as a browser would: with cookies, and with the token against forged requests. */
+public final class Caller {
+    private static final JsonMapper JSON = new JsonMapper();
+
+    /** What came back. */
+    public record Answer(int status, JsonNode body, HttpHeaders headers) {
+        /** Text at a path such as {@code state.current}; empty when absent. */
+        public String text(String path) {
+            JsonNode at = at(path);
+            return at.isMissingNode() ? "" : at.asString();
+        }
+
+        /** Node at a path such as {@code problems.0.field}. */
+        public JsonNode at(String path) {
+            return body.at("/" + path.replace('.', '/'));
+        }
+    }
+
+    private final String base;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
+
+    Caller(String base) {
+        this.base = base;
+    }
+
+    /** Reads. */
+    public Answer get(String path) {
+        return send(request(path).GET());
+    }
+
+    /** Adds. */
+    public Answer post(String path, Object body) {
+        return send(json(request(path), "POST", body));
+    }
+
+    /** Adds under a version. */
+    public Answer post(String path, int version, Object body) {
+        return send(json(request(path).header("If-Match", "\"" + version + "\""), "POST", body));
+    }
+
+    /** Changes. */
+    public Answer put(String path, Object body) {
+        return send(json(request(path), "PUT", body));
+    }
+
+    /** Changes under a version. */
+    public Answer put(String path, int version, Object body) {
+        return send(json(request(path).header("If-Match", "\"" + version + "\""), "PUT", body));
+    }
+
+    /** Sends without the token. */
+    public Answer forged(String path, Object body) {
+        return send(request(path)
+                .header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
+    }
+
+    /** Sends text as it is. */
+    public Answer raw(String path, String text) {
+        return send(request(path)
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", token())
+                .POST(HttpRequest.BodyPublishers.ofString(text)));
+    }
+
+    /** A cookie by name. */
+    public Optional<HttpCookie> cookie(String name) {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals(name))
+                .findFirst();
+    }
+
+    private HttpRequest.Builder request(String path) {
+        return HttpRequest.newBuilder(URI.create(base + path));
+    }
+
+    private HttpRequest.Builder json(HttpRequest.Builder b, String method, Object body) {
+        return b.header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", token())
+                .method(method, HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)));
+    }
+
+    private String token() {
+        if (cookie("XSRF-TOKEN").isEmpty()) {
+            get("/api/session");
+        }
+        return cookie("XSRF-TOKEN").map(HttpCookie::getValue).orElse("");
+    }
+
+    private Answer send(HttpRequest.Builder b) {
+        try {
+            HttpResponse<String> r = http.send(b.build(), HttpResponse.BodyHandlers.ofString());
+            boolean json = r.headers().firstValue("Content-Type").orElse("").contains("json");
+            JsonNode body = json ? JSON.readTree(r.body()) : JSON.valueToTree(Map.of("text", r.body()));
+            return new Answer(r.statusCode(), body, r.headers());
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+}

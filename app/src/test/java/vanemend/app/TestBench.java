@@ -1,0 +1,109 @@
+package vanemend.app;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Map;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** The real application on a free port against a real MariaDB of its own, started once for all tests of this module. */
+public final class TestBench {
+    /** Password of every demo account here. */
+    public static final String PASSWORD = "test-bench-password";
+
+    private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
+    private static final TestBench ONE = new TestBench();
+
+    private final ConfigurableApplicationContext app;
+    private final String url;
+
+    private TestBench() {
+        Path dir = ROOT.resolve("app/target/test-bench");
+        String[] words = database("up", dir).split(" ");
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> database("down", dir)));
+        Map<String, Object> settings = Map.of(
+                "server.port",
+                "0",
+                "spring.datasource.url",
+                "jdbc:mariadb://127.0.0.1:" + words[0] + "/vanemend_test?createDatabaseIfNotExist=true",
+                "spring.datasource.username",
+                words[1],
+                "spring.datasource.password",
+                words[2],
+                "spring.flyway.clean-disabled",
+                "false",
+                "vanemend.demo",
+                "true",
+                "vanemend.demo-password",
+                PASSWORD,
+                "springdoc.api-docs.enabled",
+                "true");
+        wipe(words);
+        SpringApplication spring = new SpringApplication(VaneMend.class);
+        spring.setDefaultProperties(settings);
+        this.app = spring.run(settings.entrySet().stream()
+                .map(e -> "--" + e.getKey() + "=" + e.getValue())
+                .toArray(String[]::new));
+        this.url = "http://127.0.0.1:"
+                + ((WebServerApplicationContext) app).getWebServer().getPort();
+    }
+
+    private static void wipe(String[] words) {
+        try (var c = java.sql.DriverManager.getConnection(
+                        "jdbc:mariadb://127.0.0.1:" + words[0] + "/vanemend", words[1], words[2]);
+                var s = c.createStatement()) {
+            s.execute("DROP DATABASE IF EXISTS vanemend_test");
+            s.execute("CREATE DATABASE vanemend_test CHARACTER SET utf8mb4");
+        } catch (java.sql.SQLException e) {
+            throw new IllegalStateException("the test database cannot be made", e);
+        }
+    }
+
+    private static String database(String what, Path dir) {
+        try {
+            Process p = new ProcessBuilder(
+                            "bash", ROOT.resolve("vanemend").toString(), "database", what, dir.toString())
+                    .redirectError(ProcessBuilder.Redirect.INHERIT)
+                    .start();
+            String out = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
+            if (p.waitFor() != 0 && what.equals("up")) {
+                throw new IllegalStateException("the test database did not start");
+            }
+            return out;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** A bean of the running application. */
+    public static <T> T bean(Class<T> type) {
+        return ONE.app.getBean(type);
+    }
+
+    /** Straight to the tables. */
+    public static JdbcClient db() {
+        return bean(JdbcClient.class);
+    }
+
+    /** Somebody without a session. */
+    public static Caller stranger() {
+        return new Caller(ONE.url);
+    }
+
+    /** Somebody signed in. */
+    public static Caller as(String name) {
+        Caller c = stranger();
+        Caller.Answer a = c.post("/api/session", Map.of("name", name, "password", PASSWORD));
+        if (a.status() != 200) {
+            throw new AssertionError("sign-in of " + name + ": " + a);
+        }
+        return c;
+    }
+}

@@ -1,0 +1,56 @@
+package vanemend.app.problem;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+
+import java.util.function.Supplier;
+import org.junit.jupiter.api.Test;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.setup.MockMvcBuilders;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+class ProblemsTest {
+    @SuppressWarnings("unchecked")
+    private final Supplier<String> store = mock(Supplier.class);
+
+    private final MockMvc web = MockMvcBuilders.standaloneSetup(new Asked())
+            .setControllerAdvice(new Problems())
+            .build();
+
+    @RestController
+    final class Asked {
+        @GetMapping("/asked")
+        String asked() {
+            return store.get();
+        }
+    }
+
+    private MockHttpServletResponse ask() throws Exception {
+        return web.perform(get("/asked")).andReturn().getResponse();
+    }
+
+    @Test
+    void aStoreThatDoesNotAnswerIsSaidPlainly() throws Exception {
+        when(store.get()).thenThrow(new DataAccessResourceFailureException("Connection refused to host db:3306"));
+        MockHttpServletResponse r = ask();
+        assertThat(r.getStatus()).isEqualTo(503);
+        assertThat(r.getContentType()).isEqualTo("application/problem+json");
+        assertThat(r.getContentAsString()).contains("Nothing was lost").doesNotContain("3306");
+    }
+
+    @Test
+    void whatNobodyForesawNeverShowsItsTrace() throws Exception {
+        when(store.get()).thenThrow(new IllegalStateException("secret inside"));
+        MockHttpServletResponse r = ask();
+        assertThat(r.getStatus()).isEqualTo(500);
+        assertThat(r.getContentAsString())
+                .contains("Mark ")
+                .doesNotContain("secret")
+                .doesNotContain("vanemend.");
+    }
+}

@@ -1,0 +1,164 @@
+package vanemend.app.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import vanemend.app.Caller;
+import vanemend.app.Drafts;
+import vanemend.app.TestBench;
+
+class RepairApiTest {
+    private final Caller tam = TestBench.as("tam");
+
+    private Caller.Answer add(Map<String, Object> draft) {
+        return tam.post("/api/repairs", Map.of("clientId", UUID.randomUUID(), "draft", draft));
+    }
+
+    @Test
+    void aNewRepairComesBackAsItWasTypedWithItsPlan() {
+        Caller.Answer a = add(Drafts.door("Test door"));
+        assertThat(a.status()).isEqualTo(201);
+        assertThat(a.headers().firstValue("ETag")).contains("\"1\"");
+        assertThat(a.text("workup.verdict.outcome")).isEqualTo("MEND");
+        assertThat(a.at("workup.plan.steps").size()).isGreaterThan(15);
+        Caller.Answer again = tam.get("/api/repairs/" + a.text("id"));
+        assertThat(again.at("draft")).isEqualTo(a.at("draft"));
+        assertThat(again.at("draft.dents.0.depthMm").asDouble()).isEqualTo(2.8);
+    }
+
+    @Test
+    void theSameNewRepairSentTwiceIsOne() {
+        Map<String, Object> body = Map.of("clientId", UUID.randomUUID(), "draft", Drafts.door("Twice"));
+        assertThat(tam.post("/api/repairs", body).text("id"))
+                .isEqualTo(tam.post("/api/repairs", body).text("id"));
+    }
+
+    @Test
+    void anUnfinishedDraftIsKeptAndSaysWhatIsMissing() {
+        Caller.Answer a = add(Map.of("part", Map.of("name", "Half a part")));
+        assertThat(a.status()).isEqualTo(201);
+        assertThat(a.at("workup").isMissingNode()).isTrue();
+        assertThat(a.at("problems").size()).isGreaterThan(4);
+        assertThat(tam.get("/api/repairs/" + a.text("id")).text("draft.part.name"))
+                .isEqualTo("Half a part");
+    }
+
+    @Test
+    void previewAnswersWithoutSavingAndNamesEachProblem() {
+        int before = tam.get("/api/repairs").body().size();
+        Map<String, Object> draft = Drafts.door("Preview");
+        assertThat(tam.post("/api/preview", draft).text("workup.plan.method")).isEqualTo("Metal dent fill");
+        draft.put("dents", List.of(Drafts.dent(340, 240, 120, -3)));
+        Caller.Answer bad = tam.post("/api/preview", draft);
+        assertThat(bad.status()).isEqualTo(200);
+        assertThat(bad.text("problems.0.field")).isEqualTo("dents[0].depthMm");
+        assertThat(bad.text("problems.0.given")).isEqualTo("-3");
+        assertThat(bad.text("problems.0.expected")).isEqualTo("from 0.1 to 25 mm");
+        assertThat(tam.get("/api/repairs").body().size()).isEqualTo(before);
+    }
+
+    @Test
+    void twoPeopleAtOneRepairNeitherLosesAWord() {
+        Caller priya = TestBench.as("priya");
+        String path = "/api/repairs/" + add(Drafts.door("Shared")).text("id");
+        assertThat(tam.put(path, 1, Drafts.door("Tam's name")).status()).isEqualTo(200);
+        Caller.Answer crossed = priya.put(path, 1, Drafts.door("Priya's name"));
+        assertThat(crossed.status()).isEqualTo(412);
+        assertThat(crossed.headers().firstValue("Content-Type").orElseThrow()).startsWith("application/problem+json");
+        assertThat(crossed.text("changedBy")).isEqualTo("Tam Okafor");
+        assertThat(crossed.at("version").asInt()).isEqualTo(2);
+        assertThat(priya.get(path).text("draft.part.name")).isEqualTo("Tam's name");
+        assertThat(priya.put(path, 2, Drafts.door("Priya's name")).at("version").asInt())
+                .isEqualTo(3);
+    }
+
+    @Test
+    void aChangeSaysWhichVersionItChanges() {
+        String path = "/api/repairs/" + add(Drafts.door("Unversioned")).text("id");
+        assertThat(tam.put(path, Drafts.door("x")).status()).isEqualTo(428);
+        assertThat(tam.get("/api/repairs/999999").status()).isEqualTo(404);
+        assertThat(tam.get("/api/repairs/999999").text("detail")).isEqualTo("There is no repair 999999.");
+    }
+
+    @Test
+    void whatIsNotJsonOrNotAChoiceIsSaidWithItsField() {
+        assertThat(tam.raw("/api/preview", "{\"part\": ").status()).isEqualTo(400);
+        Map<String, Object> draft = Drafts.door("Odd");
+        Map<String, Object> part = new HashMap<>(Drafts.part("Odd"));
+        part.put("metal", "CHEESE");
+        draft.put("part", part);
+        Caller.Answer a = tam.post("/api/preview", draft);
+        assertThat(a.status()).isEqualTo(400);
+        assertThat(a.text("field")).isEqualTo("part.metal");
+        assertThat(a.text("given")).isEqualTo("CHEESE");
+        assertThat(a.text("expected")).contains("MILD_STEEL");
+    }
+
+    @Test
+    void theListShowsEveryStandingOfTheDemoDepot() {
+        JsonNode list = tam.get("/api/repairs").body();
+        assertThat(list.findValuesAsString("standing")).contains("DRAFT", "REFERRED", "PLANNED", "RUNNING", "DONE");
+        list.forEach(r -> assertThat(r.get("name").asString()).isNotBlank());
+    }
+
+    @Test
+    void airIsTakenOrRefusedWithItsRange() {
+        assertThat(tam.put("/api/shop/air", Map.of("tempC", 60, "rhPercent", 50))
+                        .status())
+                .isEqualTo(422);
+        Caller.Answer bad = tam.put("/api/shop/air", Map.of("tempC", -11, "rhPercent", 0));
+        assertThat(bad.at("problems").size()).isEqualTo(2);
+        assertThat(bad.text("problems.0.expected")).isEqualTo("from -10 to 50 °C");
+        Caller.Answer good = tam.put("/api/shop/air", Map.of("tempC", 17, "rhPercent", 58));
+        assertThat(good.at("dewPointC").asDouble()).isBetween(8.6, 8.8);
+    }
+
+    @Test
+    void aBeadIsToldWhatItReallyGives() {
+        Caller.Answer a = tam.get("/api/bead?puddleMm=80&beadMm=40");
+        assertThat(a.at("percent").asDouble()).isCloseTo(1.25, within(1e-9));
+        assertThat(a.text("said")).contains("low");
+        assertThat(tam.get("/api/bead?puddleMm=0&beadMm=40").status()).isEqualTo(422);
+        assertThat(tam.get("/api/bead?puddleMm=wide&beadMm=40").status()).isEqualTo(400);
+    }
+
+    @Test
+    void houseRulesAreTurnedByALeadOnlyAndKeepTheirHistory() {
+        Caller isla = TestBench.as("isla");
+        assertThat(tam.put("/api/house-rules/first-grade", Map.of("answer", "file-cheese"))
+                        .status())
+                .isEqualTo(403);
+        assertThat(isla.put("/api/house-rules/first-grade", Map.of("answer", "sideways"))
+                        .status())
+                .isEqualTo(422);
+        try {
+            JsonNode schools = isla.put("/api/house-rules/first-grade", Map.of("answer", "file-cheese"))
+                    .at("schools");
+            assertThat(schools.findValuesAsString("chosen")).contains("file-cheese");
+            assertThat(tam.post("/api/preview", Drafts.door("House"))
+                            .at("workup.plan.steps")
+                            .toString())
+                    .contains("Grating file");
+        } finally {
+            isla.put("/api/house-rules/first-grade", Map.of("answer", "board-80"));
+        }
+        assertThat(isla.get("/api/rules").at("schools").toString()).contains("Isla Renwick");
+    }
+
+    @Test
+    void theBookListsEveryValueWithItsSource() {
+        Caller.Answer rules = tam.get("/api/rules");
+        rules.at("values")
+                .forEach(v -> assertThat(v.get("shown").asString())
+                        .as(v.get("id").asString())
+                        .isNotBlank());
+        assertThat(rules.at("limits").size()).isGreaterThan(15);
+        assertThat(rules.at("mayTurn").asBoolean()).isFalse();
+    }
+}

@@ -1,0 +1,214 @@
+package vanemend.app.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.junit.jupiter.api.Test;
+import vanemend.app.Caller;
+import vanemend.app.Drafts;
+import vanemend.app.TestBench;
+
+class RunApiTest {
+    private final Caller tam = TestBench.as("tam");
+
+    private String repair(String name) {
+        return "/api/repairs/"
+                + tam.post("/api/repairs", Map.of("clientId", UUID.randomUUID(), "draft", Drafts.door(name)))
+                        .text("id");
+    }
+
+    private String started(String name) {
+        String path = repair(name);
+        assertThat(tam.post(path + "/start", 1, Map.of("eventId", UUID.randomUUID()))
+                        .status())
+                .isEqualTo(200);
+        return path;
+    }
+
+    private static Map<String, Object> event(String kind, String step) {
+        Map<String, Object> e = new HashMap<>();
+        e.put("id", UUID.randomUUID());
+        e.put("kind", kind);
+        e.put("at", Instant.now());
+        e.put("step", step);
+        return e;
+    }
+
+    private static Map<String, Object> reading(String step, String quantity, double value) {
+        Map<String, Object> e = event("READING", step);
+        e.put("quantity", quantity);
+        e.put("value", value);
+        return e;
+    }
+
+    @Test
+    void startingFreezesThePlanOnceHoweverOftenItIsSent() {
+        String path = repair("Start twice");
+        Map<String, Object> body = Map.of("eventId", UUID.randomUUID());
+        Caller.Answer first = tam.post(path + "/start", 1, body);
+        assertThat(first.text("state.current")).isEqualTo("wash");
+        assertThat(tam.post(path + "/start", 1, body).text("frozen.frozenAt")).isEqualTo(first.text("frozen.frozenAt"));
+        assertThat(tam.post(path + "/start", 1, Map.of("eventId", UUID.randomUUID()))
+                        .status())
+                .isEqualTo(409);
+        assertThat(tam.put(path, 1, Drafts.door("Too late")).status()).isEqualTo(409);
+        assertThat(tam.get(path).text("draft.part.name")).isEqualTo("Start twice");
+    }
+
+    @Test
+    void aRepairThatIsReferredOrChangedMeanwhileCannotBeStarted() {
+        Map<String, Object> deep = Drafts.door("Deep");
+        deep.put("dents", List.of(Drafts.dent(340, 240, 120, 7)));
+        String path = "/api/repairs/"
+                + tam.post("/api/repairs", Map.of("clientId", UUID.randomUUID(), "draft", deep))
+                        .text("id");
+        Caller.Answer refused = tam.post(path + "/start", 1, Map.of("eventId", UUID.randomUUID()));
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.text("detail")).contains("Back to straightening");
+        String other = repair("Changed meanwhile");
+        tam.put(other, 1, Drafts.door("Changed"));
+        assertThat(tam.post(other + "/start", 1, Map.of("eventId", UUID.randomUUID()))
+                        .status())
+                .isEqualTo(412);
+        assertThat(tam.get(other + "/run").status()).isEqualTo(409);
+    }
+
+    @Test
+    void theSameEventSentTwiceCountsOnceAndTheOrderHolds() {
+        String path = started("Twice");
+        Map<String, Object> wash = event("DONE", "wash");
+        Map<String, Object> straighten = event("DONE", "straighten");
+        tam.post(path + "/events", List.of(wash));
+        Caller.Answer a = tam.post(path + "/events", List.of(wash, straighten, wash));
+        assertThat(a.text("run.state.current")).isEqualTo("depth");
+        assertThat(tam.get(path + "/record").at("record.events").asInt()).isEqualTo(3);
+    }
+
+    @Test
+    void aNonsenseReadingIsRefusedByItselfAndTheRestIsTaken() {
+        String path = started("Readings");
+        Caller.Answer a = tam.post(
+                path + "/events",
+                List.of(event("DONE", "wash"), reading("straighten", "SURFACE_C", 900), event("DONE", "straighten")));
+        assertThat(a.at("refused").size()).isEqualTo(1);
+        assertThat(a.text("refused.0.problem.message"))
+                .contains("Surface of 900 °C cannot be right")
+                .contains("from -20 to 120 °C");
+        assertThat(a.text("run.state.current")).isEqualTo("depth");
+    }
+
+    @Test
+    void anEventOfAnotherRepairIsNotTaken() {
+        String one = started("One");
+        String two = started("Two");
+        Map<String, Object> wash = event("DONE", "wash");
+        tam.post(one + "/events", List.of(wash));
+        assertThat(tam.post(two + "/events", List.of(wash)).text("refused.0.problem.message"))
+                .contains("belongs to another repair");
+    }
+
+    @Test
+    void weighedCreamAndUndo() {
+        String path = started("Weigh");
+        for (String step : new String[] {"wash", "straighten"}) {
+            tam.post(path + "/events", List.of(event("DONE", step)));
+        }
+        Map<String, Object> gate = event("GATE", "depth");
+        gate.put("answer", "yes");
+        tam.post(
+                path + "/events",
+                List.of(gate, event("DONE", "open"), event("DONE", "wipe"), event("DONE", "filler-prepare")));
+        Caller.Answer a = tam.post(path + "/events", List.of(reading("filler-mix", "FILLER_G", 120)));
+        assertThat(a.at("run.state.mixes.0.creamTargetG").asDouble()).isEqualTo(2.4);
+        Map<String, Object> undo = event("UNDO", "");
+        undo.put("target", a.text("run.state.lastUndoable"));
+        Caller.Answer back = tam.post(path + "/events", List.of(undo));
+        assertThat(back.at("run.state.mixes.0.fillerG").isMissingNode()).isTrue();
+        assertThat(back.text("run.state.current")).isEqualTo("filler-mix");
+    }
+
+    @Test
+    void aTabletWhoseClockIsHoursOffNeverWritesIntoTheFutureOrBeforeTheStart() {
+        String path = started("Clock");
+        Map<String, Object> late = event("DONE", "wash");
+        late.put("at", Instant.now().plusSeconds(9000));
+        Map<String, Object> early = event("DONE", "straighten");
+        early.put("at", "2001-01-01T00:00:00Z");
+        Caller.Answer a = tam.post(path + "/events", List.of(late, early));
+        Instant now = Instant.parse(a.text("run.now"));
+        Instant frozen = Instant.parse(a.text("run.frozen.frozenAt"));
+        a.at("run.state.steps").forEach(s -> {
+            if (s.has("doneAt")) {
+                assertThat(Instant.parse(s.get("doneAt").asString())).isBetween(frozen, now);
+            }
+        });
+    }
+
+    @Test
+    void aLaterHouseRuleNeverReachesAPlanThatWasStarted() {
+        Caller isla = TestBench.as("isla");
+        String path = started("Frozen");
+        String before = tam.get(path + "/run").at("frozen").toString();
+        try {
+            isla.put("/api/house-rules/ladder", Map.of("answer", "quick"));
+            assertThat(tam.get(path + "/run").at("frozen").toString()).isEqualTo(before);
+            assertThat(tam.get(path).at("workup.plan.ladder.ratioLimit").asDouble())
+                    .isEqualTo(1.7);
+        } finally {
+            isla.put("/api/house-rules/ladder", Map.of("answer", "fine"));
+        }
+    }
+
+    @Test
+    void manyHandsAtOnceLoseAndDoubleNothing() throws Exception {
+        String path = started("Many hands");
+        List<Callable<Integer>> calls = new ArrayList<>();
+        for (int i = 0; i < 24; i++) {
+            Map<String, Object> note = event("NOTE", "wash");
+            note.put("text", "note " + i);
+            Callable<Integer> send =
+                    () -> tam.post(path + "/events", List.of(note)).status();
+            calls.add(send);
+            calls.add(send);
+        }
+        try (ExecutorService pool = Executors.newFixedThreadPool(8)) {
+            for (Future<Integer> f : pool.invokeAll(calls)) {
+                assertThat(f.get()).isEqualTo(200);
+            }
+        }
+        assertThat(tam.get(path + "/run").at("state.notes").size()).isEqualTo(24);
+    }
+
+    @Test
+    void theBenchShowsTheRunAndTheNextThingForEachPairOfHands() {
+        started("On the bench");
+        Caller.Answer bench = tam.get("/api/bench");
+        assertThat(bench.at("live").findValuesAsString("name")).contains("On the bench", "Load-door hail dings");
+        assertThat(bench.at("hands").size()).isGreaterThanOrEqualTo(2);
+        assertThat(bench.at("shop.present").toString()).contains("Tam Okafor");
+        assertThat(bench.at("live").toString()).contains("Sand from");
+    }
+
+    @Test
+    void theDemosFinishedRepairReadsAsARecord() {
+        String id = "";
+        for (var r : tam.get("/api/repairs").body()) {
+            if (r.get("standing").asString().equals("DONE")) {
+                id = r.get("id").asString();
+            }
+        }
+        Caller.Answer record = tam.get("/api/repairs/" + id + "/record");
+        assertThat(record.at("record.deviations.0.text").asString()).startsWith("Cream 2.9");
+        assertThat(record.at("record.lines").findValuesAsString("loop")).contains("Low spot", "Pinholes");
+        assertThat(record.at("record.lots").toString()).contains("BF-2207").contains("FP-0911");
+    }
+}
