@@ -5,7 +5,7 @@ import { useSyncExternalStore } from "react";
  * time stay right.
  */
 const KEY = "vanemend.clock-offset";
-let offset = Number(localStorage.getItem(KEY) ?? 0) || 0;
+let offset = typeof localStorage === "undefined" ? 0 : Number(localStorage.getItem(KEY)) || 0;
 
 /** Takes the server's time from an answer. */
 export function correct(serverNow: string): void {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import conversions from "./conversions.json";
 import {
   fromFahrenheit,
   fromInch,
@@ -57,6 +58,14 @@ describe("lengths", () => {
     expect(length(100, "metric")).toBe(`100${THIN}mm`);
     expect(lengthNumber(120, "metric")).toBe("120");
     expect(lengthNumber(0.9, "metric", "depth")).toBe("0.9");
+  });
+});
+
+describe("conversions against a reference library of units", () => {
+  it("agrees with every line of the table to nine places", () => {
+    for (const { mm: v, inch } of conversions.lengths) expect(toInch(v)).toBeCloseTo(inch, 8);
+    for (const { celsius, fahrenheit } of conversions.temperatures)
+      expect(toFahrenheit(celsius)).toBeCloseTo(fahrenheit, 8);
   });
 });
 

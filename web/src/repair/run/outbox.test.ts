@@ -1,0 +1,100 @@
+import "fake-indexeddb/auto";
+import { afterEach, describe, expect, it, vi } from "vitest";
+import { type Api, Problem, Unreachable } from "../../api/client";
+import { type BenchEvent, Outbox } from "./outbox";
+
+const event = (n: number): BenchEvent => ({ id: `e${n}`, kind: "NOTE", at: "2026-11-24T09:00:00Z", text: `n${n}` });
+const taken = { run: { id: 1 }, refused: [] } as unknown as Api["TakenView"];
+const open: Outbox[] = [];
+
+function box(name: string, send: (repair: number, events: BenchEvent[]) => Promise<Api["TakenView"]>) {
+  const b = new Outbox(name, send);
+  open.push(b);
+  return b;
+}
+
+const settled = (b: Outbox) => vi.waitFor(() => expect(b.snapshot().pending).toHaveLength(0));
+
+afterEach(() => open.splice(0).forEach((b) => b.close()));
+
+describe("outbox", () => {
+  it("keeps what was done through a dead server and a reload, and sends it in order", async () => {
+    const dead = box("reload", () => Promise.reject(new Unreachable("gone")));
+    await dead.open(() => {});
+    for (let i = 0; i < 5; i++) dead.push(7, event(i));
+    await vi.waitFor(() => expect(dead.snapshot().reachable).toBe(false));
+    dead.close();
+    const sent: string[] = [];
+    const after = box("reload", (_, events) => {
+      sent.push(...events.map((e) => e.id));
+      return Promise.resolve(taken);
+    });
+    await after.open(() => {});
+    await settled(after);
+    expect(sent).toEqual(["e0", "e1", "e2", "e3", "e4"]);
+    const again = box("reload", () => Promise.reject(new Error("nothing is left to send")));
+    await again.open(() => {});
+    expect(again.snapshot().pending).toHaveLength(0);
+  });
+
+  it("tries again after the store was away and keeps the order of what came meanwhile", async () => {
+    let away = 2;
+    const sent: string[] = [];
+    const b = box("again", (_, events) => {
+      if (away-- > 0) return Promise.reject(new Problem(503, "Store", "away", {}));
+      sent.push(...events.map((e) => e.id));
+      return Promise.resolve(taken);
+    });
+    await b.open(() => {});
+    b.push(1, event(1));
+    b.push(1, event(2));
+    await vi.waitFor(() => expect(sent).toEqual(["e1", "e2"]), 10_000);
+    expect(b.snapshot().reachable).toBe(true);
+  }, 12_000);
+
+  it("hands on the run that the server answered, and says what was refused", async () => {
+    const b = box("refused", () =>
+      Promise.resolve({
+        ...taken,
+        refused: [
+          {
+            id: "e1",
+            problem: { field: "value", given: "900", expected: "", message: "Surface of 900 °C cannot be right." },
+          },
+        ],
+      } as unknown as Api["TakenView"]),
+    );
+    const runs: number[] = [];
+    await b.open((repair) => runs.push(repair));
+    b.push(3, event(1));
+    await settled(b);
+    expect(runs).toEqual([3]);
+    expect(b.snapshot().refused).toEqual(["Surface of 900 °C cannot be right."]);
+    b.read();
+    expect(b.snapshot().refused).toEqual([]);
+  });
+
+  it("does not let one repair that the server will not have hold up another", async () => {
+    const sent: number[] = [];
+    const b = box("mixed", (repair) => {
+      if (repair === 1)
+        return Promise.reject(new Problem(409, "Not started", "The work on this repair has not begun.", {}));
+      sent.push(repair);
+      return Promise.resolve(taken);
+    });
+    await b.open(() => {});
+    b.push(1, event(1));
+    b.push(2, event(2));
+    await vi.waitFor(() => expect(sent).toEqual([2]), 6_000);
+    expect(b.snapshot().refused[0]).toContain("has not begun");
+  }, 8_000);
+
+  it("waits at the door when the session has ended, and loses nothing", async () => {
+    const b = box("door", () => Promise.reject(new Problem(401, "Sign-in", "sign in", {})));
+    await b.open(() => {});
+    b.push(1, event(1));
+    await new Promise((r) => setTimeout(r, 50));
+    expect(b.snapshot().pending).toHaveLength(1);
+    expect(b.snapshot().refused).toEqual([]);
+  });
+});
