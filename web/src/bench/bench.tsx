@@ -46,7 +46,7 @@ export function BenchPlace() {
           <Waiting title="Held up" lines={held} to="verdict" zone={shop.zone} />
         </div>
       </section>
-      <aside className="firm-l flex w-[300px] shrink-0 flex-col overflow-y-auto" aria-label="Next for your hands">
+      <section className="firm-l flex w-[300px] shrink-0 flex-col overflow-y-auto" aria-label="Next for your hands">
         <h2 className="firm-b flex h-[58px] shrink-0 items-center px-4 text-20 font-semibold">Next for your hands</h2>
         {hands.map((h) => (
           <HandsCard
@@ -57,7 +57,7 @@ export function BenchPlace() {
             zone={shop.zone}
           />
         ))}
-      </aside>
+      </section>
     </div>
   );
 }

@@ -16,7 +16,7 @@ export function Figures({
   const say = useSaid();
   const plan = workup?.plan;
   return (
-    <aside className="firm-l bg-sheet flex w-[248px] shrink-0 flex-col overflow-y-auto" aria-label="Figures">
+    <section className="firm-l bg-sheet flex w-[248px] shrink-0 flex-col overflow-y-auto" aria-label="Figures">
       {problems.length > 0 && <StillToSay problems={problems} />}
       {problems.length === 0 && workup && !plan && (
         <>
@@ -31,7 +31,7 @@ export function Figures({
         </>
       )}
       {problems.length === 0 && plan && <PlanFigures plan={plan} />}
-    </aside>
+    </section>
   );
 }
 
@@ -40,7 +40,7 @@ function StillToSay({ problems }: { problems: readonly Api["InputProblem"][] }) 
   return (
     <>
       <Head title="Still to say">{problems.length}</Head>
-      <ul className="flex flex-col gap-2.5 p-4" role="status">
+      <ul className="flex flex-col gap-2.5 p-4" aria-live="polite">
         {problems.slice(0, 12).map((p, i) => (
           <li key={`${p.field}${i}`} className={p.given ? "font-bold text-oxide-text" : ""}>
             {say(p.message)}

@@ -76,9 +76,9 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
             <section className="min-w-0 flex-1" aria-label="Steps">
               <StepsStation on={on} workup={on.workup} frozen={frozen} />
             </section>
-            <aside className="firm-l bg-sheet hidden w-[332px] shrink-0 min-[1100px]:block" aria-label="Drawing">
+            <section className="firm-l bg-sheet hidden w-[332px] shrink-0 min-[1100px]:block" aria-label="Drawing">
               {workup && <DrawingPair drawing={workup.drawing} sectionShare={0.32} />}
-            </aside>
+            </section>
           </div>
         ) : (
           <div className="flex min-h-0 flex-1">

@@ -86,14 +86,16 @@ function useAlarm(clocks: Biting[]) {
 /** The rail across the top of every screen. */
 export function ClockRail({ except, slim = false }: { except?: number; slim?: boolean }) {
   const bench = useBench().data;
-  const { system } = usePreferences();
   const { pending, reachable } = useOutbox();
   const zone = bench?.shop.zone ?? "UTC";
   useAlarm(biting(bench));
   const clocks = biting(bench, except).slice(0, slim ? 2 : 3);
   const next = bench?.hands.find((h) => h.repair !== undefined);
   return (
-    <header className="no-print firm-b bg-sheet flex h-16 shrink-0 overflow-hidden">
+    <header
+      className="no-print firm-b bg-sheet flex h-16 shrink-0 overflow-hidden"
+      data-outbox={pending.length === 0 ? "empty" : "kept"}
+    >
       <Link
         to="/bench"
         className="grid w-[76px] shrink-0 place-items-center bg-[#14201d]"
@@ -124,20 +126,31 @@ export function ClockRail({ except, slim = false }: { except?: number; slim?: bo
           </div>
         )}
       </div>
-      {bench && (
+      {bench && slim && (
+        <div className="firm-l flex shrink-0 gap-6 px-4 pt-[7px]">
+          <AirFigures shop={bench.shop} slim />
+        </div>
+      )}
+      {bench && !slim && (
         <AirDialog shop={bench.shop}>
           <button className="firm-l flex shrink-0 gap-6 px-4 pt-[7px] text-left" aria-label="Shop air: change it">
-            <Figure label="Air" value={temperature(bench.shop.tempC, system)} />
-            {!slim && <Figure label="RH" value={`${Math.round(bench.shop.rhPercent)}\u2009%`} />}
-            {!slim && <Figure label="Dew" value={temperature(bench.shop.dewPointC, system)} />}
-            <Figure
-              label="At the bench"
-              value={bench.shop.present.map((p) => p.name.split(" ")[0]).join(", ") || "nobody"}
-            />
+            <AirFigures shop={bench.shop} />
           </button>
         </AirDialog>
       )}
     </header>
+  );
+}
+
+function AirFigures({ shop, slim = false }: { shop: Api["ShopView"]; slim?: boolean }) {
+  const { system } = usePreferences();
+  return (
+    <>
+      <Figure label="Air" value={temperature(shop.tempC, system)} />
+      {!slim && <Figure label="RH" value={`${Math.round(shop.rhPercent)}\u2009%`} />}
+      {!slim && <Figure label="Dew" value={temperature(shop.dewPointC, system)} />}
+      <Figure label="At the bench" value={shop.present.map((p) => p.name.split(" ")[0]).join(", ") || "nobody"} />
+    </>
   );
 }
 

@@ -9,7 +9,6 @@ import {
   said,
   type System,
   toFahrenheit,
-  type Fineness,
 } from "../units/units";
 import { usePreferences } from "./preferences";
 
@@ -30,7 +29,7 @@ function shown(value: number | undefined, q: Quantity, system: System): string {
   if (value === undefined) return "";
   if (q === "temperature") return String(Math.round((system === "metric" ? value : toFahrenheit(value)) * 10) / 10);
   if (typeof q === "object") return String(Math.round(value * 1000) / 1000);
-  return lengthNumber(value, system, q as Fineness);
+  return lengthNumber(value, system);
 }
 
 function parse(text: string, q: Quantity, system: System): Parsed {

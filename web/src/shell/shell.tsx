@@ -69,10 +69,10 @@ export function Shell() {
           <StripButton word="Keys" label="All keys" onClick={() => setKeysOpen(true)} Icon={Keyboard} />
           <StripButton word="Out" label="Sign out" onClick={() => void signOut()} Icon={LogOut} />
         </nav>
-        <div className="print-flow bg-sheet relative flex min-w-0 flex-1 flex-col overflow-hidden">
+        <main className="print-flow bg-sheet relative flex min-w-0 flex-1 flex-col overflow-hidden">
           <Refusals />
           <Outlet />
-        </div>
+        </main>
       </div>
       <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
     </div>

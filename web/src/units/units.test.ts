@@ -57,7 +57,8 @@ describe("lengths", () => {
     expect(length(2.8, "inch", "depth")).toBe(`0.11${THIN}in`);
     expect(length(100, "metric")).toBe(`100${THIN}mm`);
     expect(lengthNumber(120, "metric")).toBe("120");
-    expect(lengthNumber(0.9, "metric", "depth")).toBe("0.9");
+    expect(lengthNumber(0.9, "metric")).toBe("0.9");
+    expect(lengthNumber(120.65, "metric")).toBe("120.65");
   });
 });
 

@@ -24,10 +24,8 @@ const trimmed = (v: number, places: number) => {
 };
 
 /** The number alone, as it would be typed. */
-export function lengthNumber(mm: number, system: System, fineness: Fineness = "length"): string {
-  return system === "metric"
-    ? trimmed(mm, Math.max(PLACES[fineness].mm, Number.isInteger(mm) ? 0 : 1))
-    : trimmed(toInch(mm), 3);
+export function lengthNumber(mm: number, system: System): string {
+  return system === "metric" ? trimmed(mm, 2) : trimmed(toInch(mm), 3);
 }
 
 export function length(mm: number, system: System, fineness: Fineness = "length"): string {
@@ -149,7 +147,8 @@ export function parseLength(text: string, system: System): Parsed {
   }
   const unit = m?.[2] ?? (system === "metric" ? "mm" : "in");
   const factor = unit === "mm" ? 1 : unit === "cm" ? 10 : unit === "m" ? 1000 : MM_PER_INCH;
-  return { ok: true, value: value * factor };
+  // 4.75 in is 120.65 mm, not what binary makes of it.
+  return { ok: true, value: Math.round(value * factor * 1e9) / 1e9 };
 }
 
 /** Takes a temperature as typed, in °C: "21", "21 C", "180F", "70 °F". */

@@ -153,8 +153,8 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
   const figure = figureOf({ run, plan, state, current, index, next }, live, left, zone, say);
   const lastReading = state.readings.findLast((r) => r.step === current.id && r.quantity === "SURFACE_C");
   return (
-    <main className="flex min-h-0 flex-1 flex-col">
-      <div className="firm-b flex h-[72px] shrink-0 items-stretch">
+    <main className="flex min-h-0 flex-1 flex-col" data-step={current.id}>
+      <div className="firm-b flex h-[75px] shrink-0 items-stretch">
         <div className="n flex min-w-0 flex-1 items-center gap-3 truncate px-4 text-20 font-semibold sm:px-8 sm:text-24">
           <span className="truncate">
             {run.frozen.workup.name}, step {index + 1} of {state.steps.length}
@@ -182,7 +182,12 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
       </div>
 
       <div className="flex min-h-0 flex-1">
-        <div className="flex min-w-0 flex-1 flex-col gap-2 overflow-y-auto px-4 pt-4 sm:px-8">
+        <div
+          className="flex min-w-0 flex-1 flex-col gap-2 overflow-y-auto px-4 pt-4 sm:px-8"
+          tabIndex={0}
+          role="region"
+          aria-label="The step"
+        >
           <h1 className="text-28 font-semibold sm:text-44" style={{ fontStretch: "88%" }}>
             {step.title}
           </h1>

@@ -1,0 +1,218 @@
+package vanemend.acceptance;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+
+/** The packaged application with its demo depot, on its own MariaDB, and a headless browser to look at it. Started once. */
+public final class Depot {
+    /** Password of every demo account here. */
+    public static final String PASSWORD = "acceptance-depot";
+
+    private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
+    private static final Path DIR = ROOT.resolve("acceptance/target/depot");
+    private static final Duration READY = Duration.ofSeconds(120);
+    private static final Depot ONE = new Depot();
+
+    private final String[] database;
+    private final int port;
+    private final Browser browser;
+    private Process app;
+
+    private Depot() {
+        database = vanemend("database", "up", DIR.toString()).split(" ");
+        Runtime.getRuntime().addShutdownHook(new Thread(this::close));
+        wipe();
+        port = freePort();
+        start();
+        browser = Playwright.create(
+                        new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(List.of(
+                                "--no-sandbox",
+                                "--disable-gpu",
+                                "--disable-quic",
+                                "--no-first-run",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync")));
+    }
+
+    private void wipe() {
+        run(List.of(
+                "mariadb",
+                "--no-defaults",
+                "-h127.0.0.1",
+                "-P" + database[0],
+                "-u" + database[1],
+                "-p" + database[2],
+                "-e",
+                "DROP DATABASE IF EXISTS vanemend_depot; CREATE DATABASE vanemend_depot CHARACTER SET utf8mb4"));
+    }
+
+    private synchronized void start() {
+        try {
+            ProcessBuilder b = new ProcessBuilder(
+                            Path.of(System.getProperty("java.home"), "bin", "java")
+                                    .toString(),
+                            "-Duser.timezone=UTC",
+                            "-Xmx384m",
+                            "-jar",
+                            jar().toString())
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.appendTo(
+                            DIR.resolve("app.log").toFile()));
+            b.environment()
+                    .putAll(Map.of(
+                            "VANEMEND_PORT",
+                            Integer.toString(port),
+                            "VANEMEND_DB_URL",
+                            "jdbc:mariadb://127.0.0.1:" + database[0] + "/vanemend_depot",
+                            "VANEMEND_DB_USER",
+                            database[1],
+                            "VANEMEND_DB_PASSWORD",
+                            database[2],
+                            "VANEMEND_DEMO",
+                            "true",
+                            "VANEMEND_DEMO_PASSWORD",
+                            PASSWORD));
+            app = b.start();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        awaitReady();
+    }
+
+    private void awaitReady() {
+        long until = System.nanoTime() + READY.toNanos();
+        while (System.nanoTime() < until) {
+            if (!app.isAlive()) {
+                throw new IllegalStateException("the application ended; see " + DIR.resolve("app.log"));
+            }
+            try (HttpClient http = HttpClient.newHttpClient()) {
+                // Ready only once the demo is in place.
+                HttpResponse<String> r = http.send(
+                        HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/actuator/health/readiness"))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
+                if (r.statusCode() == 200) {
+                    return;
+                }
+            } catch (IOException e) {
+                Thread.onSpinWait();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new IllegalStateException(e);
+            }
+        }
+        throw new IllegalStateException("the application is not ready after " + READY.toSeconds() + " s");
+    }
+
+    /** Address of the application. */
+    public static String url() {
+        return "http://127.0.0.1:" + ONE.port;
+    }
+
+    /** Ends the server as a power cut would. */
+    public static void kill() {
+        ONE.app.destroyForcibly();
+        try {
+            ONE.app.waitFor(20, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    /** Starts the server again on the same data. */
+    public static void restart() {
+        ONE.start();
+    }
+
+    /** A browser of its own, {@code width} by {@code height}, in which {@code name} is signed in. */
+    public static Page as(String name, int width, int height) {
+        Page page = stranger(width, height);
+        page.getByLabel("Name").fill(name);
+        page.getByLabel("Password").fill(PASSWORD);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
+                .click();
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Places"))
+                .waitFor();
+        return page;
+    }
+
+    /** A browser at the door. */
+    public static Page stranger(int width, int height) {
+        BrowserContext context = ONE.browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
+        Page page = context.newPage();
+        page.setDefaultTimeout(20_000);
+        page.navigate(url() + "/");
+        return page;
+    }
+
+    /** Runs the project's own command and gives what it printed. */
+    public static String vanemend(String... words) {
+        return run(Stream.concat(Stream.of("bash", ROOT.resolve("vanemend").toString()), Stream.of(words))
+                .toList());
+    }
+
+    private static String run(List<String> words) {
+        try {
+            Process p = new ProcessBuilder(words).redirectErrorStream(true).start();
+            String out = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
+            int code = p.waitFor();
+            if (code != 0) {
+                throw new IllegalStateException(
+                        String.join(" ", words.subList(0, 2)) + " ended with " + code + ": " + out);
+            }
+            return out;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static Path jar() throws IOException {
+        try (Stream<Path> all = Files.list(ROOT.resolve("app/target"))) {
+            return all.filter(p -> p.getFileName().toString().endsWith("-exec.jar"))
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalStateException("app/target holds no packaged application"));
+        }
+    }
+
+    private static int freePort() {
+        try (ServerSocket s = new ServerSocket(0)) {
+            return s.getLocalPort();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private void close() {
+        if (app != null) {
+            app.destroyForcibly();
+        }
+        vanemend("database", "down", DIR.toString());
+    }
+}

@@ -1,0 +1,108 @@
+package vanemend.acceptance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Page;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+@DisplayName("every screen: accessible, readable, nothing wider than the glass, nothing loaded from elsewhere")
+class LookTest {
+    private static final List<String> SCREENS = List.of(
+            "/bench",
+            "/repairs",
+            "/shelf",
+            "/rules",
+            "/repairs/7/part",
+            "/repairs/7/damage",
+            "/repairs/7/verdict",
+            "/repairs/7/stack",
+            "/repairs/7/footprint",
+            "/repairs/7/steps",
+            "/repairs/7/steps?sheet=pour",
+            "/repairs/7/steps?sheet=ladder",
+            "/repairs/6/run",
+            "/repairs/5/record",
+            "/repairs/3/verdict",
+            "/repairs/1/damage");
+
+    private static final String SMALL_TYPE = """
+            () => [...document.querySelectorAll('body *')]
+              .filter(e => e.checkVisibility() && [...e.childNodes].some(n => n.nodeType === 3 && n.textContent.trim()))
+              .filter(e => parseFloat(getComputedStyle(e).fontSize) < 14)
+              .map(e => e.textContent.trim().slice(0, 40))
+            """;
+
+    private static final String SMALL_TARGETS = """
+            least => [...document.querySelectorAll('button, nav a')]
+              .filter(e => e.checkVisibility())
+              .filter(e => e.getBoundingClientRect().height < least - 0.5)
+              .map(e => (e.getAttribute('aria-label') || e.textContent).trim().slice(0, 40) + ' ' + Math.round(e.getBoundingClientRect().height))
+            """;
+
+    @ParameterizedTest(name = "{0} at {1} by {2}")
+    @CsvSource({"day,1280,800", "night,1280,800", "day,1024,768", "night,1920,1080"})
+    void screens(String theme, int width, int height) {
+        Page page = Depot.as("isla", width, height);
+        page.evaluate("t => localStorage.setItem('vanemend.preferences', JSON.stringify({theme: t}))", theme);
+        List<String> wrong = new ArrayList<>();
+        List<String> elsewhere = new ArrayList<>();
+        page.onRequest(r -> {
+            if (!r.url().startsWith(Depot.url())) {
+                elsewhere.add(r.url());
+            }
+        });
+        page.onConsoleMessage(m -> {
+            if (m.type().equals("error")) {
+                wrong.add("console: " + m.text());
+            }
+        });
+        for (String screen : SCREENS) {
+            page.navigate(Depot.url() + screen);
+            page.locator("h1").first().waitFor();
+            page.waitForFunction("() => !document.body.innerText.includes('One moment')");
+            violations(page, width)
+                    .forEach(v -> wrong.add(screen + " axe " + v.getId() + ": "
+                            + v.getNodes().stream()
+                                    .limit(3)
+                                    .map(n -> n.getHtml())
+                                    .toList()));
+            if ((Boolean) page.evaluate("() => document.documentElement.scrollWidth > window.innerWidth + 1")) {
+                wrong.add(screen + " is wider than the glass");
+            }
+            ((List<?>) page.evaluate(SMALL_TYPE)).forEach(t -> wrong.add(screen + " type under 14 px: " + t));
+            int least = screen.endsWith("/run") ? 72 : 56;
+            ((List<?>) page.evaluate(SMALL_TARGETS, least))
+                    .forEach(t -> wrong.add(screen + " target under " + least + " px: " + t));
+        }
+        assertThat(wrong).isEmpty();
+        assertThat(elsewhere).isEmpty();
+        page.context().close();
+    }
+
+    /** What the accessibility rules find; asked at one width, since they look at words and colours, not at places. */
+    private static List<Rule> violations(Page page, int width) {
+        return width == 1280 ? new AxeBuilder(page).analyze().getViolations() : List.of();
+    }
+
+    @ParameterizedTest(name = "Run on a phone, {0} by {1}")
+    @CsvSource({"390,844", "360,740"})
+    void runOnAPhone(int width, int height) {
+        Page page = Depot.as("tam", width, height);
+        page.navigate(Depot.url() + "/repairs/6/run");
+        page.locator("[data-step]").waitFor();
+        assertThat((Boolean) page.evaluate("() => document.documentElement.scrollWidth <= window.innerWidth"))
+                .isTrue();
+        assertThat(page.getByText("Hard", new Page.GetByTextOptions().setExact(true))
+                        .boundingBox()
+                        .y)
+                .isLessThan(height);
+        assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+        page.context().close();
+    }
+}

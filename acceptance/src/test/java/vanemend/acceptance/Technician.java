@@ -1,0 +1,142 @@
+package vanemend.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.regex.Pattern;
+
+/** What a technician does with the screens, in a technician's words. */
+final class Technician {
+    private final Page page;
+
+    /** Branches still to be answered, by gate. */
+    private final Map<String, String> notYet = new HashMap<>();
+
+    Technician(Page page) {
+        this.page = page;
+    }
+
+    Page page() {
+        return page;
+    }
+
+    Locator button(String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(false));
+    }
+
+    void place(String name) {
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Places"))
+                .getByText(name, new Locator.GetByTextOptions().setExact(true))
+                .click();
+    }
+
+    void station(String name) {
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations"))
+                .getByText(name, new Locator.GetByTextOptions().setExact(true))
+                .click();
+    }
+
+    void type(String label, String text) {
+        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).fill(text);
+    }
+
+    /** A new repair of a painted steel door with one dent of {@code depth}. */
+    void newRepair(String name, String depth) {
+        place("Repairs");
+        button("New repair").click();
+        type("What is it", name);
+        type("Vehicle and number", "Ridge, no. 7");
+        type("Sheet gauge", "0.9");
+        type("Part width", "700");
+        type("Part height", "48 cm");
+        button("None of the open ones").click();
+        station("Damage");
+        button("First dent").click();
+        type("Depth left", depth);
+        type("Length", "120");
+        type("Width", "100");
+        assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+    }
+
+    void begin() {
+        station("Run");
+        button("Begin the work").click();
+        assertThat(page.locator("[data-step='wash']")).isVisible();
+    }
+
+    /** The next time {@code gate} is asked the answer is {@code branch}. */
+    void willFind(String gate, String branch) {
+        notYet.put(gate, branch);
+    }
+
+    String inHand() {
+        Locator step = page.locator("[data-step], h1:text-is('Finished')").first();
+        step.waitFor();
+        String id = step.getAttribute("data-step");
+        return id == null ? "finished" : id;
+    }
+
+    /** Works on until {@code stop} is in hand; {@code finished} for the end. */
+    void workTo(String stop) {
+        for (int i = 0; i < 200; i++) {
+            String id = inHand();
+            if (id.equals(stop)) {
+                return;
+            }
+            one(id);
+            page.waitForFunction(
+                    "id => (document.querySelector('[data-step]')?.dataset.step ?? 'finished') !== id", id);
+        }
+        throw new AssertionError("never came to " + stop);
+    }
+
+    private void one(String id) {
+        if (id.endsWith("-mix") || id.endsWith(".mix")) {
+            mix();
+        } else if (notYet.containsKey(id)) {
+            button("Not yet").click();
+            button(notYet.remove(id)).click();
+        } else {
+            page.keyboard().press("PageDown");
+        }
+    }
+
+    private void mix() {
+        Locator filler = page.getByLabel("Filler on the scale");
+        filler.fill("62.4");
+        filler.press("Enter");
+        Locator cream = page.getByLabel(Pattern.compile("Cream, asked 1.2"));
+        cream.fill("1.2");
+        cream.press("Enter");
+        page.getByLabel(Pattern.compile("Cream weighed")).waitFor();
+        page.keyboard().press("PageDown");
+        assertThat(button("Mixed, one colour")).isVisible();
+        page.keyboard().press("PageDown");
+    }
+
+    /** Waits until nothing is kept in the browser alone. */
+    void sent() {
+        page.locator("header[data-outbox='empty']").waitFor();
+    }
+
+    /** Types and waits until the server has it. */
+    void typeAndSave(String label, String text) {
+        page.waitForResponse(r -> r.request().method().equals("PUT") && r.status() == 200, () -> type(label, text));
+    }
+
+    /** Asks the server as this page would. */
+    Object ask(String path) {
+        return page.evaluate("p => fetch(p).then(r => r.json())", path);
+    }
+
+    /** Number of the repair on screen. */
+    String number() {
+        return page.url().replaceAll(".*/repairs/(\\d+)/.*", "$1");
+    }
+}
