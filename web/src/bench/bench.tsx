@@ -121,6 +121,7 @@ function HourRule({ live, now, zone }: { live: readonly Api["LiveView"][]; now: 
                 {l.ahead.map((a) => {
                   const [s, e] = [x(Date.parse(a.from)), x(Date.parse(a.to))];
                   const w = Math.max(1.5, e - s);
+                  const mid = (Math.max(s, from + 2) + e) / 2;
                   return (
                     <g key={a.step}>
                       <rect
@@ -139,8 +140,8 @@ function HourRule({ live, now, zone }: { live: readonly Api["LiveView"][]; now: 
                       )}
                       {!a.handsOn && w > 44 && (
                         <>
-                          <rect x={s + w / 2 - 19} y={y + 19} width="38" height="18" fill="var(--sheet)" />
-                          <text x={s + w / 2} y={y + 33} textAnchor="middle" style={{ fontWeight: 700 }}>
+                          <rect x={mid - 19} y={y + 19} width="38" height="18" fill="var(--sheet)" />
+                          <text x={mid} y={y + 33} textAnchor="middle" style={{ fontWeight: 700 }}>
                             {minutes((Date.parse(a.to) - Math.max(now, Date.parse(a.from))) / 60_000)}
                           </text>
                         </>

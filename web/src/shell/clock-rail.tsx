@@ -127,7 +127,7 @@ export function ClockRail({ except, slim = false }: { except?: number; slim?: bo
         )}
       </div>
       {bench && slim && (
-        <div className="firm-l flex shrink-0 gap-6 px-4 pt-[7px]">
+        <div className="firm-l hidden shrink-0 gap-6 px-4 pt-[7px] sm:flex">
           <AirFigures shop={bench.shop} slim />
         </div>
       )}

@@ -52,6 +52,7 @@ export function Measure({
   problem,
   disabled = false,
   large = false,
+  autoFocus = false,
   onEnter,
 }: {
   label: string;
@@ -61,6 +62,7 @@ export function Measure({
   problem?: string;
   disabled?: boolean;
   large?: boolean;
+  autoFocus?: boolean;
   onEnter?: () => void;
 }) {
   const { system } = usePreferences();
@@ -109,6 +111,7 @@ export function Measure({
           className={`n w-full min-w-0 bg-transparent px-2.5 font-semibold ${large ? "h-[72px] text-44" : "h-[53px] text-20"}`}
           inputMode="decimal"
           autoComplete="off"
+          autoFocus={autoFocus}
           value={text}
           disabled={disabled}
           aria-invalid={Boolean(wrong)}

@@ -157,7 +157,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
       <div className="firm-b flex h-[75px] shrink-0 items-stretch">
         <div className="n flex min-w-0 flex-1 items-center gap-3 truncate px-4 text-20 font-semibold sm:px-8 sm:text-24">
           <span className="truncate">
-            {run.frozen.workup.name}, step {index + 1} of {state.steps.length}
+            Step {index + 1} of {state.steps.length}, {run.frozen.workup.name}
           </span>
           {current.loop && (
             <span className="waits shrink-0 px-2">

@@ -79,6 +79,7 @@ function Weight({
           onChange={setValue}
           problem={problem}
           onEnter={take}
+          autoFocus={focus}
           large
         />
       </div>

@@ -77,6 +77,7 @@ public final class Depot {
                                     .toString(),
                             "-Duser.timezone=UTC",
                             "-Xmx384m",
+                            "-XX:+UseParallelGC",
                             "-jar",
                             jar().toString())
                     .redirectErrorStream(true)
@@ -162,10 +163,16 @@ public final class Depot {
 
     /** A browser at the door. */
     public static Page stranger(int width, int height) {
+        Page page = blank(width, height);
+        page.navigate(url() + "/");
+        return page;
+    }
+
+    /** A browser that has been nowhere yet. */
+    public static Page blank(int width, int height) {
         BrowserContext context = ONE.browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
         Page page = context.newPage();
         page.setDefaultTimeout(20_000);
-        page.navigate(url() + "/");
         return page;
     }
 

@@ -1,5 +1,6 @@
 package vanemend.app;
 
+import io.micrometer.observation.ObservationRegistry;
 import java.time.Clock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -13,6 +14,12 @@ public class VaneMend {
     /** Starts it. */
     public static void main(String[] args) {
         SpringApplication.run(VaneMend.class, args);
+    }
+
+    /** Nobody watches traces here; without this every filter of every request would be measured. */
+    @Bean
+    ObservationRegistry observations() {
+        return ObservationRegistry.NOOP;
     }
 
     /** The one clock; the core is handed its time. */

@@ -7,7 +7,9 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
@@ -26,6 +28,7 @@ public class Accounts {
     private final PasswordEncoder passwords;
     private final Clock clock;
     private final String nobodysHash;
+    private final Map<String, Account> found = new ConcurrentHashMap<>();
 
     Accounts(JdbcClient db, PasswordEncoder passwords, Clock clock) {
         this.db = db;
@@ -60,8 +63,18 @@ public class Accounts {
                 .list();
     }
 
-    /** The account called {@code id}. */
+    /** The account called {@code id}. An account never changes once made, so one that was found need not be read again. */
     public Optional<Account> find(String id) {
+        Account known = found.get(id);
+        if (known != null) {
+            return Optional.of(known);
+        }
+        Optional<Account> read = read(id);
+        read.ifPresent(a -> found.put(id, a));
+        return read;
+    }
+
+    private Optional<Account> read(String id) {
         return db.sql("SELECT id, name, role FROM account WHERE id = ?")
                 .param(id)
                 .query(Accounts::row)

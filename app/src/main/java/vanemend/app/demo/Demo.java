@@ -22,7 +22,6 @@ import vanemend.app.access.Role;
 import vanemend.app.bench.Bench;
 import vanemend.app.store.BenchEvents;
 import vanemend.app.store.Repairs;
-import vanemend.app.store.Shelf;
 import vanemend.app.store.Shop;
 import vanemend.core.plan.Conditions;
 import vanemend.core.plan.FrozenPlan;
@@ -43,7 +42,6 @@ class Demo implements ApplicationRunner {
     private static final int SHORTEST_PASSWORD = 8;
 
     private final Accounts accounts;
-    private final Shelf shelf;
     private final Shop shop;
     private final Repairs repairs;
     private final BenchEvents events;
@@ -52,7 +50,6 @@ class Demo implements ApplicationRunner {
 
     Demo(
             Accounts accounts,
-            Shelf shelf,
             Shop shop,
             Repairs repairs,
             BenchEvents events,
@@ -62,7 +59,6 @@ class Demo implements ApplicationRunner {
             throw new IllegalStateException("the demo needs VANEMEND_DEMO_PASSWORD, 8 characters or more");
         }
         this.accounts = accounts;
-        this.shelf = shelf;
         this.shop = shop;
         this.repairs = repairs;
         this.events = events;
@@ -80,7 +76,7 @@ class Demo implements ApplicationRunner {
         List.of(ISLA, TAM, PRIYA, JOSS).forEach(a -> accounts.add(a, password));
         Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
         shop.air(new Air(17, 58));
-        DemoShelf.on(LocalDate.ofInstant(now, shop.zone())).forEach(shelf::add);
+        DemoShelf.on(LocalDate.ofInstant(now, shop.zone())).forEach(shop::stock);
 
         repairs.add(UUID.randomUUID(), DemoRepairs.lockerLid(), JOSS.id());
         repairs.add(UUID.randomUUID(), DemoRepairs.sill(), ISLA.id());

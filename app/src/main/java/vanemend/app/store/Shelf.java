@@ -35,7 +35,7 @@ public class Shelf {
     }
 
     /** Adds an item. */
-    public void add(ShelfItem item) {
+    void add(ShelfItem item) {
         db.sql("INSERT INTO shelf_item (id, class_id, name, lot, expires, quantity, unit, work_min, dose_percent,"
                         + " density_g_per_ml, grading, grade, wet) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(

@@ -7,9 +7,11 @@ import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import vanemend.core.material.ShelfItem;
 import vanemend.core.plan.Conditions;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.HouseRules;
@@ -21,6 +23,10 @@ public class Shop {
     /** A house rule that was turned. */
     public record Change(String question, String answer, String by, Instant at) {}
 
+    /** What every preview needs; read once and let go whenever something of it is written. */
+    private record Today(Air air, HouseRules house, List<ShelfItem> shelf) {}
+
+    private final AtomicReference<Today> today = new AtomicReference<>();
     private final JdbcClient db;
     private final Shelf shelf;
     private final Clock clock;
@@ -57,6 +63,7 @@ public class Shop {
         db.sql("UPDATE shop_air SET temp_c = ?, rh_percent = ?, changed_at = ? WHERE id = 1")
                 .params(air.tempC(), air.rhPercent(), Timestamp.from(clock.instant()))
                 .update();
+        today.set(null);
     }
 
     /** House rules in force: the newest answer to each question. */
@@ -83,14 +90,26 @@ public class Shop {
         db.sql("INSERT INTO house_rule_change (question, answer, changed_by, changed_at) VALUES (?, ?, ?, ?)")
                 .params(question, answer, by, Timestamp.from(clock.instant()))
                 .update();
+        today.set(null);
+    }
+
+    /** Puts an item on the shelf. */
+    public void stock(ShelfItem item) {
+        shelf.add(item);
+        today.set(null);
     }
 
     /** What a plan is made under, for hands that spread at the rate of {@code apprentice} or a technician. */
     public Conditions conditions(boolean apprentice) {
+        Today now = today.get();
+        if (now == null) {
+            now = new Today(air(), house(), shelf.all());
+            today.set(now);
+        }
         return new Conditions(
-                air(),
-                house(),
-                shelf.all(),
+                now.air(),
+                now.house(),
+                now.shelf(),
                 clock.instant(),
                 zone,
                 TradeBook.value(apprentice ? "spread.rate.apprentice" : "spread.rate"));

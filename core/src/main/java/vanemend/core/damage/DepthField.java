@@ -1,19 +1,16 @@
 package vanemend.core.damage;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.operation.union.UnaryUnionOp;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
-/**
- * All dents of a part as one hollow surface: where dents overlap the deeper counts. Lengths mm, volumes mm³.
- *
- * @param dents at least one
- */
-public record DepthField(List<Dent> dents) {
+/** All dents of a part as one hollow surface: where dents overlap the deeper counts. Lengths mm, volumes mm³. */
+public final class DepthField {
     private static final GeometryFactory GEOMETRY = new GeometryFactory();
     private static final int OUTLINE_POINTS = 96;
 
@@ -36,18 +33,32 @@ public record DepthField(List<Dent> dents) {
         0.0471753363865118
     };
 
-    public DepthField {
+    private final List<Dent> dents;
+    private final Ellipse[] ellipses;
+
+    /** A field of one dent or more. */
+    public DepthField(List<Dent> dents) {
         if (dents.isEmpty()) {
             throw new IllegalArgumentException("a depth field needs a dent");
         }
-        dents = List.copyOf(dents);
+        this.dents = List.copyOf(dents);
+        this.ellipses = dents.stream().map(Ellipse::new).toArray(Ellipse[]::new);
+    }
+
+    /** The dents, at least one. */
+    public List<Dent> dents() {
+        return dents;
     }
 
     /** Depth at a point, mm. */
     public double depthAt(double x, double y) {
+        return depthAt(ellipses, ellipses.length, x, y);
+    }
+
+    private static double depthAt(Ellipse[] some, int count, double x, double y) {
         double d = 0;
-        for (Dent dent : dents) {
-            d = Math.max(d, dent.depthAt(x, y));
+        for (int i = 0; i < count; i++) {
+            d = Math.max(d, some[i].depthAt(x, y));
         }
         return d;
     }
@@ -83,7 +94,7 @@ public record DepthField(List<Dent> dents) {
     public Geometry outline() {
         List<Geometry> all = new ArrayList<>();
         dents.forEach(d -> all.add(outline(d)));
-        return UnaryUnionOp.union(all);
+        return OverlayNGRobust.union(all);
     }
 
     /**
@@ -124,49 +135,78 @@ public record DepthField(List<Dent> dents) {
         return sum;
     }
 
+    /** Depth integrated along the vertical line at {@code x}; only dents that the line cuts are looked at. */
     private double chord(double x) {
-        List<Double> ys = new ArrayList<>();
-        for (Dent d : dents) {
-            double[] cut = chordEnds(d, x);
-            if (cut.length == 2) {
-                ys.add(cut[0]);
-                ys.add(cut[1]);
+        Ellipse[] cut = new Ellipse[ellipses.length];
+        double[] ys = new double[3 * ellipses.length];
+        int count = 0;
+        for (Ellipse e : ellipses) {
+            double half = e.halfChord(x);
+            if (half > 0) {
+                double mid = e.midChord(x);
                 // A point or a bowl is not smooth across its own middle: split there.
-                ys.add((cut[0] + cut[1]) / 2);
+                ys[3 * count] = mid - half;
+                ys[3 * count + 1] = mid;
+                ys[3 * count + 2] = mid + half;
+                cut[count++] = e;
             }
         }
-        ys.sort(null);
+        Arrays.sort(ys, 0, 3 * count);
         double sum = 0;
-        for (int i = 1; i < ys.size(); i++) {
-            double from = ys.get(i - 1);
-            double half = (ys.get(i) - from) / 2;
+        for (int i = 1; i < 3 * count; i++) {
+            double half = (ys[i] - ys[i - 1]) / 2;
             if (half < 1e-9) {
                 continue;
             }
-            double mid = from + half;
+            double mid = ys[i - 1] + half;
             for (int k = 0; k < NODE.length; k++) {
-                sum += WEIGHT[k] * half * (depthAt(x, mid - half * NODE[k]) + depthAt(x, mid + half * NODE[k]));
+                sum += WEIGHT[k]
+                        * half
+                        * (depthAt(cut, count, x, mid - half * NODE[k]) + depthAt(cut, count, x, mid + half * NODE[k]));
             }
         }
         return sum;
     }
 
-    /** The two y at which the vertical line at {@code x} cuts the dent's outline, or none. */
-    private static double[] chordEnds(Dent d, double x) {
-        double t = Math.toRadians(d.angleDeg());
-        double c = Math.cos(t);
-        double s = Math.sin(t);
-        double ia = 1 / (d.a() * d.a());
-        double ib = 1 / (d.b() * d.b());
-        double dx = x - d.xMm();
-        double qa = s * s * ia + c * c * ib;
-        double qb = 2 * dx * c * s * (ia - ib);
-        double qc = dx * dx * (c * c * ia + s * s * ib) - 1;
-        double disc = qb * qb - 4 * qa * qc;
-        if (disc <= 0) {
-            return new double[0];
+    /** A dent with what does not change from point to point worked out once. */
+    private static final class Ellipse {
+        private final Dent dent;
+        private final double cos;
+        private final double sin;
+        private final double ia2;
+        private final double ib2;
+        private final double qa;
+
+        Ellipse(Dent d) {
+            this.dent = d;
+            this.cos = Math.cos(Math.toRadians(d.angleDeg()));
+            this.sin = Math.sin(Math.toRadians(d.angleDeg()));
+            this.ia2 = 1 / (d.a() * d.a());
+            this.ib2 = 1 / (d.b() * d.b());
+            this.qa = sin * sin * ia2 + cos * cos * ib2;
         }
-        double root = Math.sqrt(disc);
-        return new double[] {d.yMm() + (-qb - root) / (2 * qa), d.yMm() + (-qb + root) / (2 * qa)};
+
+        double depthAt(double x, double y) {
+            double dx = x - dent.xMm();
+            double dy = y - dent.yMm();
+            double u = dx * cos + dy * sin;
+            double v = dy * cos - dx * sin;
+            double rho2 = u * u * ia2 + v * v * ib2;
+            return rho2 >= 1 ? 0 : dent.depthMm() * dent.profile().at(Math.sqrt(rho2));
+        }
+
+        /** Middle of the chord that the vertical line at {@code x} cuts. */
+        double midChord(double x) {
+            return dent.yMm() - (x - dent.xMm()) * cos * sin * (ia2 - ib2) / qa;
+        }
+
+        /** Half that chord's length; 0 where the line misses. */
+        double halfChord(double x) {
+            double dx = x - dent.xMm();
+            double qb = 2 * dx * cos * sin * (ia2 - ib2);
+            double qc = dx * dx * (cos * cos * ia2 + sin * sin * ib2) - 1;
+            double disc = qb * qb - 4 * qa * qc;
+            return disc <= 0 ? 0 : Math.sqrt(disc) / (2 * qa);
+        }
     }
 }

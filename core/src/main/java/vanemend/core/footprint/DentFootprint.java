@@ -14,9 +14,9 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.buffer.BufferParameters;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.locationtech.jts.operation.polygonize.Polygonizer;
-import org.locationtech.jts.operation.union.UnaryUnionOp;
-import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
 import vanemend.core.damage.DepthField;
 import vanemend.core.part.Part;
 import vanemend.core.trade.Check;
@@ -29,7 +29,6 @@ import vanemend.core.trade.TradeBook;
 public final class DentFootprint {
     private static final GeometryFactory GEOMETRY = new GeometryFactory();
     private static final int SEGMENTS_A_QUARTER = 16;
-    private static final double DRAWING_TOLERANCE_MM = 0.02;
 
     private DentFootprint() {}
 
@@ -52,33 +51,27 @@ public final class DentFootprint {
         return d;
     }
 
+    /** Damage that shares the piece of sheet its outer zones may use. */
+    private record Group(Geometry damage, Geometry side) {}
+
     /** The zones of {@code dents} on {@code part}. */
     public static Footprint of(Part part, DepthField dents) {
         Polygon sheet = (Polygon) GEOMETRY.toGeometry(new Envelope(0, part.widthMm(), 0, part.heightMm()));
         Map<Zone.Kind, Double> past = distances();
-        Geometry damage = dents.outline();
-        Geometry opening = grow(damage, past.get(Zone.Kind.OPENING));
         Set<String> flags = new LinkedHashSet<>();
-        Map<Zone.Kind, List<Geometry>> pieces = new EnumMap<>(Zone.Kind.class);
-        for (int i = 0; i < opening.getNumGeometries(); i++) {
-            Geometry field = opening.getGeometryN(i);
-            Geometry own = damage.getNumGeometries() == 1 ? damage : damage.intersection(field);
-            Geometry side = side(part, sheet, field, past, own, flags);
-            for (Map.Entry<Zone.Kind, Double> e : past.entrySet()) {
-                Geometry g = grow(own, e.getValue());
-                boolean stops = e.getKey().compareTo(Zone.Kind.OPENING) > 0 && e.getKey() != Zone.Kind.CLEAN;
-                pieces.computeIfAbsent(e.getKey(), k -> new ArrayList<>()).add(within(g, stops ? side : sheet));
-            }
-        }
+        List<Group> groups = groups(part, sheet, dents.outline(), past, flags);
+        List<Map<Zone.Kind, Geometry>> pieces =
+                groups.stream().map(g -> pieces(g, sheet, past)).toList();
         Map<Zone.Kind, Zone> zones = new EnumMap<>(Zone.Kind.class);
         Geometry inner = null;
         for (Zone.Kind kind : Zone.Kind.values()) {
-            List<Geometry> all = pieces.get(kind);
-            Geometry g = all.size() == 1 ? all.getFirst() : UnaryUnionOp.union(all);
+            List<Geometry> all =
+                    new ArrayList<>(pieces.stream().map(m -> m.get(kind)).toList());
             // Pieces on two sides of a body line may each stop there: a zone still holds all that lies inside it.
             if (inner != null && all.size() > 1) {
-                g = g.union(inner);
+                all.add(inner);
             }
+            Geometry g = all.size() == 1 ? all.getFirst() : OverlayNGRobust.union(all);
             zones.put(kind, new Zone(kind, past.get(kind), g));
             inner = g;
         }
@@ -86,17 +79,60 @@ public final class DentFootprint {
         return new Footprint(zones, List.copyOf(flags));
     }
 
+    /** Dents that no body line holds up go together; a field that one does stands by itself. */
+    private static List<Group> groups(
+            Part part, Polygon sheet, Geometry damage, Map<Zone.Kind, Double> past, Set<String> flags) {
+        if (part.bodyLines().isEmpty()) {
+            return List.of(new Group(damage, sheet));
+        }
+        Geometry opening = grow(damage, past.get(Zone.Kind.OPENING));
+        List<Group> out = new ArrayList<>();
+        List<Geometry> free = new ArrayList<>();
+        for (int i = 0; i < opening.getNumGeometries(); i++) {
+            Geometry field = opening.getGeometryN(i);
+            Geometry own = opening.getNumGeometries() == 1
+                    ? damage
+                    : OverlayNGRobust.overlay(damage, field, OverlayNG.INTERSECTION);
+            Geometry side = side(part, sheet, field, past, own, flags);
+            if (side == sheet) {
+                free.add(own);
+            } else {
+                out.add(new Group(own, side));
+            }
+        }
+        if (!free.isEmpty()) {
+            out.add(new Group(free.size() == 1 ? free.getFirst() : OverlayNGRobust.union(free), sheet));
+        }
+        return out;
+    }
+
+    /**
+     * A group's zones. Each is grown from the one inside it: discs add up, so this is the damage grown by the whole distance, and
+     * fields that have met need not be joined again.
+     */
+    private static Map<Zone.Kind, Geometry> pieces(Group group, Polygon sheet, Map<Zone.Kind, Double> past) {
+        Map<Zone.Kind, Geometry> out = new EnumMap<>(Zone.Kind.class);
+        Geometry grown = group.damage();
+        double reached = 0;
+        for (Map.Entry<Zone.Kind, Double> e : past.entrySet()) {
+            grown = grow(grown, e.getValue() - reached);
+            reached = e.getValue();
+            boolean stops = e.getKey().compareTo(Zone.Kind.OPENING) > 0 && e.getKey() != Zone.Kind.CLEAN;
+            out.put(e.getKey(), within(grown, stops ? group.side() : sheet));
+        }
+        return out;
+    }
+
     /** Outline offset by {@code mm}, round corners. Area of a segment L by r: 2·r·L + π·r² (stadium, textbook). */
     public static Geometry grow(Geometry g, double mm) {
         if (mm == 0) {
             return g;
         }
-        Geometry out = g.buffer(mm, SEGMENTS_A_QUARTER, BufferParameters.CAP_ROUND);
-        return DouglasPeuckerSimplifier.simplify(out, DRAWING_TOLERANCE_MM);
+        return g.buffer(mm, SEGMENTS_A_QUARTER, BufferParameters.CAP_ROUND);
     }
 
     private static Geometry within(Geometry g, Geometry side) {
-        return side.contains(g) ? g : g.intersection(side);
+        return side.contains(g) ? g : OverlayNGRobust.overlay(g, side, OverlayNG.INTERSECTION);
     }
 
     /** The piece of the sheet that this field's outer zones may use. */
@@ -112,7 +148,7 @@ public final class DentFootprint {
                 flags.add("The repair crosses the " + l.name()
                         + ": shape one side to tape along it, then the other. Fine zones run over it.");
             } else if (away < reach) {
-                side = side.intersection(pieceWith(sheet, line, field));
+                side = OverlayNGRobust.overlay(side, pieceWith(sheet, line, field), OverlayNG.INTERSECTION);
                 flags.add("320 stops at the " + l.name() + ", " + mm(away) + " mm from the dent.");
             } else if (away - reach <= near) {
                 flags.add("The " + l.name() + " lies " + mm(away - reach) + " mm past the 320: take the 320 up to it.");

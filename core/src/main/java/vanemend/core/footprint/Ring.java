@@ -6,6 +6,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
 
 /**
  * A closed line on the part.
@@ -14,6 +15,9 @@ import org.locationtech.jts.geom.Polygon;
  * @param hole true where it cuts out of the ring before it
  */
 public record Ring(List<Double> xy, boolean hole) {
+    /** A quarter of what one dot of a screen shows of the usual part. */
+    private static final double DRAWING_TOLERANCE_MM = 0.15;
+
     /** All rings of a polygon or several. */
     public static List<Ring> of(Geometry g) {
         List<Ring> out = new ArrayList<>();
@@ -29,7 +33,10 @@ public record Ring(List<Double> xy, boolean hole) {
     }
 
     private static Ring ring(LineString line, boolean hole) {
-        Coordinate[] cs = line.getCoordinates();
+        DouglasPeuckerSimplifier fewer = new DouglasPeuckerSimplifier(line);
+        fewer.setDistanceTolerance(DRAWING_TOLERANCE_MM);
+        fewer.setEnsureValid(false);
+        Coordinate[] cs = fewer.getResultGeometry().getCoordinates();
         List<Double> xy = new ArrayList<>(2 * cs.length);
         for (int i = 0; i < cs.length - 1; i++) {
             xy.add(Math.round(cs[i].x * 10) / 10.0);

@@ -1,13 +1,15 @@
 package vanemend.core.section;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Deque;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Location;
-import org.locationtech.jts.operation.distance.IndexedFacetDistance;
 import vanemend.core.damage.DepthField;
 import vanemend.core.footprint.Footprint;
 import vanemend.core.footprint.Zone;
@@ -18,8 +20,8 @@ import vanemend.core.trade.TradeBook;
  * neighbouring surfaces, each nowhere below the one beneath it, so that nothing overlaps and nothing gapes.
  */
 public final class DentSection {
-    private static final GeometryFactory GEOMETRY = new GeometryFactory();
     private static final int SAMPLES = 160;
+    private static final double DRAWING_TOLERANCE_MM = 0.008;
 
     private DentSection() {}
 
@@ -44,11 +46,12 @@ public final class DentSection {
         double to = Math.min(
                 part.getEnvelopeInternal().getMaxX(),
                 outer.getEnvelopeInternal().getMaxX() + margin);
-        Taper feather =
-                new Taper(footprint.zone(Zone.Kind.OPENING).shape(), TradeBook.value("dent.feather-width"), true);
-        Taper fill = new Taper(footprint.zone(Zone.Kind.FILLER).shape(), TradeBook.value("dent.filler-past"), false);
-        Taper putty =
-                new Taper(footprint.zone(Zone.Kind.PUTTY).shape(), TradeBook.value("dent.putty-past-feather"), false);
+        Taper feather = new Taper(
+                footprint.zone(Zone.Kind.OPENING).shape(), TradeBook.value("dent.feather-width"), true, cutYMm);
+        Taper fill =
+                new Taper(footprint.zone(Zone.Kind.FILLER).shape(), TradeBook.value("dent.filler-past"), false, cutYMm);
+        Taper putty = new Taper(
+                footprint.zone(Zone.Kind.PUTTY).shape(), TradeBook.value("dent.putty-past-feather"), false, cutYMm);
         double proudMost = TradeBook.value("dent.proud");
         double skim = TradeBook.value("dent.putty-finished");
 
@@ -61,19 +64,26 @@ public final class DentSection {
             double depth = dents.depthAt(x[i], cutYMm);
             double sheet = -build.keptMm() - build.offMm() - depth;
             double ground = sheet + build.keptMm();
-            double coats = ground + build.offMm() * feather.at(x[i], cutYMm);
-            double share = fill.at(x[i], cutYMm);
+            double coats = ground + build.offMm() * feather.at(x[i]);
+            double share = fill.at(x[i]);
             double level = build.filled() ? ground + depth + build.offMm() * share : ground;
             double filled = Math.max(coats, level);
-            double top = Math.max(filled, puttyTop(putty.at(x[i], cutYMm), skim, filled));
+            double top = Math.max(filled, puttyTop(putty.at(x[i]), skim, filled));
             z[0][i] = sheet - build.gaugeMm();
             z[1][i] = sheet;
             z[2][i] = ground;
             z[3][i] = coats;
             z[4][i] = filled;
             z[5][i] = top;
-            proud[i] = (build.filled() ? filled : top) + proudMost * (build.filled() ? share : putty.at(x[i], cutYMm));
+            proud[i] = (build.filled() ? filled : top) + proudMost * (build.filled() ? share : putty.at(x[i]));
         }
+        int[] keep = bends(x, z, proud);
+        x = only(x, keep);
+        proud = only(proud, keep);
+        for (int k = 0; k < z.length; k++) {
+            z[k] = only(z[k], keep);
+        }
+        n = keep.length;
         List<Layer> layers = new ArrayList<>();
         add(layers, "part", "Part", "part", x, z[0], z[1]);
         add(layers, "coats-kept", "Coats kept", "coat", x, z[1], z[2]);
@@ -93,6 +103,42 @@ public final class DentSection {
         double lowest = min(z[0]);
         double highest = Math.max(max(proud), max(z[5]));
         return new Section(cutYMm, round(from), round(to), round(lowest), round(highest), layers, line, round(stands));
+    }
+
+    /** The samples at which a surface bends by more than can be drawn; the same for all, so that layers share their corners. */
+    private static int[] bends(double[] x, double[][] z, double[] proud) {
+        double[][] all = Arrays.copyOf(z, z.length + 1);
+        all[z.length] = proud;
+        boolean[] keep = new boolean[x.length];
+        keep[0] = true;
+        keep[x.length - 1] = true;
+        Deque<int[]> spans = new ArrayDeque<>();
+        spans.push(new int[] {0, x.length - 1});
+        while (!spans.isEmpty()) {
+            int[] span = spans.pop();
+            double worst = DRAWING_TOLERANCE_MM;
+            int at = -1;
+            for (double[] line : all) {
+                double slope = (line[span[1]] - line[span[0]]) / (x[span[1]] - x[span[0]]);
+                for (int i = span[0] + 1; i < span[1]; i++) {
+                    double off = Math.abs(line[i] - line[span[0]] - slope * (x[i] - x[span[0]]));
+                    if (off > worst) {
+                        worst = off;
+                        at = i;
+                    }
+                }
+            }
+            if (at >= 0) {
+                keep[at] = true;
+                spans.push(new int[] {span[0], at});
+                spans.push(new int[] {at, span[1]});
+            }
+        }
+        return IntStream.range(0, x.length).filter(i -> keep[i]).toArray();
+    }
+
+    private static double[] only(double[] v, int[] keep) {
+        return Arrays.stream(keep).mapToDouble(i -> v[i]).toArray();
     }
 
     /** Putty runs from the sound clear, where it is nothing, to a skim over the face. */
@@ -154,27 +200,57 @@ public final class DentSection {
         return Math.round(v * 10000) / 10000.0;
     }
 
-    /** Rises from 0 to 1 over {@code width}: outward from a zone's edge, or inward from it. */
+    /**
+     * Rises from 0 to 1 over {@code width} along the cut: outward from a zone's edge, or inward from it. Only stretches of the
+     * edge that come nearer to the cut than that width can matter.
+     */
     private static final class Taper {
         private final IndexedPointInAreaLocator area;
-        private final IndexedFacetDistance edge;
+        private final List<double[]> near = new ArrayList<>();
+        private final double cutY;
         private final double width;
         private final boolean outward;
 
-        Taper(Geometry zone, double width, boolean outward) {
+        Taper(Geometry zone, double width, boolean outward, double cutY) {
             this.area = new IndexedPointInAreaLocator(zone);
-            this.edge = new IndexedFacetDistance(zone.getBoundary());
             this.width = width;
             this.outward = outward;
+            this.cutY = cutY;
+            Geometry edge = zone.getBoundary();
+            for (int i = 0; i < edge.getNumGeometries(); i++) {
+                Coordinate[] c = edge.getGeometryN(i).getCoordinates();
+                for (int k = 1; k < c.length; k++) {
+                    double low = Math.min(c[k - 1].y, c[k].y) - width;
+                    double high = Math.max(c[k - 1].y, c[k].y) + width;
+                    if (cutY >= low && cutY <= high) {
+                        near.add(new double[] {c[k - 1].x, c[k - 1].y, c[k].x, c[k].y});
+                    }
+                }
+            }
         }
 
-        double at(double x, double y) {
-            Coordinate c = new Coordinate(x, y);
-            boolean inside = area.locate(c) != Location.EXTERIOR;
+        double at(double x) {
+            boolean inside = area.locate(new Coordinate(x, cutY)) != Location.EXTERIOR;
             if (inside == outward) {
                 return 0;
             }
-            return Math.min(1, edge.distance(GEOMETRY.createPoint(c)) / width);
+            double least2 = width * width;
+            for (double[] s : near) {
+                if (x >= Math.min(s[0], s[2]) - width && x <= Math.max(s[0], s[2]) + width) {
+                    least2 = Math.min(least2, distance2(s, x, cutY));
+                }
+            }
+            return Math.sqrt(least2) / width;
+        }
+
+        private static double distance2(double[] s, double x, double y) {
+            double dx = s[2] - s[0];
+            double dy = s[3] - s[1];
+            double length2 = dx * dx + dy * dy;
+            double t = length2 == 0 ? 0 : Math.clamp(((x - s[0]) * dx + (y - s[1]) * dy) / length2, 0, 1);
+            double ex = x - s[0] - t * dx;
+            double ey = y - s[1] - t * dy;
+            return ex * ex + ey * ey;
         }
     }
 }

@@ -1,0 +1,103 @@
+package vanemend.acceptance;
+
+import com.microsoft.playwright.Page;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Collectors;
+
+/** Measures the packaged application from outside: preview with twenty requests in flight, and what the first page weighs. */
+public final class LoadRun {
+    private static final int IN_FLIGHT = 20;
+    private static final int ROUNDS = 5;
+    private static final int A_ROUND = 6000;
+
+    private LoadRun() {}
+
+    /** Prints what was measured. */
+    public static void main(String[] args) {
+        firstPage();
+        preview();
+        System.exit(0);
+    }
+
+    private static void firstPage() {
+        Page page = Depot.blank(1280, 800);
+        List<Integer> bodies = new ArrayList<>();
+        AtomicInteger requests = new AtomicInteger();
+        page.onRequestFinished(r -> {
+            requests.incrementAndGet();
+            bodies.add(r.sizes().responseBodySize);
+        });
+        // A new browser has nothing in its cache; what it then shows is the bench, with every font that the screens
+        // use.
+        page.navigate(Depot.url() + "/bench");
+        page.getByLabel("Name").waitFor();
+        page.evaluate(
+                "() => Promise.all([...document.fonts].filter(f => f.unicodeRange.includes('U+0-FF') || f.unicodeRange.includes('U+0000-00FF')).map(f => f.load())).then(() => true)");
+        page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+        int sum = bodies.stream().mapToInt(Integer::intValue).sum();
+        System.out.printf(
+                "first page load: %.0f kB compressed in %d requests (target below 350 kB)%n",
+                sum / 1000.0, requests.get());
+        page.context().close();
+    }
+
+    /** Signs in with the browser, then asks over twenty connections of its own with the browser's cookies. */
+    private static void preview() {
+        Page page = Depot.as("tam", 1280, 800);
+        String draft = (String) page.evaluate("""
+                async () => {
+                  const repairs = await (await fetch('/api/repairs')).json();
+                  const id = repairs.find(r => r.name === 'Luggage-door ice dents').id;
+                  return JSON.stringify((await (await fetch('/api/repairs/' + id)).json()).draft);
+                }
+                """);
+        Map<String, String> cookies =
+                page.context().cookies().stream().collect(Collectors.toMap(c -> c.name, c -> c.value));
+        page.context().close();
+        HttpRequest request = HttpRequest.newBuilder(URI.create(Depot.url() + "/api/preview"))
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", cookies.get("XSRF-TOKEN"))
+                .header("Cookie", "VMSESSION=" + cookies.get("VMSESSION") + "; XSRF-TOKEN=" + cookies.get("XSRF-TOKEN"))
+                .POST(HttpRequest.BodyPublishers.ofString(draft))
+                .build();
+        for (int round = 1; round <= ROUNDS; round++) {
+            double[] ms = round(request);
+            System.out.printf(
+                    "preview at %d in flight, round %d of %d: median %.1f ms, 99 %% %.1f ms (target 99 %% below 50 ms)%n",
+                    IN_FLIGHT, round, ROUNDS, ms[ms.length / 2], ms[(int) (ms.length * 0.99)]);
+        }
+    }
+
+    private static double[] round(HttpRequest request) {
+        AtomicInteger left = new AtomicInteger(A_ROUND);
+        Queue<Double> times = new ConcurrentLinkedQueue<>();
+        try (HttpClient http = HttpClient.newBuilder()
+                        .version(HttpClient.Version.HTTP_1_1)
+                        .build();
+                ExecutorService hands = Executors.newFixedThreadPool(IN_FLIGHT)) {
+            for (int i = 0; i < IN_FLIGHT; i++) {
+                hands.submit(() -> {
+                    while (left.getAndDecrement() > 0) {
+                        long begun = System.nanoTime();
+                        int status = http.send(request, HttpResponse.BodyHandlers.discarding())
+                                .statusCode();
+                        times.add(status == 200 ? (System.nanoTime() - begun) / 1e6 : Double.POSITIVE_INFINITY);
+                    }
+                    return null;
+                });
+            }
+        }
+        return times.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+    }
+}
