@@ -103,7 +103,7 @@ function StepList({ plan }: { plan: Api["Plan"] }) {
   const now = useNow();
   const begun = Math.floor(now / 60_000) * 60_000;
   const zone = useZone();
-  const { light } = useLit();
+  const { lit, light } = useLit();
   const [at, setAt] = useState(0);
   const rows = useRef<(HTMLLIElement | null)[]>([]);
   useEffect(() => {
@@ -129,7 +129,7 @@ function StepList({ plan }: { plan: Api["Plan"] }) {
             ref={(el) => {
               rows.current[i] = el;
             }}
-            className={`border-b border-hair ${i === at ? "bg-ground" : ""}`}
+            className={`border-b border-hair ${i === at ? "bg-ground" : ""} ${lit.zone && !lit.step && lit.zone === step.zone ? "outline-violet outline-3 -outline-offset-3" : ""}`}
             onPointerEnter={() => light(litByStep(step))}
             onPointerLeave={() => light({})}
           >

@@ -6,10 +6,8 @@ import java.util.Arrays;
 import java.util.Deque;
 import java.util.List;
 import java.util.stream.IntStream;
-import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.Location;
 import vanemend.core.damage.DepthField;
 import vanemend.core.footprint.Footprint;
 import vanemend.core.footprint.Zone;
@@ -20,7 +18,7 @@ import vanemend.core.trade.TradeBook;
  * neighbouring surfaces, each nowhere below the one beneath it, so that nothing overlaps and nothing gapes.
  */
 public final class DentSection {
-    private static final int SAMPLES = 160;
+    private static final int SAMPLES = 140;
     private static final double DRAWING_TOLERANCE_MM = 0.008;
 
     private DentSection() {}
@@ -205,33 +203,48 @@ public final class DentSection {
      * edge that come nearer to the cut than that width can matter.
      */
     private static final class Taper {
-        private final IndexedPointInAreaLocator area;
+        private final double[] crossings;
         private final List<double[]> near = new ArrayList<>();
         private final double cutY;
         private final double width;
         private final boolean outward;
 
         Taper(Geometry zone, double width, boolean outward, double cutY) {
-            this.area = new IndexedPointInAreaLocator(zone);
             this.width = width;
             this.outward = outward;
             this.cutY = cutY;
+            List<Double> crossed = new ArrayList<>();
             Geometry edge = zone.getBoundary();
             for (int i = 0; i < edge.getNumGeometries(); i++) {
                 Coordinate[] c = edge.getGeometryN(i).getCoordinates();
                 for (int k = 1; k < c.length; k++) {
-                    double low = Math.min(c[k - 1].y, c[k].y) - width;
-                    double high = Math.max(c[k - 1].y, c[k].y) + width;
-                    if (cutY >= low && cutY <= high) {
-                        near.add(new double[] {c[k - 1].x, c[k - 1].y, c[k].x, c[k].y});
-                    }
+                    look(c[k - 1], c[k], crossed);
                 }
+            }
+            this.crossings =
+                    crossed.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+        }
+
+        private void look(Coordinate a, Coordinate b, List<Double> crossed) {
+            if (cutY >= Math.min(a.y, b.y) - width && cutY <= Math.max(a.y, b.y) + width) {
+                near.add(new double[] {a.x, a.y, b.x, b.y});
+            }
+            if ((a.y > cutY) != (b.y > cutY)) {
+                crossed.add(a.x + (cutY - a.y) / (b.y - a.y) * (b.x - a.x));
             }
         }
 
+        /** Even-odd along the cut: inside after an odd number of edges. */
+        private boolean inside(double x) {
+            int before = 0;
+            while (before < crossings.length && crossings[before] <= x) {
+                before++;
+            }
+            return before % 2 == 1;
+        }
+
         double at(double x) {
-            boolean inside = area.locate(new Coordinate(x, cutY)) != Location.EXTERIOR;
-            if (inside == outward) {
+            if (inside(x) == outward) {
                 return 0;
             }
             double least2 = width * width;
