@@ -84,7 +84,7 @@ function PlanFigures({ plan }: { plan: Api["Plan"] }) {
           value={grams(pour.fillerG)}
           note={pour.batches > 1 ? `${pour.batches} batches` : "one batch"}
         />
-        <Big small label="Cream" value={grams(pour.creamG)} note={`${pour.percent}\u2009% by weight`} />
+        <Big small label="Cream" value={grams(pour.creamG)} note={`${pour.percent}\u202f% by weight`} />
       </div>
       <Big label="Hands on" value={minutes(plan.activeMin)} note={`of ${minutes(plan.totalMin)} in all`} />
       <Big

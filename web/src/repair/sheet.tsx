@@ -24,15 +24,15 @@ export function Big({
   waits?: boolean;
   small?: boolean;
 }) {
-  const [figure, unit] = value.split("\u2009");
-  const rest = value.split("\u2009").slice(2).join("\u2009");
+  const [figure, unit] = value.split("\u202f");
+  const rest = value.split("\u202f").slice(2).join("\u202f");
   return (
     <div className={`min-w-0 px-4 py-2.5 ${waits ? "bg-tape text-on-tape" : ""}`}>
       <div className={`lab ${waits ? "text-on-tape" : ""}`}>{label}</div>
       <div className={`n font-semibold ${small ? "text-28" : "text-44"}`} style={{ fontStretch: "88%" }}>
         {figure}
         {unit && <span className="ml-1 text-[0.62em] font-medium">{unit}</span>}
-        {rest && <span className="ml-1">{rest.replace("\u2009", " ")}</span>}
+        {rest && <span className="ml-1">{rest.replace("\u202f", " ")}</span>}
       </div>
       {note && <div className={`lab ${waits ? "text-on-tape" : ""}`}>{note}</div>}
     </div>

@@ -92,7 +92,7 @@ export default function Rules() {
                   l.upTo !== undefined && (l.unit === "%" ? `above ${l.upTo}` : `up to ${l.upTo}`),
                 ]
                   .filter(Boolean)
-                  .join(", ") + (l.unit ? `\u2009${l.unit}` : ""),
+                  .join(", ") + (l.unit ? `\u202f${l.unit}` : ""),
               `${l.reason} ${l.instead}`,
               l.shown,
             ])}
@@ -106,7 +106,7 @@ export default function Rules() {
             .map((v) => [
               <span key="v" className="n text-20 font-semibold whitespace-nowrap">
                 {v.value}
-                {"\u2009"}
+                {"\u202f"}
                 <span className="text-14">{v.unit}</span>
               </span>,
               v.meaning,
@@ -127,11 +127,11 @@ export default function Rules() {
                 {c.name}
               </span>,
               [
-                c.work.length > 0 && `work ${c.work.join(" to ")}\u2009min`,
-                c.sand.length > 0 && `sand ${c.sand.join(" to ")}\u2009min`,
-                c.typical.minC !== undefined && `cures from ${c.typical.minC}\u2009°C`,
-                c.typical.capC !== undefined && `at most ${c.typical.capC}\u2009°C`,
-                c.typical.densityGPerMl !== undefined && `${c.typical.densityGPerMl}\u2009g/mL`,
+                c.work.length > 0 && `work ${c.work.join(" to ")}\u202fmin`,
+                c.sand.length > 0 && `sand ${c.sand.join(" to ")}\u202fmin`,
+                c.typical.minC !== undefined && `cures from ${c.typical.minC}\u202f°C`,
+                c.typical.capC !== undefined && `at most ${c.typical.capC}\u202f°C`,
+                c.typical.densityGPerMl !== undefined && `${c.typical.densityGPerMl}\u202fg/mL`,
                 c.sanding,
               ]
                 .filter(Boolean)

@@ -14,7 +14,7 @@ export default function ShelfPlace() {
     new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" }).format(
       Date.parse(d),
     );
-  const amount = (l: Api["ShelfLine"]) => `${l.item.quantity}\u2009${l.item.unit}`;
+  const amount = (l: Api["ShelfLine"]) => `${l.item.quantity}\u202f${l.item.unit}`;
   return (
     <>
       <svg className="absolute size-0" aria-hidden="true">

@@ -147,7 +147,7 @@ function AirFigures({ shop, slim = false }: { shop: Api["ShopView"]; slim?: bool
   return (
     <>
       <Figure label="Air" value={temperature(shop.tempC, system)} />
-      {!slim && <Figure label="RH" value={`${Math.round(shop.rhPercent)}\u2009%`} />}
+      {!slim && <Figure label="RH" value={`${Math.round(shop.rhPercent)}\u202f%`} />}
       {!slim && <Figure label="Dew" value={temperature(shop.dewPointC, system)} />}
       <Figure label="At the bench" value={shop.present.map((p) => p.name.split(" ")[0]).join(", ") || "nobody"} />
     </>

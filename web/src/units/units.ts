@@ -3,8 +3,8 @@ export type System = "metric" | "inch";
 
 export const MM_PER_INCH = 25.4;
 
-/** Thin space between value and unit. */
-export const THIN = "\u2009";
+/** Thin space between value and unit at which no line breaks. */
+export const THIN = "\u202f";
 
 export const toInch = (mm: number) => mm / MM_PER_INCH;
 export const fromInch = (inch: number) => inch * MM_PER_INCH;

@@ -11,7 +11,7 @@ import type { DraftOnScreen } from "../use-draft";
 import { NotYet } from "../verdict/verdict";
 
 const area = (mm2: number, system: "metric" | "inch") =>
-  system === "metric" ? `${Math.round(mm2 / 100)}\u2009cm²` : `${(mm2 / 645.16).toFixed(1)}\u2009in²`;
+  system === "metric" ? `${Math.round(mm2 / 100)}\u202fcm²` : `${(mm2 / 645.16).toFixed(1)}\u202fin²`;
 
 /** Station 5: how far out each zone goes, and where the cut A–A lies. */
 export function FootprintStation({

@@ -154,13 +154,13 @@ function Coats({ part, set, frozen, problems = [] }: Piece) {
               >
                 {word}
                 <span className="text-14 font-medium">
-                  {i >= 0 ? `${coats[i]?.thicknessUm ?? known?.value ?? "–"}\u2009µm` : "absent"}
+                  {i >= 0 ? `${coats[i]?.thicknessUm ?? known?.value ?? "–"}\u202fµm` : "absent"}
                 </span>
               </button>
               {i >= 0 && (
                 <details className="lab pt-1">
                   <summary className="min-h-6 cursor-pointer">
-                    {known ? `typical ${known.value}\u2009µm: ${known.shown}` : "thickness"}
+                    {known ? `typical ${known.value}\u202fµm: ${known.shown}` : "thickness"}
                   </summary>
                   <Measure
                     label={`${word}, from the film gauge`}

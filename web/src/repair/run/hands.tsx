@@ -304,7 +304,7 @@ interface Figure {
 }
 
 const split = (text: string): { value: string; unit?: string } => {
-  const [value = "", ...unit] = text.split("\u2009");
+  const [value = "", ...unit] = text.split("\u202f");
   return { value, unit: unit.join(" ") || undefined };
 };
 
@@ -369,7 +369,7 @@ function ClockBand({ clock, now, zone }: { clock: Api["LiveClock"]; now: number;
         {clock.neededMin > 0 && (
           <span className="ml-4 font-semibold text-ink">
             cure {Math.min(999, Math.floor((clock.agedMin / clock.neededMin) * 100))}
-            {"\u2009"}% at last look
+            {"\u202f"}% at last look
           </span>
         )}
       </span>

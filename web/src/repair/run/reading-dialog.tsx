@@ -11,11 +11,11 @@ const SAID: Record<Ask, { label: string; quantity: Quantity; from: number; to: n
     quantity: "temperature",
     from: -20,
     to: 120,
-    told: "−20 to 120\u2009°C (−4 to 248\u2009°F)",
+    told: "−20 to 120\u202f°C (−4 to 248\u202f°F)",
   },
-  DEPTH_MM: { label: "Depth left", quantity: "depth", from: 0, to: 25, told: "0 to 25\u2009mm (0 to 1\u2009in)" },
-  FILLER_G: { label: "Filler weighed", quantity: { unit: "g" }, from: 1, to: 3000, told: "1 to 3000\u2009g" },
-  CREAM_G: { label: "Cream weighed", quantity: { unit: "g" }, from: 0, to: 150, told: "0 to 150\u2009g" },
+  DEPTH_MM: { label: "Depth left", quantity: "depth", from: 0, to: 25, told: "0 to 25\u202fmm (0 to 1\u202fin)" },
+  FILLER_G: { label: "Filler weighed", quantity: { unit: "g" }, from: 1, to: 3000, told: "1 to 3000\u202fg" },
+  CREAM_G: { label: "Cream weighed", quantity: { unit: "g" }, from: 0, to: 150, told: "0 to 150\u202fg" },
 };
 
 /** A reading typed in; the clock follows it. */

@@ -43,8 +43,8 @@ export function Weighing({
       {pour && mix.fillerG === undefined && (
         <p className="n w-full text-20">
           No scale: puddle {Math.round(pour.puddleMm)}
-          {"\u2009"}mm across, bead {Math.round(pour.beadMm)}
-          {"\u2009"}mm.
+          {"\u202f"}mm across, bead {Math.round(pour.beadMm)}
+          {"\u202f"}mm.
         </p>
       )}
     </div>
@@ -67,7 +67,7 @@ function Weight({
   const [value, setValue] = useState<number>();
   const most = LARGEST[quantity] ?? 3000;
   const problem =
-    value !== undefined && (value < least || value > most) ? `Expected ${least} to ${most}\u2009g.` : undefined;
+    value !== undefined && (value < least || value > most) ? `Expected ${least} to ${most}\u202fg.` : undefined;
   const take = () => value !== undefined && !problem && onReading(quantity, value);
   return (
     <div className={`flex items-end gap-1 ${focus ? "outline-violet outline-3 outline-offset-2" : ""}`}>

@@ -149,7 +149,7 @@ function StackRow({
               <span className="hd block">{c.item.name}</span>
               <span className="text-14 block">
                 lot {c.item.lot}, {c.why}
-                {c.item.workMin !== undefined && `, work ${c.item.workMin}\u2009min by label`}
+                {c.item.workMin !== undefined && `, work ${c.item.workMin}\u202fmin by label`}
                 {chosen && line.pinned ? "; pinned, tap to let go" : ""}
               </span>
             </button>

@@ -159,11 +159,11 @@ function ScaleRow({
           ))}
           <path d={`M${mark * perG} 2V56`} stroke="var(--ink)" strokeWidth="3" />
         </svg>
-        {band && <span className="lab">green: 1.5 to 3{"\u2009"}% of this filler, where the clock is honest</span>}
+        {band && <span className="lab">green: 1.5 to 3{"\u202f"}% of this filler, where the clock is honest</span>}
       </div>
       <span className="n pb-4 text-right text-44 font-semibold" style={{ fontStretch: "88%" }}>
-        {figure.split("\u2009")[0]}
-        <span className="text-28 font-medium">{"\u2009g"}</span>
+        {figure.split("\u202f")[0]}
+        <span className="text-28 font-medium">{"\u202fg"}</span>
       </span>
     </div>
   );
@@ -230,7 +230,7 @@ function BeadPanel({ pour, putty }: { pour: Api["Pour"]; putty: boolean }) {
           />
         </svg>
         <div>
-          <div className="lab">Puddle, 8{"\u2009"}mm high</div>
+          <div className="lab">Puddle, 8{"\u202f"}mm high</div>
           <div className="n text-28 font-semibold">{length(pour.puddleMm, system)}</div>
           <div className="lab mt-2">Bead for {percent(pour.percent)}</div>
           <div className="n text-28 font-semibold">{length(pour.beadMm, system)}</div>
@@ -249,7 +249,7 @@ function BeadPanel({ pour, putty }: { pour: Api["Pour"]; putty: boolean }) {
             <>
               <b className="n text-20">{percent(answer.data.percent)}</b> of cream.{" "}
               {answer.data.said || `Inside the window: times go × ${answer.data.workFactor.toFixed(2)}.`} Right for 2
-              {"\u2009"}%: {length(answer.data.rightBeadMm, system)}.
+              {"\u202f"}%: {length(answer.data.rightBeadMm, system)}.
             </>
           ) : null}
         </p>
@@ -281,7 +281,7 @@ function Routes({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftOnScreen; f
               value={cures ? minutes(r.sandFromMin) : "does not cure"}
               note={
                 lamp && cures
-                  ? `ramp ${Math.ceil(r.rampMin)}, hold ${Math.ceil(r.holdMin)}, cool ${Math.ceil(r.coolMin)}\u2009min. ${said(r.note, system)}`
+                  ? `ramp ${Math.ceil(r.rampMin)}, hold ${Math.ceil(r.holdMin)}, cool ${Math.ceil(r.coolMin)}\u202fmin. ${said(r.note, system)}`
                   : said(r.note, system) ||
                     (mix.law.fitted ? "from the label's own times" : "twice as fast per 10 °C: recalled, verify")
               }

@@ -136,7 +136,7 @@ function StepList({ plan }: { plan: Api["Plan"] }) {
             <button
               type="button"
               aria-expanded={i === at}
-              className="grid min-h-14 w-full grid-cols-[40px_1fr_230px_120px_88px] items-center gap-3 px-4 py-2 text-left"
+              className="grid min-h-14 w-full grid-cols-[40px_1fr_210px_120px_100px] items-center gap-3 px-4 py-2 text-left"
               onClick={() => {
                 setAt(i);
                 light(litByStep(step));
@@ -161,7 +161,7 @@ function StepList({ plan }: { plan: Api["Plan"] }) {
               <span className="n text-right font-semibold">
                 {step.activeMin > 0 && <span className="block">{minutes(step.activeMin)}</span>}
                 {step.kind === "WAIT" && (
-                  <span className="waits mt-0.5 inline-block px-1.5">
+                  <span className="waits mt-0.5 inline-block px-1 whitespace-nowrap">
                     <span className="bg-tape px-0.5">
                       {step.clock ? `wait ${minutes(step.clock.minutes)}` : "by test"}
                     </span>

@@ -27,7 +27,7 @@ class WholeJobTest {
         page.waitForFunction("t => document.querySelector('[aria-label=Figures]').innerText !== t", before);
 
         tam.station("Verdict");
-        assertThat(page.getByText("2.9 mm deep, aim is at most 3 mm".replace(" mm", "\u2009mm")))
+        assertThat(page.getByText("2.9 mm deep, aim is at most 3 mm".replace(" mm", "\u202fmm")))
                 .isVisible();
         tam.station("Stack");
         assertThat(page.getByText("Body filler, old tin")).isVisible();
@@ -61,9 +61,9 @@ class WholeJobTest {
         // The test does not wait for filler to cure: the record says so.
         assertThat(record.getByText("of the cure asked").first()).isVisible();
         assertThat(record.innerText())
-                .contains("62.4\u2009g")
-                .contains("1.2\u2009g")
-                .contains("1.9\u2009%");
+                .contains("62.4\u202fg")
+                .contains("1.2\u202fg")
+                .contains("1.9\u202f%");
     }
 
     @Test
@@ -75,7 +75,7 @@ class WholeJobTest {
         assertThat(page.getByText("“about three” is not a length")).isVisible();
         assertThat(page.getByLabel("Depth left")).hasValue("about three");
         priya.type("Depth left", "-2");
-        assertThat(page.getByText("Dent 1: depth of -2\u2009mm cannot be right").first())
+        assertThat(page.getByText("Dent 1: depth of -2\u202fmm cannot be right").first())
                 .isVisible();
         assertThat(page.getByLabel("Depth left")).hasValue("-2");
         priya.type("Depth left", "1/8 in");
