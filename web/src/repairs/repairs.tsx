@@ -1,10 +1,10 @@
 import { Plus, Search } from "lucide-react";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ask, type Api } from "../api/client";
 import { useRepairs, useZone } from "../api/queries";
 import { VerdictMark } from "../repair/verdict-mark";
-import { typing } from "../shell/keys";
+import { useFindKey } from "../shell/use-find-key";
 import { usePreferences } from "../shell/preferences";
 import { dayAndTime, said } from "../units/units";
 
@@ -36,17 +36,7 @@ export function Repairs() {
   const navigate = useNavigate();
   const [find, setFind] = useState("");
   const [refused, setRefused] = useState("");
-  const search = useRef<HTMLInputElement>(null);
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (!typing(e) && e.key === "/") {
-        e.preventDefault();
-        search.current?.focus();
-      }
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, []);
+  const search = useFindKey();
   const shown = useMemo(() => {
     const words = find.toLowerCase().split(/\s+/).filter(Boolean);
     return (repairs.data ?? [])

@@ -1,10 +1,10 @@
 import { Search } from "lucide-react";
 import { Tabs } from "radix-ui";
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import { ask, type Api } from "../api/client";
 import { keys, queryClient, useRules, useZone } from "../api/queries";
 import { VerdictMark } from "../repair/verdict-mark";
-import { typing } from "../shell/keys";
+import { useFindKey } from "../shell/use-find-key";
 import { dayAndTime } from "../units/units";
 
 const TABS = [
@@ -25,17 +25,7 @@ const has = (find: string, ...texts: (string | number | undefined)[]) =>
 export default function Rules() {
   const rules = useRules();
   const [find, setFind] = useState("");
-  const search = useRef<HTMLInputElement>(null);
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (!typing(e) && e.key === "/") {
-        e.preventDefault();
-        search.current?.focus();
-      }
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, []);
+  const search = useFindKey();
   if (rules.isError) return <p className="p-6 text-20 font-bold text-oxide-text">{rules.error.message}</p>;
   if (!rules.data) return <p className="p-6 text-20">One moment.</p>;
   const book = rules.data;

@@ -140,4 +140,77 @@ class WholeJobTest {
         tam.station("Run");
         assertThat(tam.button("Begin the work")).isDisabled();
     }
+
+    @Test
+    void everythingByKeyboard() {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        Page page = tam.page();
+        tam.newRepair("Keys", "2.8");
+        page.locator("h1").first().click();
+        page.keyboard().press("6");
+        assertThat(page).hasURL(java.util.regex.Pattern.compile(".*/steps$"));
+        page.keyboard().press("j");
+        page.keyboard().press("j");
+        assertThat(page.getByText("Straightedge across the dent")).isVisible();
+        page.keyboard().press("?");
+        assertThat(page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Keys")))
+                .isVisible();
+        page.keyboard().press("Escape");
+        page.keyboard().press("3");
+        assertThat(page).hasURL(java.util.regex.Pattern.compile(".*/verdict$"));
+        page.keyboard().press("b");
+        assertThat(page).hasURL(java.util.regex.Pattern.compile(".*/bench$"));
+    }
+
+    @Test
+    void theShopsAirMovesTheFigures() {
+        Technician isla = new Technician(Depot.as("isla", 1280, 800));
+        Page page = isla.page();
+        isla.newRepair("Weather", "2.8");
+        Locator figures = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Figures"));
+        assertThat(figures.getByText("25")).isVisible();
+        try {
+            isla.button("Shop air: change it").click();
+            isla.type("Air", "80 F");
+            isla.button("Take this air").click();
+            assertThat(figures.getByText("13", new Locator.GetByTextOptions().setExact(true)))
+                    .isVisible();
+            isla.button("Shop air: change it").click();
+            isla.type("Air", "60");
+            isla.button("Take this air").click();
+            assertThat(page.getByText("Shop air of 60\u202f°C cannot be right")).isVisible();
+            page.keyboard().press("Escape");
+        } finally {
+            isla.button("Shop air: change it").click();
+            isla.type("Air", "17");
+            isla.button("Take this air").click();
+            assertThat(figures.getByText("25")).isVisible();
+        }
+    }
+
+    @Test
+    void onlyTheRecordIsPrinted() {
+        Page page = Depot.as("isla", 1280, 800);
+        page.navigate(Depot.url() + "/repairs/5/record");
+        Locator record = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Record"));
+        assertThat(record.getByText("Cream 2.92")).isVisible();
+        page.emulateMedia(new Page.EmulateMediaOptions().setMedia(com.microsoft.playwright.options.Media.PRINT));
+        assertThat(page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Places")))
+                .isHidden();
+        assertThat(page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations")))
+                .isHidden();
+        assertThat(record).isVisible();
+        assertThat(page.pdf().length).isGreaterThan(20_000);
+    }
+
+    @Test
+    void theDoorSaysWhatIsWrong() {
+        Page page = Depot.stranger(1280, 800);
+        page.getByLabel("Name").fill("somebody");
+        page.getByLabel("Password").fill("guess");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
+                .click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Name or password is wrong. 4 tries left");
+        assertThat(page.getByLabel("Name")).hasValue("somebody");
+    }
 }

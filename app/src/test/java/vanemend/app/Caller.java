@@ -10,6 +10,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -78,6 +79,20 @@ public final class Caller {
                 .header("Content-Type", "application/json")
                 .header("X-XSRF-TOKEN", token())
                 .POST(HttpRequest.BodyPublishers.ofString(text)));
+    }
+
+    /** An open stream of lines. */
+    public interface Stream extends AutoCloseable {
+        @Override
+        void close();
+    }
+
+    /** Listens to a stream and hands on its lines until it is closed. */
+    public Stream stream(String path, Consumer<String> line) {
+        HttpClient own = HttpClient.newBuilder().cookieHandler(cookies).build();
+        own.sendAsync(request(path).build(), HttpResponse.BodyHandlers.ofLines())
+                .thenAccept(r -> r.body().forEach(line));
+        return own::shutdownNow;
     }
 
     /** A cookie by name. */

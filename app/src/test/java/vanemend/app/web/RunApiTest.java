@@ -211,4 +211,25 @@ class RunApiTest {
         assertThat(record.at("record.lines").findValuesAsString("loop")).contains("Low spot", "Pinholes");
         assertThat(record.at("record.lots").toString()).contains("BF-2207").contains("FP-0911");
     }
+
+    @Test
+    void notesThatAreTooLongAndTooManyEventsAtOnceAreRefusedKindly() {
+        String path = started("Too much");
+        Map<String, Object> note = event("NOTE", "wash");
+        note.put("text", "x".repeat(2001));
+        assertThat(tam.post(path + "/events", List.of(note)).text("refused.0.problem.message"))
+                .contains("2001 characters")
+                .contains("at most 2000");
+        Map<String, Object> empty = event("NOTE", "wash");
+        assertThat(tam.post(path + "/events", List.of(empty)).text("refused.0.problem.message"))
+                .contains("missing");
+        List<Map<String, Object>> many = new ArrayList<>();
+        for (int i = 0; i < 201; i++) {
+            many.add(event("DONE", "wash"));
+        }
+        assertThat(tam.post(path + "/events", many).status()).isEqualTo(413);
+        Map<String, Object> start = event("START", "");
+        assertThat(tam.post(path + "/events", List.of(start)).text("refused.0.problem.message"))
+                .contains("begins with its plan");
+    }
 }

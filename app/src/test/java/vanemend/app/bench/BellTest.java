@@ -1,0 +1,35 @@
+package vanemend.app.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import vanemend.app.Caller;
+import vanemend.app.Drafts;
+import vanemend.app.TestBench;
+
+class BellTest {
+    private static void until(BlockingQueue<String> lines, String wanted) throws InterruptedException {
+        for (String line = ""; !line.contains(wanted); ) {
+            line = lines.poll(20, TimeUnit.SECONDS);
+            assertThat(line).as("waiting for " + wanted).isNotNull();
+        }
+    }
+
+    @Test
+    void whoListensHearsOfEveryChangeOnceItIsKept() throws Exception {
+        Caller watcher = TestBench.as("isla");
+        Caller tam = TestBench.as("tam");
+        BlockingQueue<String> lines = new LinkedBlockingQueue<>();
+        try (Caller.Stream stream = watcher.stream("/api/stream", lines::add)) {
+            until(lines, "event:open");
+            tam.post("/api/repairs", Map.of("clientId", UUID.randomUUID(), "draft", Drafts.door("Heard")));
+            until(lines, "event:changed");
+            assertThat(watcher.get("/api/repairs").body().toString()).contains("Heard");
+        }
+    }
+}

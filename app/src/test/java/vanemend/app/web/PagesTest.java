@@ -1,0 +1,58 @@
+package vanemend.app.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import vanemend.app.Caller;
+import vanemend.app.TestBench;
+
+class PagesTest {
+    private final Caller stranger = TestBench.stranger();
+
+    @Test
+    void everyScreensAddressGivesTheOnePageAndIsNeverKept() {
+        for (String path : new String[] {"/", "/bench", "/repairs", "/repairs/7/steps", "/shelf", "/rules"}) {
+            Caller.Answer a = stranger.get(path);
+            assertThat(a.status()).as(path).isEqualTo(200);
+            assertThat(a.text("text")).contains("<div id=\"root\">");
+            assertThat(a.headers().firstValue("Cache-Control").orElse("")).contains("no-store");
+        }
+    }
+
+    @Test
+    void thePageCarriesTheNonceOfItsOwnPolicyAndAnotherEachTime() {
+        String first = nonce(stranger.get("/"));
+        assertThat(first).hasSizeGreaterThan(20);
+        assertThat(nonce(stranger.get("/"))).isNotEqualTo(first);
+    }
+
+    private static String nonce(Caller.Answer a) {
+        Matcher m = Pattern.compile("name=\"nonce\" content=\"([^\"]+)\"").matcher(a.text("text"));
+        assertThat(m.find()).isTrue();
+        assertThat(a.headers().firstValue("Content-Security-Policy").orElse("")).contains("'nonce-" + m.group(1) + "'");
+        return m.group(1);
+    }
+
+    @Test
+    void scriptsStylesAndFontsShipWithIt() {
+        Matcher m = Pattern.compile("(?:src|href)=\"(/[^\"]+)\"")
+                .matcher(stranger.get("/").text("text"));
+        int count = 0;
+        while (m.find()) {
+            assertThat(stranger.get(m.group(1)).status()).as(m.group(1)).isEqualTo(200);
+            count++;
+        }
+        assertThat(count).isGreaterThanOrEqualTo(3);
+        assertThat(stranger.get("/").text("text")).doesNotContain("https://").doesNotContain("__NONCE__");
+    }
+
+    @Test
+    void whatIsNotThereIsAPlain404() {
+        assertThat(stranger.get("/assets/nothing.js").status()).isEqualTo(404);
+        assertThat(TestBench.as("tam").get("/api/nothing").status()).isEqualTo(404);
+        assertThat(stranger.get("/actuator/health").status()).isEqualTo(200);
+        assertThat(stranger.get("/actuator/env").status()).isEqualTo(404);
+    }
+}

@@ -1,0 +1,58 @@
+import { describe, expect, it } from "vitest";
+import type { Api } from "../api/client";
+import fixture from "../api/generated/run-fixture.json";
+import { standings } from "./stations";
+import { turned } from "./turned";
+
+const problem = (field: string): Api["InputProblem"] => ({ field, given: "", expected: "", message: "" });
+const workup = (chosen: boolean, plan: boolean) =>
+  ({
+    stack: { lines: [{ chosen: chosen ? {} : undefined }] },
+    plan: plan ? {} : undefined,
+  }) as unknown as Api["Workup"];
+const begun = fixture.begun as unknown as Api["RunState"];
+
+describe("standings of the stations", () => {
+  it("leaves open what is still to say", () => {
+    const s = standings(undefined, [problem("part.name"), problem("dents[0].depthMm")], undefined);
+    expect(s).toMatchObject({
+      part: "open",
+      damage: "open",
+      verdict: "open",
+      stack: "open",
+      steps: "open",
+      run: "open",
+    });
+    expect(standings(undefined, [problem("dents")], undefined)).toMatchObject({ part: "done", damage: "open" });
+    expect(standings(undefined, [problem("part")], undefined).part).toBe("open");
+  });
+
+  it("is done with a stack only when nothing is missing, and with steps only when there is a plan", () => {
+    expect(standings(workup(false, false), [], undefined)).toMatchObject({
+      verdict: "done",
+      stack: "open",
+      steps: "open",
+    });
+    expect(standings(workup(true, true), [], undefined)).toMatchObject({
+      stack: "done",
+      footprint: "done",
+      steps: "done",
+    });
+  });
+
+  it("tells a run that is under way from one that is finished", () => {
+    expect(standings(workup(true, true), [], begun)).toMatchObject({ run: "running", record: "open" });
+    const finished = { ...begun, finishedAt: "2026-11-24T10:00:00Z" };
+    expect(standings(workup(true, true), [], finished)).toMatchObject({ run: "done", record: "done" });
+  });
+});
+
+describe("a map with one entry turned", () => {
+  it("sets, replaces and takes out, and leaves the old one alone", () => {
+    const old = { ladder: "fine" };
+    expect(turned(old, "ladder", "quick")).toEqual({ ladder: "quick" });
+    expect(turned(old, "ladder", "")).toEqual({});
+    expect(turned(undefined, "ladder", "quick")).toEqual({ ladder: "quick" });
+    expect(old).toEqual({ ladder: "fine" });
+  });
+});
