@@ -109,17 +109,15 @@ function StepList({ plan }: { plan: Api["Plan"] }) {
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (typing(e) || dialogOpen() || (e.key !== "j" && e.key !== "k")) return;
-      setAt((i) => {
-        const next = Math.min(plan.steps.length - 1, Math.max(0, i + (e.key === "j" ? 1 : -1)));
-        const step = plan.steps[next]?.step;
-        if (step) light(litByStep(step));
-        rows.current[next]?.scrollIntoView({ block: "nearest" });
-        return next;
-      });
+      const next = Math.min(plan.steps.length - 1, Math.max(0, at + (e.key === "j" ? 1 : -1)));
+      const step = plan.steps[next]?.step;
+      setAt(next);
+      if (step) light(litByStep(step));
+      rows.current[next]?.scrollIntoView({ block: "nearest" });
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
-  }, [plan.steps, light]);
+  }, [plan.steps, light, at]);
   return (
     <>
       <ol>
