@@ -36,6 +36,7 @@ public final class MetalDentFill {
      * @param filler mix of body filler, absent where putty alone fills
      * @param putty mix of putty
      * @param primerSandMin time until epoxy primer can be scuffed, min; absent where none is asked
+     * @param sealerDryMin time until pinhole sealer is dry today, min; absent where its label gives none
      */
     public record Found(
             Metal metal,
@@ -47,7 +48,8 @@ public final class MetalDentFill {
             HouseRules house,
             Optional<MixPlan> filler,
             MixPlan putty,
-            Optional<Double> primerSandMin) {}
+            Optional<Double> primerSandMin,
+            Optional<Double> sealerDryMin) {}
 
     private final Found found;
     private final List<Step> steps = new ArrayList<>();
@@ -250,13 +252,11 @@ public final class MetalDentFill {
                 .material(name(Role.PINHOLE))
                 .active(TradeBook.value("minutes.seal"))
                 .caution("solvent"));
-        double dry = found.stack()
-                .item(Role.PINHOLE)
-                .flatMap(i -> i.sand().stream().findFirst())
-                .map(ShelfItem.LabelTime::minutes)
-                .orElse(0.0);
         Builder wait = step("seal-wait", Kind.WAIT, "Let the sealer dry")
-                .detail(dry > 0 ? "Label time, then by touch." : "By test: the label gives no time.")
+                .detail(
+                        found.sealerDryMin().isPresent()
+                                ? "Label time at today's temperature, then by touch."
+                                : "By test: the label gives no time.")
                 .zone(Zone.Kind.PUTTY)
                 .layer("putty")
                 .gate(new Gate(
@@ -265,9 +265,9 @@ public final class MetalDentFill {
                         "palm test next",
                         "Still wet",
                         List.of(new Gate.Branch("wet", "Still wet", "wait and try again", "wait-again"))));
-        if (dry > 0) {
-            wait.clock(Clock.Kind.FROM, "Dry from", dry, "label of " + name(Role.PINHOLE));
-        }
+        found.sealerDryMin()
+                .ifPresent(dry -> wait.clock(
+                        Clock.Kind.FROM, "Dry from", dry, "label of " + name(Role.PINHOLE) + " at today's air"));
         add(wait);
         add(step("palm", Kind.GATE, "Palm test")
                 .detail("Flat hand, all directions: flat, no bulge, no pinholes, no straight lines, dull everywhere.")

@@ -161,7 +161,8 @@ public final class Planner {
                 house,
                 filler,
                 putty,
-                primer));
+                primer,
+                sealerDryMin(stack)));
         double promised = draft.promisedAt() == null
                 ? Double.NaN
                 : Duration.between(shop.now(), draft.promisedAt()).toSeconds() / 60.0;
@@ -184,6 +185,12 @@ public final class Planner {
                 total,
                 Double.isNaN(promised) ? Optional.empty() : Optional.of(promised - total),
                 TradeBook.shipped().closing()));
+    }
+
+    private Optional<Double> sealerDryMin(StackChoice stack) {
+        OptionalDouble today =
+                stack.item(Role.PINHOLE).map(i -> times().sandMin(i)).orElse(OptionalDouble.empty());
+        return today.isPresent() ? Optional.of(today.getAsDouble()) : Optional.empty();
     }
 
     private MixPlan fillerMix(ShelfItem item, Footprint f) {

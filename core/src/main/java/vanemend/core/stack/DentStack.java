@@ -156,7 +156,10 @@ public final class DentStack {
         OptionalDouble wait = need.timeFactor().sandMin(item);
         String expiry =
                 item.expires().map(e -> "use by " + DAY.format(e.minusDays(1))).orElse("no expiry");
-        return wait.isPresent() ? Math.round(Math.ceil(wait.getAsDouble())) + " min to sand today, " + expiry : expiry;
+        return wait.isPresent()
+                ? Math.round(Math.ceil(wait.getAsDouble())) + " min to "
+                        + (item.materialClass().role() == Role.PINHOLE ? "dry" : "sand") + " today, " + expiry
+                : expiry;
     }
 
     /** Why {@code item} must not be used, or nothing. */

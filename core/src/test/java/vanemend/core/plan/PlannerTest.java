@@ -140,6 +140,24 @@ class PlannerTest {
     }
 
     @Test
+    @DisplayName("every label time follows today's air, the sealer's too: 15 min at 21 °C is 15 × 1.55 at 15 °C")
+    void sealerDriesSlowerInTheCold() {
+        assertThat(sealerMin(21)).isCloseTo(15, within(1e-9));
+        assertThat(sealerMin(15)).isCloseTo(15 * 1.55, within(0.1));
+    }
+
+    private static double sealerMin(double airC) {
+        return plan(Bench.usual(), Bench.shop(airC, HOUSE, Bench.shelf())).steps().stream()
+                .map(PlannedStep::step)
+                .filter(s -> s.id().equals("seal-wait"))
+                .findFirst()
+                .orElseThrow()
+                .clock()
+                .orElseThrow()
+                .minutes();
+    }
+
+    @Test
     void windowsHoldTheWholePlanAndThePromise() {
         RepairDraft promised = new RepairDraft(
                 Bench.door(),
