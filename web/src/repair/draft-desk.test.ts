@@ -64,6 +64,31 @@ describe("draft desk", () => {
     expect(store.size()).toBe(0);
   });
 
+  it("says that what was just typed is not saved yet", async () => {
+    const d = await desk();
+    d.step(rename("Flap"));
+    expect(d.snapshot().safety).toBe("saving");
+  });
+
+  it("lays an answer aside that is older than what was saved meanwhile", async () => {
+    let answer: ((view: unknown) => void) | undefined;
+    let slow = false;
+    const asked = ((path: string, body?: Body) =>
+      slow
+        ? new Promise((r) => (answer = r))
+        : (server.ask as (p: string, b?: Body) => Promise<unknown>)(path, body)) as unknown as typeof ask;
+    const d = new DraftDesk(4, asked, store);
+    await d.load();
+    slow = true;
+    const reading = d.load();
+    slow = false;
+    d.step(rename("Flap"));
+    expect(await d.settle()).toBe(2);
+    answer?.({ version: 1, draft: { part: { name: "Door" } }, problems: [] });
+    await reading;
+    expect(d.snapshot().draft?.part?.name).toBe("Flap");
+  });
+
   it("keeps what was typed through a dead server and a reload", async () => {
     const d = await desk();
     server.down = true;

@@ -73,7 +73,8 @@ export class DraftDesk {
       this.change({ failed: e instanceof Error ? e.message : String(e) });
       return;
     }
-    if (this.dirty) return;
+    // Typed or saved while the answer was on its way: it is older than what stands here.
+    if (this.dirty || view.version < this.version) return;
     const kept = this.kept();
     if (kept && !view.frozenAt) {
       this.version = kept.version;
@@ -117,7 +118,7 @@ export class DraftDesk {
 
   private put(draft: Draft): void {
     this.dirty = draft;
-    this.change({ draft });
+    this.change({ draft, safety: this.state.safety === "saved" ? "saving" : this.state.safety });
     this.keep();
     this.preview(draft);
     clearTimeout(this.saveTimer);

@@ -9,11 +9,20 @@ export interface Lit {
   step?: string;
 }
 
-const Context = createContext<{ lit: Lit; light: (lit: Lit) => void }>({ lit: {}, light: () => {} });
+interface Pointing {
+  lit: Lit;
+  light: (lit: Lit) => void;
+  /** Id of the step that stays open, also while the plan is computed anew or another sheet is looked at. */
+  open: string;
+  openStep: (id: string) => void;
+}
+
+const Context = createContext<Pointing>({ lit: {}, light: () => {}, open: "", openStep: () => {} });
 
 export function LitProvider({ children, fixed }: { children: ReactNode; fixed?: Lit }) {
   const [state, light] = useState<Lit>({});
-  const value = useMemo(() => ({ lit: fixed ?? state, light }), [fixed, state]);
+  const [open, openStep] = useState("");
+  const value = useMemo(() => ({ lit: fixed ?? state, light, open, openStep }), [fixed, state, open]);
   return <Context value={value}>{children}</Context>;
 }
 

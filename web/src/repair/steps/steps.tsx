@@ -1,6 +1,6 @@
 import { ShieldAlert } from "lucide-react";
 import { Tabs } from "radix-ui";
-import { useEffect, useRef, useState } from "react";
+import { useLayoutEffect, useRef } from "react";
 import { useSearchParams } from "react-router";
 import type { Api } from "../../api/client";
 import { useNow } from "../../api/clock";
@@ -103,21 +103,27 @@ function StepList({ plan }: { plan: Api["Plan"] }) {
   const now = useNow();
   const begun = Math.floor(now / 60_000) * 60_000;
   const zone = useZone();
-  const { lit, light } = useLit();
-  const [at, setAt] = useState(0);
+  const { lit, light, open, openStep } = useLit();
+  const at = Math.max(
+    0,
+    plan.steps.findIndex((s) => s.step.id === open),
+  );
   const rows = useRef<(HTMLLIElement | null)[]>([]);
-  useEffect(() => {
+  // Before the screen is shown: a key pressed as the list appears is not lost.
+  useLayoutEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (typing(e) || dialogOpen() || (e.key !== "j" && e.key !== "k")) return;
       const next = Math.min(plan.steps.length - 1, Math.max(0, at + (e.key === "j" ? 1 : -1)));
       const step = plan.steps[next]?.step;
-      setAt(next);
-      if (step) light(litByStep(step));
+      if (step) {
+        openStep(step.id);
+        light(litByStep(step));
+      }
       rows.current[next]?.scrollIntoView({ block: "nearest" });
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
-  }, [plan.steps, light, at]);
+  }, [plan.steps, light, openStep, at]);
   return (
     <>
       <ol>
@@ -136,7 +142,7 @@ function StepList({ plan }: { plan: Api["Plan"] }) {
               aria-expanded={i === at}
               className="grid min-h-14 w-full grid-cols-[40px_1fr_210px_120px_100px] items-center gap-3 px-4 py-2 text-left"
               onClick={() => {
-                setAt(i);
+                openStep(step.id);
                 light(litByStep(step));
               }}
             >

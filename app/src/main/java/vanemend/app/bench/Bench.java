@@ -7,7 +7,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.Semaphore;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -47,9 +46,6 @@ public class Bench {
     /** An event that was not taken. */
     public record NotTaken(UUID id, InputProblem problem) {}
 
-    private static final Semaphore TURNS =
-            new Semaphore(Math.max(2, Runtime.getRuntime().availableProcessors()), true);
-
     private final Repairs repairs;
     private final BenchEvents events;
     private final Shop shop;
@@ -69,19 +65,11 @@ public class Bench {
         return work(draft, shop.conditions(who.role() == Role.APPRENTICE));
     }
 
-    /**
-     * Computes {@code draft} under {@code conditions}, saving nothing. Pure computation gains nothing from more at once than
-     * there are processors, and in order of arrival nobody is overtaken: the slowest answer stays near the usual one.
-     */
+    /** Computes {@code draft} under {@code conditions}, saving nothing. */
     public static Worked work(RepairDraft draft, Conditions conditions) {
-        TURNS.acquireUninterruptibly();
-        try {
-            Check check = new Check();
-            Optional<Workup> workup = Planner.plan(draft, conditions, check);
-            return new Worked(workup, check.problems());
-        } finally {
-            TURNS.release();
-        }
+        Check check = new Check();
+        Optional<Workup> workup = Planner.plan(draft, conditions, check);
+        return new Worked(workup, check.problems());
     }
 
     /** The repair, or a refusal that says it is not there. */

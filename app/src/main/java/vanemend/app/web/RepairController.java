@@ -83,7 +83,7 @@ class RepairController {
     @PostMapping("/preview")
     PreviewView preview(@RequestBody RepairDraft draft, Principal me) {
         Bench.Worked w = bench.work(draft, people.of(me));
-        return new PreviewView(w.workup(), w.problems());
+        return new PreviewView(w.workup().map(Workup::sketch), w.problems());
     }
 
     private static RepairDraft draftOf(RepairDraft draft) {
@@ -103,7 +103,7 @@ class RepairController {
             workup = Optional.of(run.frozen().workup());
         } else {
             Bench.Worked w = bench.work(r.draft(), who);
-            workup = w.workup();
+            workup = w.workup().map(Workup::sketch);
             problems = w.problems();
         }
         RepairView view = new RepairView(

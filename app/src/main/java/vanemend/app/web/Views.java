@@ -61,7 +61,8 @@ final class Views {
             Instant changedAt) {}
 
     /**
-     * A repair with everything computed from it. While it runs, {@code workup} is the frozen one.
+     * A repair with everything computed from it. While it runs, {@code workup} is the frozen one; before, its
+     * plan comes without rework.
      *
      * @param frozenAt when the work began; absent before
      */
@@ -75,7 +76,7 @@ final class Views {
             Optional<Workup> workup,
             List<InputProblem> problems) {}
 
-    /** A draft worked up without saving. */
+    /** A draft worked up without saving; the plan comes without its rework, as it does in a repair not begun. */
     record PreviewView(Optional<Workup> workup, List<InputProblem> problems) {}
 
     /** A run. */

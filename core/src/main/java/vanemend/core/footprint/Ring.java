@@ -6,7 +6,6 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
 
 /**
  * A closed line on the part.
@@ -16,7 +15,7 @@ import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
  */
 public record Ring(List<Double> xy, boolean hole) {
     /** A quarter of what one dot of a screen shows of the usual part. */
-    private static final double DRAWING_TOLERANCE_MM = 0.15;
+    private static final double DRAWING_TOLERANCE_MM = 0.3;
 
     /** All rings of a polygon or several. */
     public static List<Ring> of(Geometry g) {
@@ -33,15 +32,33 @@ public record Ring(List<Double> xy, boolean hole) {
     }
 
     private static Ring ring(LineString line, boolean hole) {
-        DouglasPeuckerSimplifier fewer = new DouglasPeuckerSimplifier(line);
-        fewer.setDistanceTolerance(DRAWING_TOLERANCE_MM);
-        fewer.setEnsureValid(false);
-        Coordinate[] cs = fewer.getResultGeometry().getCoordinates();
-        List<Double> xy = new ArrayList<>(2 * cs.length);
-        for (int i = 0; i < cs.length - 1; i++) {
-            xy.add(Math.round(cs[i].x * 10) / 10.0);
-            xy.add(Math.round(cs[i].y * 10) / 10.0);
+        Coordinate[] cs = line.getCoordinates();
+        List<Double> xy = new ArrayList<>();
+        int from = 0;
+        while (from < cs.length - 1) {
+            xy.add(Math.round(cs[from].x * 10) / 10.0);
+            xy.add(Math.round(cs[from].y * 10) / 10.0);
+            int to = from + 1;
+            while (to + 1 < cs.length && straight(cs, from, to + 1)) {
+                to++;
+            }
+            from = to;
         }
         return new Ring(List.copyOf(xy), hole);
+    }
+
+    /** Whether every corner between two lies within the tolerance of the line through them. */
+    private static boolean straight(Coordinate[] cs, int from, int to) {
+        double dx = cs[to].x - cs[from].x;
+        double dy = cs[to].y - cs[from].y;
+        double most = DRAWING_TOLERANCE_MM * DRAWING_TOLERANCE_MM * (dx * dx + dy * dy);
+        for (int i = from + 1; i < to; i++) {
+            double off = dx * (cs[i].y - cs[from].y) - dy * (cs[i].x - cs[from].x);
+            double along = dx * (cs[i].x - cs[from].x) + dy * (cs[i].y - cs[from].y);
+            if (off * off > most || along < 0 || along > dx * dx + dy * dy) {
+                return false;
+            }
+        }
+        return true;
     }
 }

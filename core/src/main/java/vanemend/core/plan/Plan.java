@@ -35,6 +35,11 @@ public record Plan(
         double totalMin,
         Optional<Double> spareMin,
         String closing) {
+    /** The plan as read before the work begins: rework is walked only in a run. */
+    public Plan withoutRework() {
+        return new Plan(method, steps, List.of(), mixes, ladder, schools, air, activeMin, totalMin, spareMin, closing);
+    }
+
     /** The mix called {@code id}. */
     public MixPlan mix(String id) {
         return mixes.stream()

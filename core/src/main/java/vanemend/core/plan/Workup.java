@@ -27,4 +27,10 @@ public record Workup(
         StackChoice stack,
         Drawing drawing,
         Optional<Plan> plan,
-        List<String> blockers) {}
+        List<String> blockers) {
+    /** As shown while typing, a fifth lighter: without the rework of the plan. */
+    public Workup sketch() {
+        return new Workup(
+                ruleBook, name, vehicle, mark, verdict, stack, drawing, plan.map(Plan::withoutRework), blockers);
+    }
+}
