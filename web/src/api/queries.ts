@@ -21,6 +21,7 @@ export const keys = {
   record: (id: number) => ["record", id] as const,
   shelf: ["shelf"] as const,
   rules: ["rules"] as const,
+  catalogue: ["catalogue"] as const,
 };
 
 export const useSession = () =>
@@ -38,6 +39,14 @@ export const useShelf = () =>
 export const useRules = () =>
   useQuery({ queryKey: keys.rules, queryFn: () => ask<Api["RulesView"]>("/api/rules"), staleTime: 60_000 });
 
+/** What there is to choose from; it changes with a release only. */
+export const useCatalogue = () =>
+  useQuery({
+    queryKey: keys.catalogue,
+    queryFn: () => ask<Api["CatalogueView"]>("/api/catalogue"),
+    staleTime: Infinity,
+  });
+
 /** The shop's zone; the screen's own until the bench has answered. */
 export function useZone(): string {
   return useBench().data?.shop.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -49,7 +58,7 @@ export function useBell(): void {
   useEffect(() => {
     const stream = new EventSource("/api/stream");
     const refresh = () => {
-      for (const key of ["bench", "repairs", "run", "record", "rules"]) {
+      for (const key of ["bench", "repairs", "run", "record", "rules", "shelf"]) {
         void client.invalidateQueries({ queryKey: [key] });
       }
     };

@@ -10,6 +10,11 @@ export type HatchName =
   | "grain180"
   | "grain240"
   | "grain320"
+  | "backing"
+  | "cloth"
+  | "promoter"
+  | "resin"
+  | "rubber"
   | "guide"
   | "clean"
   | "wait";
@@ -54,6 +59,29 @@ export function Hatches({ id }: { id: string }) {
       <pattern id={`${id}-finish`} width="12" height="12" patternUnits="userSpaceOnUse">
         <rect width="12" height="12" fill="var(--finish)" />
         <path d="M0 12 12 0" stroke="var(--fill-grain)" strokeWidth="0.8" />
+      </pattern>
+      <pattern id={`${id}-backing`} width="10" height="10" patternUnits="userSpaceOnUse">
+        <rect width="10" height="10" fill="var(--petrol)" />
+        <g fill="var(--sheet)">
+          <circle cx="2.5" cy="2.5" r="1.4" />
+          <circle cx="7.5" cy="7.5" r="1.4" />
+        </g>
+      </pattern>
+      <pattern id={`${id}-cloth`} width="8" height="8" patternUnits="userSpaceOnUse">
+        <rect width="8" height="8" fill="var(--sheet)" />
+        <path d="M0 2H4M4 6H8M2 4V8M6 0V4" stroke="var(--ink)" strokeWidth="1.6" />
+      </pattern>
+      <pattern id={`${id}-promoter`} width="12" height="8" patternUnits="userSpaceOnUse">
+        <rect width="12" height="8" fill="var(--sheet)" />
+        <path d="M0 4H12" stroke="var(--teal)" strokeWidth="2.5" />
+      </pattern>
+      <pattern id={`${id}-resin`} width="12" height="12" patternUnits="userSpaceOnUse">
+        <rect width="12" height="12" fill="var(--resin)" />
+        <path d="M0 6q3 -3 6 0t6 0" fill="none" stroke="var(--petrol)" strokeWidth="1" />
+      </pattern>
+      <pattern id={`${id}-rubber`} width="7" height="7" patternUnits="userSpaceOnUse">
+        <rect width="7" height="7" fill="var(--sheet)" />
+        <path d="M0 0 7 7M7 0 0 7" stroke="var(--ink)" strokeWidth="1.4" />
       </pattern>
       <pattern id={`${id}-clean`} width="12" height="12" patternUnits="userSpaceOnUse">
         <rect width="12" height="12" fill="var(--sheet)" />

@@ -3,27 +3,37 @@ import { useNow } from "../api/clock";
 import { useZone } from "../api/queries";
 import { usePreferences, useSaid } from "../shell/preferences";
 import { dayAndTime, grams, minutes, stretch, temperature, timeOfDay } from "../units/units";
+import { MeaningNow } from "./part/meaning";
 import { Big, Head } from "./sheet";
 
 /** The figures that matter now, in large type; or what stands in the way of them. */
 export function Figures({
   workup,
   problems,
+  made,
 }: {
   workup: Api["Workup"] | undefined;
+  /** What the part is made of, as typed so far. */
+  made: Api["SubstrateDraft"] | undefined;
   problems: readonly Api["InputProblem"][];
 }) {
   const say = useSaid();
   const plan = workup?.plan;
+  const mends = workup?.verdict.outcome === "MEND" || workup?.verdict.outcome === "LIMITS";
+  const settled = mends && workup.stack.taken !== "" && workup.stack.lines.every((l) => l.missing === "");
   return (
-    <section className="firm-l bg-sheet flex w-[248px] shrink-0 flex-col overflow-y-auto" aria-label="Figures">
+    <section
+      className="firm-l bg-sheet flex w-[248px] shrink-0 flex-col overflow-y-auto"
+      aria-label="Figures"
+      tabIndex={0}
+    >
       {problems.length > 0 && <StillToSay problems={problems} />}
       {problems.length === 0 && workup && !plan && (
         <>
-          <Head title="No plan" />
+          <Head title={settled ? "Stack settled" : "No plan"} />
           <ul className="flex flex-col gap-3 p-4">
             {workup.blockers.map((b) => (
-              <li key={b} className="font-bold text-oxide-text">
+              <li key={b} className={settled ? "" : "font-bold text-oxide-text"}>
                 {say(b)}
               </li>
             ))}
@@ -31,6 +41,7 @@ export function Figures({
         </>
       )}
       {problems.length === 0 && plan && <PlanFigures plan={plan} />}
+      {!plan && <MeaningNow made={made ?? {}} />}
     </section>
   );
 }

@@ -1,9 +1,8 @@
 import { Undo2 } from "lucide-react";
-import { useEffect } from "react";
 import { Navigate, useNavigate, useParams } from "react-router";
 import { useRun, useZone } from "../api/queries";
 import { useSaid } from "../shell/preferences";
-import { dialogOpen, typing } from "../shell/keys";
+import { dialogOpen, typing, useKeys } from "../shell/keys";
 import { dayAndTime } from "../units/units";
 import { DamageStation } from "./damage/damage";
 import { DrawingPair } from "./drawing/drawing-pair";
@@ -34,16 +33,12 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
   const frozen = on.frozen;
   const run = useRun(id, frozen).data;
   const { undo, canUndo } = on;
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (typing(e) || dialogOpen() || e.ctrlKey || e.metaKey || e.altKey) return;
-      const s = STATIONS[Number(e.key) - 1];
-      if (s) void navigate(`/repairs/${id}/${s}`);
-      if (e.key === "u" && canUndo) undo();
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, [id, navigate, undo, canUndo]);
+  useKeys((e) => {
+    if (typing(e) || dialogOpen() || e.ctrlKey || e.metaKey || e.altKey) return;
+    const s = STATIONS[Number(e.key) - 1];
+    if (s) void navigate(`/repairs/${id}/${s}`);
+    if (e.key === "u" && canUndo) undo();
+  });
 
   if (on.failed && !on.draft) {
     return (
@@ -88,7 +83,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
             >
               {station === "part" && <PartStation on={on} frozen={frozen} />}
               {station === "damage" && <DamageStation on={on} frozen={frozen} />}
-              {station === "verdict" && <VerdictStation workup={on.workup} />}
+              {station === "verdict" && <VerdictStation on={on} workup={on.workup} id={id} />}
               {station === "stack" && <StackStation on={on} workup={on.workup} frozen={frozen} />}
               {station === "footprint" && <FootprintStation on={on} workup={on.workup} frozen={frozen} />}
             </section>
@@ -100,10 +95,21 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
                   stale={!on.workup}
                   onDrag={
                     station === "damage" && !frozen
-                      ? (i, xMm, yMm) =>
+                      ? (i, corner, xMm, yMm) =>
                           on.change((d) => ({
                             ...d,
-                            dents: (d.dents ?? []).map((x, k) => (k === i ? { ...x, xMm, yMm } : x)),
+                            damages: (d.damages ?? []).map((x, k) =>
+                              k !== i
+                                ? x
+                                : corner === undefined
+                                  ? { ...x, xMm, yMm }
+                                  : {
+                                      ...x,
+                                      trace: (x.trace ?? []).map((v, n) =>
+                                        n === 2 * corner ? xMm : n === 2 * corner + 1 ? yMm : v,
+                                      ),
+                                    },
+                            ),
                           }))
                       : undefined
                   }
@@ -111,12 +117,12 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
               ) : (
                 <div className="grid h-full place-items-center p-8 text-center">
                   <p className="text-20 max-w-96">
-                    The drawing appears as soon as the part has its size and one dent has its place, size and depth.
+                    The drawing appears as soon as the part has its size and one damage has its place and size.
                   </p>
                 </div>
               )}
             </section>
-            <Figures workup={on.workup} problems={on.problems} />
+            <Figures workup={on.workup} problems={on.problems} made={on.draft.part?.made} />
           </div>
         )}
       </LitProvider>

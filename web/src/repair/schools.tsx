@@ -6,7 +6,12 @@ import type { DraftOnScreen } from "./use-draft";
 /** House rules that bear on a station, to be overridden for this repair alone. */
 export function Schools({ on, station, frozen }: { on: DraftOnScreen; station: string; frozen: boolean }) {
   const rules = useRules().data;
-  const schools = rules?.schools.filter((s) => s.school.stations.includes(station)) ?? [];
+  const material = on.draft?.part?.made?.material ?? "METAL";
+  const schools =
+    rules?.schools.filter(
+      ({ school: s }) =>
+        s.followed && s.stations.includes(station) && (s.materials.length === 0 || s.materials.includes(material)),
+    ) ?? [];
   if (schools.length === 0) return null;
   const own = on.draft?.houseRules ?? {};
   const set = (question: string, answer: string) =>
@@ -28,11 +33,13 @@ export function Schools({ on, station, frozen }: { on: DraftOnScreen; station: s
                 onChange={(e) => set(school.id, e.target.value)}
               >
                 <option value="">House: {house?.label}</option>
-                {school.options.map((o) => (
-                  <option key={o.id} value={o.id}>
-                    {o.label}
-                  </option>
-                ))}
+                {school.options
+                  .filter((o) => o.planned)
+                  .map((o) => (
+                    <option key={o.id} value={o.id}>
+                      {o.label}
+                    </option>
+                  ))}
               </select>
               <span className="text-ink mt-1 font-atk text-16 font-normal">{now?.told}</span>
             </label>

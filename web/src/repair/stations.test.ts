@@ -7,14 +7,15 @@ import { turned } from "./turned";
 const problem = (field: string): Api["InputProblem"] => ({ field, given: "", expected: "", message: "" });
 const workup = (chosen: boolean, plan: boolean) =>
   ({
-    stack: { lines: [{ chosen: chosen ? {} : undefined }] },
+    stack: { taken: "some-way", lines: [{ missing: chosen ? "" : "Nothing on the shelf for fill." }] },
+    drawing: { section: {} },
     plan: plan ? {} : undefined,
   }) as unknown as Api["Workup"];
 const begun = fixture.begun as unknown as Api["RunState"];
 
 describe("standings of the stations", () => {
   it("leaves open what is still to say", () => {
-    const s = standings(undefined, [problem("part.name"), problem("dents[0].depthMm")], undefined);
+    const s = standings(undefined, [problem("part.name"), problem("damages[0].depthMm")], undefined);
     expect(s).toMatchObject({
       part: "open",
       damage: "open",
@@ -23,7 +24,7 @@ describe("standings of the stations", () => {
       steps: "open",
       run: "open",
     });
-    expect(standings(undefined, [problem("dents")], undefined)).toMatchObject({ part: "done", damage: "open" });
+    expect(standings(undefined, [problem("damages")], undefined)).toMatchObject({ part: "done", damage: "open" });
     expect(standings(undefined, [problem("part")], undefined).part).toBe("open");
   });
 

@@ -29,10 +29,10 @@ export function standings(
   const done = (yes: boolean): Standing => (yes ? "done" : "open");
   return {
     part: problems.some((p) => p.field === "part") ? "open" : clean("part."),
-    damage: clean("dents"),
+    damage: clean("damages"),
     verdict: done(workup !== undefined),
-    stack: done(workup !== undefined && workup.stack.lines.every((l) => l.chosen)),
-    footprint: done(workup !== undefined),
+    stack: done(workup !== undefined && workup.stack.taken !== "" && workup.stack.lines.every((l) => l.missing === "")),
+    footprint: done(workup?.drawing.section !== undefined),
     steps: done(workup?.plan !== undefined),
     run: run?.finishedAt ? "done" : run ? "running" : "open",
     record: done(run?.finishedAt !== undefined),

@@ -14,6 +14,7 @@ type Standing = Line["standing"];
 const STANDING: Record<Standing, { word: string; to: string; order: number }> = {
   RUNNING: { word: "Running", to: "run", order: 0 },
   PLANNED: { word: "Ready to begin", to: "steps", order: 1 },
+  MATCHED: { word: "Stack settled", to: "stack", order: 2 },
   BLOCKED: { word: "Held up", to: "stack", order: 2 },
   DRAFT: { word: "Still to say", to: "damage", order: 3 },
   REFERRED: { word: "Passed on", to: "verdict", order: 4 },
@@ -27,7 +28,7 @@ const FRESH: Api["RepairDraft"] = {
     coats: [{ kind: "E_COAT" }, { kind: "PRIMER_SURFACER" }, { kind: "BASE" }, { kind: "CLEAR" }],
     reach: "BOTH_SIDES",
   },
-  dents: [],
+  damages: [],
 };
 
 /** All repairs, by what they wait for. */

@@ -2,18 +2,56 @@ import { Search } from "lucide-react";
 import { Tabs } from "radix-ui";
 import { useState } from "react";
 import { ask, type Api } from "../api/client";
-import { keys, queryClient, useRules, useZone } from "../api/queries";
+import { keys, queryClient, useCatalogue, useRules, useZone } from "../api/queries";
+import { roleWord } from "../repair/stack/roles";
 import { VerdictMark } from "../repair/verdict-mark";
 import { useFindKey } from "../shell/use-find-key";
 import { dayAndTime } from "../units/units";
+import { Try } from "./try";
 
 const TABS = [
   { value: "house", word: "House rules" },
   { value: "limits", word: "Limits" },
   { value: "values", word: "Values" },
+  { value: "plastics", word: "Plastics" },
   { value: "classes", word: "Materials" },
+  { value: "ways", word: "Ways" },
+  { value: "tests", word: "Tests" },
   { value: "grains", word: "Papers" },
+  { value: "try", word: "Try" },
 ] as const;
+
+/** Where a value works, by the first word of its name. */
+const USED: Record<string, string> = {
+  air: "Verdict, dew",
+  asks: "Stack, score",
+  belief: "Part, bench tests",
+  bends: "Stack, score",
+  coat: "Part, section",
+  cure: "Stack, cure clocks",
+  dent: "Footprint, section",
+  dose: "Pour",
+  entry: "Part and Damage, what may be typed",
+  film: "Verdict, clear coat",
+  glass: "Verdict, windscreen",
+  heat: "Cure, lamp",
+  ladder: "Ladder",
+  mesh: "Verdict, rust holes",
+  minutes: "Steps, hands-on minutes",
+  mix: "Pour, batches",
+  peroxide: "Pour, cream",
+  promoter: "Part, promoter and flash",
+  score: "Stack, score",
+  spread: "Pour, batches",
+  stack: "Stack, which ways fit",
+  stock: "Shelf, low stock",
+};
+
+const figures = (l: { from?: number; upTo?: number; unit: string }) =>
+  [l.from, l.upTo]
+    .filter((v) => v !== undefined)
+    .map((v) => `${v}${l.unit ? `\u202f${l.unit}` : ""}`)
+    .join(" and ");
 
 const has = (find: string, ...texts: (string | number | undefined)[]) =>
   find
@@ -40,7 +78,7 @@ export default function Rules() {
             <Tabs.Trigger
               key={t.value}
               value={t.value}
-              className="n data-[state=active]:border-violet border-b-4 border-transparent px-4 text-20 font-medium data-[state=active]:font-bold"
+              className="n data-[state=active]:border-violet border-b-4 border-transparent px-2.5 text-16 font-medium whitespace-nowrap data-[state=active]:font-bold"
             >
               {t.word}
             </Tabs.Trigger>
@@ -51,13 +89,13 @@ export default function Rules() {
           <span className="sr-only">Find a rule or value</span>
           <input
             ref={search}
-            className="h-full w-44 bg-transparent text-20"
+            className="h-full w-24 bg-transparent text-20"
             placeholder="find"
             value={find}
             onChange={(e) => setFind(e.target.value)}
           />
         </label>
-        <span className="firm-l px-4 pt-2">
+        <span className="firm-l px-3 pt-2">
           <span className="lab block">Rule book</span>
           <span className="n block font-semibold">{book.version}</span>
         </span>
@@ -67,30 +105,31 @@ export default function Rules() {
       </Sheet>
       <Sheet value="limits">
         <Table
-          heads={["Limit", "Verdict", "When", "Why, and what instead", "Source"]}
+          heads={["Limit", "Verdict", "Asked, or the figure it turns at", "Why, and what instead", "Source"]}
           rows={book.limits
             .filter((l) => has(find, l.id, l.title, l.reason, l.ask, l.shown))
             .map((l) => [
               <span key="t">
                 <span className="hd block">{l.title}</span>
-                <span className="lab">{l.id}</span>
+                <span className="lab">
+                  {l.id}
+                  {l.care && ", of care: a lead may set it aside"}
+                </span>
               </span>,
               <VerdictMark key="v" outcome={l.verdict} />,
-              l.ask ||
-                [
-                  l.from !== undefined && (l.unit === "mm" ? `over ${l.from}` : `below ${l.from}`),
-                  l.upTo !== undefined && (l.unit === "%" ? `above ${l.upTo}` : `up to ${l.upTo}`),
-                ]
-                  .filter(Boolean)
-                  .join(", ") + (l.unit ? `\u202f${l.unit}` : ""),
+              l.ask || figures(l) || "computed",
               `${l.reason} ${l.instead}`,
               l.shown,
             ])}
         />
       </Sheet>
       <Sheet value="values">
+        <p className="px-4 pt-3">
+          Values ship with the product and change only with it: what stands here is rule book {book.version}. A plan
+          names the book it was made with.
+        </p>
         <Table
-          heads={["Value", "Meaning", "Name", "Source"]}
+          heads={["Value", "Meaning", "Used at", "Name", "Source"]}
           rows={book.values
             .filter((v) => has(find, v.id, v.meaning, v.shown, v.value))
             .map((v) => [
@@ -100,6 +139,7 @@ export default function Rules() {
                 <span className="text-14">{v.unit}</span>
               </span>,
               v.meaning,
+              USED[v.id.split(".")[0] ?? ""] ?? "",
               <span key="id" className="lab">
                 {v.id}
               </span>,
@@ -132,6 +172,66 @@ export default function Rules() {
             ])}
         />
       </Sheet>
+      <Sheet value="plastics">
+        <Table
+          heads={["Plastic", "Verdict", "What it asks", "Heat cap", "Source"]}
+          rows={book.plastics
+            .filter((p) => has(find, p.id, p.limit, ...p.symbols, p.family))
+            .map((p) => [
+              <span key="n" className="hd">
+                {p.symbols.length > 0
+                  ? p.symbols.join(", ")
+                  : `settled by tests: ${p.family?.toLowerCase().replace("_", " ")}`}
+              </span>,
+              <VerdictMark key="v" outcome={p.verdict} />,
+              p.limit,
+              <span key="h" className="n font-semibold whitespace-nowrap">{`${p.heatCapC}\u202f°C`}</span>,
+              p.shown,
+            ])}
+        />
+        <p className="p-4">Every symbol that is not listed is referred.</p>
+      </Sheet>
+      <Sheet value="ways">
+        <Table
+          heads={["Way to mend", "For", "Roles, in order", "School"]}
+          rows={book.recipes
+            .filter((r) => has(find, r.id, r.letter, r.method, r.name))
+            .map((r) => [
+              <span key="n">
+                <span className="hd block">{r.name}</span>
+                <span className="lab">
+                  {r.letter}, {r.method}
+                </span>
+              </span>,
+              r.damages.map((d) => d.toLowerCase().replace("_", " ")).join(", "),
+              r.slots.map((x) => roleWord(x.role)).join(", "),
+              Object.entries(r.schools)
+                .map(
+                  ([q, o]) =>
+                    book.schools.find((x) => x.school.id === q)?.school.options.find((x) => x.id === o)?.label,
+                )
+                .join("; "),
+            ])}
+        />
+        <h2 className="p-4 text-20 font-semibold">Never together</h2>
+        <Table
+          heads={["Rule", "Why"]}
+          rows={book.forbidden
+            .filter((x) => has(find, x.id, x.why))
+            .map((x) => [
+              <span key="r" className="hd">
+                {x.id}
+              </span>,
+              x.why,
+            ])}
+        />
+      </Sheet>
+      <Sheet value="tests">
+        <Likelihoods find={find} />
+      </Sheet>
+      <Sheet value="try">
+        <Try book={book} />
+      </Sheet>
       <Sheet value="grains">
         {book.gradings
           .filter((g) => has(find, g.id, g.name))
@@ -155,6 +255,44 @@ export default function Rules() {
           ))}
       </Sheet>
     </Tabs.Root>
+  );
+}
+
+/** How often a part of each family gives each reading. */
+function Likelihoods({ find }: { find: string }) {
+  const catalogue = useCatalogue().data;
+  if (!catalogue) return <p className="p-6 text-20">One moment.</p>;
+  const families = Object.keys(catalogue.tests[0]?.readings[0]?.likelihood ?? {});
+  return (
+    <Table
+      heads={[
+        "Test",
+        "Reading",
+        ...families.map((f) => catalogue.families.find((x) => x.family === f)?.meaning.name ?? f),
+        "Source",
+      ]}
+      rows={catalogue.tests
+        .filter((t) => has(find, t.id, t.title, t.how))
+        .flatMap((t) =>
+          t.readings.map((r, i) => [
+            i === 0 ? (
+              <span key="t" className="hd">
+                {t.title}
+              </span>
+            ) : (
+              ""
+            ),
+            r.label,
+            ...families.map((f) => (
+              <span key={f} className="n font-semibold">
+                {Math.round((r.likelihood[f as keyof typeof r.likelihood] ?? 0) * 100)}
+                {"\u202f"}%
+              </span>
+            )),
+            catalogue.testsShown,
+          ]),
+        )}
+    />
   );
 }
 
@@ -226,7 +364,13 @@ function HouseRules({ book, find }: { book: Api["RulesView"]; find: string }) {
       )}
       {book.schools
         .filter(({ school }) =>
-          has(find, school.question, school.why, ...school.options.map((o) => `${o.label} ${o.told}`)),
+          has(
+            find,
+            school.question,
+            ...school.materials,
+            school.why,
+            ...school.options.map((o) => `${o.label} ${o.told}`),
+          ),
         )
         .map(({ school, chosen, changes }) => {
           const last = changes.at(-1);
@@ -248,7 +392,7 @@ function HouseRules({ book, find }: { book: Api["RulesView"]; find: string }) {
                       key={o.id}
                       type="button"
                       aria-pressed={on}
-                      disabled={!book.mayTurn || on}
+                      disabled={!book.mayTurn || on || !o.planned}
                       className={`firm min-h-24 p-3 text-left align-top disabled:text-ink ${on ? "outline-violet bg-ground outline-3 -outline-offset-3" : ""}`}
                       onClick={() => void turn(school.id, o.id)}
                     >
@@ -261,6 +405,9 @@ function HouseRules({ book, find }: { book: Api["RulesView"]; find: string }) {
                   );
                 })}
               </div>
+              {!school.followed && (
+                <p className="lab mt-1.5">Kept with the plan; the steps of this build do not turn with it yet.</p>
+              )}
               {last && (
                 <p className="lab mt-1.5">
                   turned {changes.length === 1 ? "once" : `${changes.length} times`}, last by {last.by},{" "}

@@ -1,83 +1,234 @@
-import { useId } from "react";
+import { useQueryClient } from "@tanstack/react-query";
+import { Tabs } from "radix-ui";
+import { useId, useMemo, useState } from "react";
 import type { Api } from "../api/client";
-import { useShelf } from "../api/queries";
+import { keys, useCatalogue, useShelf } from "../api/queries";
 import { grainOf, Hatches, type HatchName, Swatch } from "../marks/hatch";
+import { roleWord } from "../repair/stack/roles";
+import { useFindKey } from "../shell/use-find-key";
 import { usePreferences } from "../shell/preferences";
 import { minutes, percent, temperature } from "../units/units";
+import { ShelfFile } from "./file";
+import { ItemSheet } from "./item";
 
-/** What stands on the shelf, with what its own labels say. */
+type Line = Api["ShelfLine"];
+
+const day = (d: string) =>
+  new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" }).format(
+    Date.parse(d),
+  );
+
+const TABS = [
+  { value: "items", word: "Items" },
+  { value: "serves", word: "What serves what" },
+  { value: "file", word: "In and out" },
+] as const;
+
+/** What stands on the shelf, with what its own labels say; received, opened, used up, thrown away; in and out as a file. */
 export default function ShelfPlace() {
   const id = useId();
   const shelf = useShelf();
-  const { system } = usePreferences();
-  const day = (d: string) =>
-    new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" }).format(
-      Date.parse(d),
+  const client = useQueryClient();
+  const [find, setFind] = useState("");
+  const [open, setOpen] = useState<string>();
+  const search = useFindKey();
+  const shown = useMemo(() => {
+    const words = find.toLowerCase().split(/\s+/).filter(Boolean);
+    return (shelf.data ?? []).filter((l) =>
+      words.every((w) =>
+        `${l.item.name} ${l.className} ${l.item.lot} ${l.roles.map(roleWord).join(" ")}${l.expired ? " expired" : ""}${l.low ? " low" : ""}`
+          .toLowerCase()
+          .includes(w),
+      ),
     );
-  const amount = (l: Api["ShelfLine"]) => `${l.item.quantity}\u202f${l.item.unit}`;
+  }, [shelf.data, find]);
+  const done = (lines: Line[]) => client.setQueryData(keys.shelf, lines);
+  const chosen = shelf.data?.find((l) => l.item.id === open);
   return (
-    <>
+    <Tabs.Root defaultValue="items" className="flex min-h-0 flex-1 flex-col">
       <svg className="absolute size-0" aria-hidden="true">
         <Hatches id={id} />
       </svg>
-      <div className="firm-b flex h-[58px] shrink-0 items-center px-4">
-        <h1 className="text-28 font-semibold" style={{ fontStretch: "88%" }}>
+      <div className="firm-b flex h-[58px] shrink-0 items-stretch">
+        <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
           Shelf
         </h1>
-        <span className="lab ml-4">label figures as typed; the label in hand always wins</span>
+        <Tabs.List className="flex" aria-label="Shelf">
+          {TABS.map((t) => (
+            <Tabs.Trigger
+              key={t.value}
+              value={t.value}
+              className="n data-[state=active]:border-violet border-b-4 border-transparent px-5 text-20 font-medium data-[state=active]:font-bold"
+            >
+              {t.word}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+        <label className="firm-l ml-auto flex items-center gap-2 px-3">
+          <span className="sr-only">Find by name, class, lot or role</span>
+          <input
+            ref={search}
+            className="h-full w-56 bg-transparent text-20"
+            placeholder="name, lot, role"
+            value={find}
+            onChange={(e) => setFind(e.target.value)}
+          />
+        </label>
+        <button
+          type="button"
+          className="bg-pine text-on-pine n px-6 text-20 font-semibold"
+          onClick={() => setOpen("new")}
+        >
+          Add an item
+        </button>
       </div>
       {shelf.isError && <p className="p-4 font-bold text-oxide-text">{shelf.error.message}</p>}
-      <div className="min-h-0 flex-1 overflow-y-auto" tabIndex={0} role="region" aria-label="Items">
-        {shelf.data?.length === 0 && <p className="p-6 text-20">The shelf is empty: no stack can be chosen.</p>}
-        <table className="w-full text-left">
-          <thead className="bg-ground sticky top-0 z-10">
-            <tr className="lab">
-              <th className="px-4 py-2">Item</th>
-              <th>Lot</th>
-              <th>Use by</th>
-              <th className="text-right">Left</th>
-              <th className="pl-6">Label: work</th>
-              <th>Label: sand or dry</th>
-              <th className="pr-4">Cream</th>
-            </tr>
-          </thead>
-          <tbody>
-            {shelf.data?.map((l) => (
-              <tr key={l.item.id} className="h-14 border-b border-hair">
-                <td className="px-4">
-                  <span className="flex items-center gap-3">
-                    <Swatch
-                      id={id}
-                      hatch={
-                        l.role === "PAPER"
-                          ? grainOf(String(l.item.grade ?? ""))
-                          : l.hatch === "grain"
-                            ? "guide"
-                            : (l.hatch as HatchName)
-                      }
-                    />
-                    <span>
-                      <span className="hd block">{l.item.name}</span>
-                      <span className="lab block">{l.className}</span>
-                    </span>
+      <Tabs.Content value="items" className="flex min-h-0 flex-1" tabIndex={-1}>
+        <ItemTable lines={shown} id={id} open={open} setOpen={setOpen} empty={shelf.data?.length === 0} />
+        {open !== undefined && <ItemSheet key={open} line={chosen} onClose={() => setOpen(undefined)} onDone={done} />}
+      </Tabs.Content>
+      <Tabs.Content value="serves" className="min-h-0 flex-1 overflow-auto" tabIndex={0}>
+        <Serves lines={shown} id={id} />
+      </Tabs.Content>
+      <Tabs.Content value="file" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
+        <ShelfFile onTaken={() => void client.invalidateQueries({ queryKey: keys.shelf })} />
+      </Tabs.Content>
+    </Tabs.Root>
+  );
+}
+
+function hatchOf(l: Line): HatchName {
+  return l.role === "PAPER"
+    ? grainOf(String(l.item.grade ?? ""))
+    : l.hatch === "grain"
+      ? "guide"
+      : (l.hatch as HatchName);
+}
+
+function ItemTable({
+  lines,
+  id,
+  open,
+  setOpen,
+  empty,
+}: {
+  lines: readonly Line[];
+  id: string;
+  open: string | undefined;
+  setOpen: (id: string) => void;
+  empty: boolean;
+}) {
+  const { system } = usePreferences();
+  return (
+    <div className="min-w-0 flex-1 overflow-y-auto" tabIndex={0} role="region" aria-label="Items">
+      {empty && <p className="p-6 text-20">The shelf is empty: add an item, or take a file in.</p>}
+      {!empty && lines.length === 0 && <p className="p-6 text-20">Nothing on the shelf is called that.</p>}
+      <table className="w-full text-left">
+        <thead className="bg-ground sticky top-0 z-10">
+          <tr className="lab">
+            <th className="px-4 py-2">Item</th>
+            <th>Lot</th>
+            <th>Use by</th>
+            <th className="pr-4 text-right">Left</th>
+            {open === undefined && (
+              <>
+                <th className="pl-6">Label: work</th>
+                <th>Label: sand or dry</th>
+                <th className="pr-4">Cream</th>
+              </>
+            )}
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((l) => (
+            <tr key={l.item.id} className={`h-14 border-b border-hair ${open === l.item.id ? "bg-ground" : ""}`}>
+              <td className="px-4">
+                <button
+                  type="button"
+                  className="flex min-h-14 w-full items-center gap-3 text-left"
+                  aria-expanded={open === l.item.id}
+                  onClick={() => setOpen(l.item.id)}
+                >
+                  <Swatch id={id} hatch={hatchOf(l)} />
+                  <span>
+                    <span className="hd block">{l.item.name}</span>
+                    <span className="lab block">{l.className}</span>
                   </span>
-                </td>
-                <td className="n">{l.item.lot}</td>
-                <td className={l.expired ? "font-bold text-oxide-text" : ""}>
-                  {l.expires ? (l.expired ? `expired ${day(l.expires)}` : `before ${day(l.expires)}`) : "no date"}
-                </td>
-                <td className="n text-right font-semibold whitespace-nowrap">{amount(l)}</td>
-                <td className="n pl-6">{l.item.workMin === undefined ? "" : minutes(l.item.workMin, "down")}</td>
-                <td className="n">
-                  {l.item.sand.map((t) => `${minutes(t.minutes)} at ${temperature(t.atC, system)}`).join(", ")}
-                  {l.item.wet === "WET_ONLY" && "wet only"}
-                </td>
-                <td className="n pr-4">{l.item.dosePercent === undefined ? "" : percent(l.item.dosePercent)}</td>
-              </tr>
+                </button>
+              </td>
+              <td className="n">{l.item.lot}</td>
+              <td className={l.expired ? "font-bold text-oxide-text" : ""}>
+                {l.expires ? (l.expired ? `expired ${day(l.expires)}` : `before ${day(l.expires)}`) : "no date"}
+                {l.item.opened && <span className="lab block">opened {day(l.item.opened)}</span>}
+              </td>
+              <td className="n pr-4 text-right font-semibold whitespace-nowrap">
+                {l.item.quantity}
+                {"\u202f"}
+                {l.item.unit}
+                {l.low && <span className="bg-tape text-on-tape block px-1 text-14">low</span>}
+              </td>
+              {open === undefined && (
+                <>
+                  <td className="n pl-6">{l.item.workMin === undefined ? "" : minutes(l.item.workMin, "down")}</td>
+                  <td className="n">
+                    {l.item.sand.map((t) => `${minutes(t.minutes)} at ${temperature(t.atC, system)}`).join(", ")}
+                    {l.item.wet === "WET_ONLY" && "wet only"}
+                    {l.item.flashMin !== undefined && `flash ${minutes(l.item.flashMin)}`}
+                  </td>
+                  <td className="n pr-4">{l.item.dosePercent === undefined ? "" : percent(l.item.dosePercent)}</td>
+                </>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** Items against families: a filled hatch where the item holds on it. */
+function Serves({ lines, id }: { lines: readonly Line[]; id: string }) {
+  const families = useCatalogue().data?.families ?? [];
+  const holding = lines.filter((l) => l.serves.length > 0);
+  return (
+    <table className="text-left">
+      <caption className="lab px-4 py-2 text-left">
+        Filled where the item holds on it; what it does stands beside its name. Cleaners, tapes and papers hold on
+        nothing.
+      </caption>
+      <thead className="bg-ground sticky top-0 z-10">
+        <tr className="lab">
+          <th className="px-4 py-2">Item</th>
+          {families.map((f) => (
+            <th key={f.family} className="w-24 px-1 py-2 text-center align-bottom">
+              {f.meaning.name}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {holding.map((l) => (
+          <tr key={l.item.id} className="h-12 border-b border-hair">
+            <th scope="row" className="px-4 font-normal">
+              <span className="hd block">{l.item.name}</span>
+              <span className="lab block">{l.roles.map(roleWord).join(", ")}</span>
+            </th>
+            {families.map((f) => (
+              <td key={f.family} className="px-1 text-center">
+                {l.serves.includes(f.family) ? (
+                  <span className="inline-block" role="img" aria-label={`holds on ${f.meaning.name}`}>
+                    <Swatch id={id} hatch={hatchOf(l)} size={26} />
+                  </span>
+                ) : (
+                  <span className="text-muted" aria-label="does not">
+                    ·
+                  </span>
+                )}
+              </td>
             ))}
-          </tbody>
-        </table>
-      </div>
-    </>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

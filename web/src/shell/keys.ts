@@ -1,3 +1,5 @@
+import { useLayoutEffect, useRef } from "react";
+
 /** True while a key goes into a field; keys of the screen then keep out of the way. */
 export function typing(e: KeyboardEvent): boolean {
   const t = e.target;
@@ -22,3 +24,19 @@ export const KEYS: readonly { keys: string; does: string }[] = [
   { keys: "b", does: "to the bench" },
   { keys: "?", does: "this sheet" },
 ];
+
+/**
+ * Keys of a screen. They work on what is shown from the moment it is shown: a key pressed as the screen changes never acts on what stood
+ * there before.
+ */
+export function useKeys(onKey: (e: KeyboardEvent) => void): void {
+  const latest = useRef(onKey);
+  useLayoutEffect(() => {
+    latest.current = onKey;
+  });
+  useLayoutEffect(() => {
+    const handle = (e: KeyboardEvent) => latest.current(e);
+    window.addEventListener("keydown", handle);
+    return () => window.removeEventListener("keydown", handle);
+  }, []);
+}

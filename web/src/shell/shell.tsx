@@ -22,15 +22,11 @@ export function Shell() {
   const { system, theme, turn } = usePreferences();
   const [keysOpen, setKeysOpen] = useState(false);
   const navigate = useNavigate();
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (typing(e) || e.ctrlKey || e.metaKey || e.altKey) return;
-      if (e.key === "?") setKeysOpen(true);
-      if (e.key === "b") void navigate("/bench");
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, [navigate]);
+  useKeys((e) => {
+    if (typing(e) || e.ctrlKey || e.metaKey || e.altKey) return;
+    if (e.key === "?") setKeysOpen(true);
+    if (e.key === "b") void navigate("/bench");
+  });
   const signOut = async () => {
     await ask("/api/session", { method: "DELETE" });
     queryClient.clear();

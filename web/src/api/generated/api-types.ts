@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["catalogue"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/house-rules/{question}": {
         parameters: {
             query?: never;
@@ -52,6 +68,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/identify": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["identify"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/preview": {
         parameters: {
             query?: never;
@@ -61,7 +93,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview"];
+        post: operations["preview_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -77,7 +109,7 @@ export interface paths {
         };
         get: operations["list"];
         put?: never;
-        post: operations["add"];
+        post: operations["add_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -109,7 +141,23 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take"];
+        post: operations["take_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/repairs/{id}/overrules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["overrule"];
         delete?: never;
         options?: never;
         head?: never;
@@ -203,9 +251,73 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["shelf"];
+        get: operations["all"];
         put?: never;
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file"];
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/file/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["edit"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/{id}/acts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["acts"];
+        put?: never;
+        post: operations["act"];
         delete?: never;
         options?: never;
         head?: never;
@@ -244,6 +356,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/thumb/flash": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["flash"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/thumb/grit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["grit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/thumb/overlap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["overlap"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -253,6 +413,22 @@ export interface components {
             name: string;
             /** @enum {string} */
             role: "TECHNICIAN" | "LEAD" | "APPRENTICE";
+        };
+        ActDraft: {
+            /** @enum {string} */
+            act?: "RECEIVE" | "OPEN" | "USE" | "DISCARD";
+            /** Format: double */
+            quantity?: number;
+            said?: string;
+        };
+        ActView: {
+            act: string;
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: double */
+            quantity: number;
+            said: string;
         };
         Air: {
             /** Format: double */
@@ -277,6 +453,22 @@ export interface components {
             said: string;
             /** Format: double */
             workFactor: number;
+        };
+        Belief: {
+            /** Format: double */
+            enough: number;
+            /** Format: double */
+            entropyBits: number;
+            families: components["schemas"]["Share"][];
+            known: boolean;
+            next: components["schemas"]["Next"][];
+        };
+        BenchTest: {
+            caution: string;
+            how: string;
+            id: string;
+            readings: components["schemas"]["TestReading"][];
+            title: string;
         };
         BenchView: {
             hands: components["schemas"]["HandsView"][];
@@ -320,6 +512,15 @@ export interface components {
             waitMin: number;
             why: string;
         };
+        CatalogueView: {
+            damages: components["schemas"]["KindView"][];
+            families: components["schemas"]["FamilyView"][];
+            outlines: components["schemas"]["Outline"][];
+            stamps: components["schemas"]["StampView"][];
+            states: components["schemas"]["StateView"][];
+            tests: components["schemas"]["BenchTest"][];
+            testsShown: string;
+        };
         Caution: {
             id: string;
             text: string;
@@ -331,6 +532,17 @@ export interface components {
             at: string;
             by: string;
             question: string;
+        };
+        ChipDraft: {
+            inSweep?: boolean;
+            /** Format: double */
+            pitMm?: number;
+            /** Format: double */
+            repairMm?: number;
+            /** Format: double */
+            spanMm?: number;
+            /** @enum {string} */
+            type?: "BULLSEYE" | "HALF_MOON" | "STAR" | "COMBINATION" | "PIT";
         };
         Clock: {
             /** @enum {string} */
@@ -359,31 +571,32 @@ export interface components {
             /** Format: double */
             sandMin: number;
         };
-        Dent: {
-            /** Format: double */
-            angleDeg: number;
-            /** Format: double */
-            depthMm: number;
-            /** Format: double */
-            lengthMm: number;
-            /** @enum {string} */
-            profile: "BOWL" | "SOFT" | "POINT";
-            /** Format: double */
-            widthMm: number;
-            /** Format: double */
-            xMm: number;
-            /** Format: double */
-            yMm: number;
-        };
-        DentDraft: {
+        DamageDraft: {
             /** Format: double */
             angleDeg?: number;
+            chip?: components["schemas"]["ChipDraft"];
             /** Format: double */
             depthMm?: number;
+            /** @enum {string} */
+            ends?: "BOTH" | "ONE" | "NONE";
+            film?: components["schemas"]["FilmDraft"];
+            fromChip?: boolean;
+            groundBelow?: boolean;
+            injury?: components["schemas"]["InjuryDraft"];
+            /** @enum {string} */
+            kind?: "DENT" | "SCRATCH" | "RUST_HOLE" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE";
             /** Format: double */
             lengthMm?: number;
+            pieceKept?: boolean;
             /** @enum {string} */
             profile?: "BOWL" | "SOFT" | "POINT";
+            /** Format: double */
+            rustPastMm?: number;
+            /** Format: double */
+            soundMm?: number;
+            /** @enum {string} */
+            through?: "THROUGH" | "OUTER_LAYER";
+            trace?: number[];
             /** Format: double */
             widthMm?: number;
             /** Format: double */
@@ -418,14 +631,30 @@ export interface components {
         };
         Drawing: {
             bodyLines: components["schemas"]["BodyLine"][];
-            dents: components["schemas"]["Dent"][];
+            damages: components["schemas"]["DrawnDamage"][];
             flags: string[];
             /** Format: double */
             heightMm: number;
-            section: components["schemas"]["Section"];
+            outline: number[];
+            section?: components["schemas"]["Section"];
             /** Format: double */
             widthMm: number;
             zones: components["schemas"]["DrawnZone"][];
+        };
+        DrawnDamage: {
+            /** Format: double */
+            depthMm?: number;
+            /** Format: int32 */
+            index: number;
+            /** @enum {string} */
+            kind: "DENT" | "SCRATCH" | "RUST_HOLE" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE";
+            rings: components["schemas"]["Ring"][];
+            trace: number[];
+            word: string;
+            /** Format: double */
+            xMm: number;
+            /** Format: double */
+            yMm: number;
         };
         DrawnZone: {
             /** Format: double */
@@ -470,6 +699,20 @@ export interface components {
             /** Format: double */
             value?: number;
         };
+        FamilyView: {
+            /** @enum {string} */
+            family: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
+            meaning: components["schemas"]["Meaning"];
+        };
+        FileDraft: {
+            text?: string;
+        };
+        Fill: {
+            code: string;
+            name: string;
+            /** Format: int32 */
+            percent?: number;
+        };
         FillVolume: {
             /** Format: double */
             coatsMl: number;
@@ -482,17 +725,48 @@ export interface components {
             /** Format: double */
             skimMl: number;
         };
+        FilmDraft: {
+            /** Format: double */
+            peakUm?: number;
+            /** Format: double */
+            soundUm?: number;
+            /** Format: double */
+            takeUm?: number;
+            /** Format: double */
+            totalUm?: number;
+        };
         Finding: {
             asks: boolean;
             bears: boolean;
+            care: boolean;
             change: string;
             margin: string;
             /** @enum {string} */
             outcome: "MEND" | "LIMITS" | "REFER" | "REPLACE";
+            overruled?: components["schemas"]["Overrule"];
             provenance: string;
             reason: string;
             ruleId: string;
             title: string;
+        };
+        FlameRetardant: {
+            /** Format: int32 */
+            code: number;
+            name: string;
+        };
+        Followed: {
+            house: boolean;
+            option: string;
+            question: string;
+        };
+        Forbidden: {
+            classes: string[];
+            id: string;
+            surfaces: ("STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "GLASS_FILLER" | "RUST" | "POLYOLEFIN" | "STYRENIC" | "ABS" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "PLASTIC_REPAIR" | "COMPOSITE" | "GELCOAT" | "COMPOSITE_REPAIR" | "CLEAR" | "GLASS" | "RUBBER")[];
+            when: string;
+            why: string;
+            with: string[];
+            without: string[];
         };
         FrozenPlan: {
             by: string;
@@ -525,16 +799,73 @@ export interface components {
             repair?: number;
             title: string;
         };
+        IdentifyDraft: {
+            mark?: string;
+            tests?: components["schemas"]["TestDraft"][];
+        };
+        IdentifyView: {
+            belief?: components["schemas"]["Belief"];
+            identity?: components["schemas"]["Identity"];
+            problems: components["schemas"]["InputProblem"][];
+            reading?: components["schemas"]["MarkReading"];
+        };
+        Identity: {
+            belief?: components["schemas"]["Belief"];
+            /** Format: double */
+            densityGPerCm3?: number;
+            energy: string;
+            /** @enum {string} */
+            family?: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
+            floats?: boolean;
+            /** Format: double */
+            heatCapC?: number;
+            mark?: components["schemas"]["Mark"];
+            meaning?: components["schemas"]["Meaning"];
+            promoter: boolean;
+            word: string;
+        };
         Ignored: {
             /** Format: uuid */
             event: string;
             why: string;
+        };
+        ImportLine: {
+            id: string;
+            /** Format: int32 */
+            line: number;
+            /** @enum {string} */
+            outcome: "TAKEN" | "CHANGED" | "SAME" | "REFUSED";
+            said: string;
+        };
+        ImportView: {
+            /** Format: int32 */
+            changed: number;
+            kept: boolean;
+            lines: components["schemas"]["ImportLine"][];
+            /** Format: int32 */
+            refused: number;
+            /** Format: int32 */
+            same: number;
+            /** Format: int32 */
+            taken: number;
+        };
+        InjuryDraft: {
+            /** Format: double */
+            innerXMm?: number;
+            /** @enum {string} */
+            place?: "CROWN" | "SHOULDER" | "SIDEWALL" | "BEAD";
         };
         InputProblem: {
             expected: string;
             field: string;
             given: string;
             message: string;
+        };
+        KindView: {
+            /** @enum {string} */
+            kind: "DENT" | "SCRATCH" | "RUST_HOLE" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE";
+            materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
+            word: string;
         };
         LabelTime: {
             /** Format: double */
@@ -619,16 +950,41 @@ export interface components {
             name: string;
             role: string;
         };
+        Mark: {
+            layers: components["schemas"]["MarkLayer"][];
+            notes: string[];
+            written: string;
+        };
+        MarkLayer: {
+            blend: components["schemas"]["Term"][];
+            /** Format: int32 */
+            fillerPercent?: number;
+            fillers: components["schemas"]["Fill"][];
+            flameRetardants: components["schemas"]["FlameRetardant"][];
+            mainMass: boolean;
+        };
+        MarkReading: {
+            /** Format: int32 */
+            from: number;
+            mark?: components["schemas"]["Mark"];
+            says: string;
+            /** Format: int32 */
+            to: number;
+        };
         MaterialClass: {
-            bondsTo: ("STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "FLEXIBLE_PLASTIC")[];
             /** @enum {string} */
-            chemistry: "POLYESTER" | "AMINE_EPOXY" | "ONE_PART" | "SOLVENT" | "NONE";
+            becomes?: "STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "GLASS_FILLER" | "RUST" | "POLYOLEFIN" | "STYRENIC" | "ABS" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "PLASTIC_REPAIR" | "COMPOSITE" | "GELCOAT" | "COMPOSITE_REPAIR" | "CLEAR" | "GLASS" | "RUBBER";
+            bondsTo: ("STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "GLASS_FILLER" | "RUST" | "POLYOLEFIN" | "STYRENIC" | "ABS" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "PLASTIC_REPAIR" | "COMPOSITE" | "GELCOAT" | "COMPOSITE_REPAIR" | "CLEAR" | "GLASS" | "RUBBER")[];
+            /** @enum {string} */
+            chemistry: "POLYESTER" | "AMINE_EPOXY" | "ONE_PART" | "SOLVENT" | "CYANOACRYLATE" | "SOLVENT_RESIN" | "MOISTURE" | "UV_RESIN" | "RUBBER_CEMENT" | "NONE";
             hatch: string;
             id: string;
             name: string;
             never: string;
-            /** @enum {string} */
-            role: "CLEAN" | "WIPE" | "PRIME" | "FILL" | "FINISH" | "PINHOLE" | "SURFACE" | "GUIDE" | "PAPER";
+            rating: {
+                [key: string]: number;
+            };
+            roles: ("REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER")[];
             sand: number[];
             sanding: string;
             shown: string;
@@ -636,6 +992,12 @@ export interface components {
                 [key: string]: number;
             };
             work: number[];
+        };
+        Meaning: {
+            grinding: string;
+            means: string;
+            name: string;
+            solvent: string;
         };
         MixDone: {
             /** Format: date-time */
@@ -670,6 +1032,12 @@ export interface components {
             clientId?: string;
             draft?: components["schemas"]["RepairDraft"];
         };
+        Next: {
+            /** Format: double */
+            expectedBits: number;
+            test: string;
+            title: string;
+        };
         NotTakenView: {
             /** Format: uuid */
             id: string;
@@ -687,21 +1055,43 @@ export interface components {
         Option: {
             id: string;
             label: string;
+            planned: boolean;
             told: string;
+        };
+        Outline: {
+            id: string;
+            materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
+            name: string;
+            xy: number[];
+        };
+        Overrule: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            reason: string;
+            ruleId: string;
+        };
+        OverruleDraft: {
+            reason?: string;
+            ruleId?: string;
         };
         PartDraft: {
             answers?: {
                 [key: string]: "YES" | "NO" | "UNKNOWN";
             };
+            back?: ("RUST_LIGHT" | "RUST_SCALE" | "RUST_PITTED" | "RUST_THROUGH" | "GELCOAT" | "MOULD_RELEASE" | "OVERSPRAY" | "GLUE_RESIDUE" | "SEALANT_RESIDUE" | "EARLIER_REPAIR")[];
             bodyLines?: components["schemas"]["BodyLineDraft"][];
             coats?: components["schemas"]["CoatDraft"][];
+            face?: ("RUST_LIGHT" | "RUST_SCALE" | "RUST_PITTED" | "RUST_THROUGH" | "GELCOAT" | "MOULD_RELEASE" | "OVERSPRAY" | "GLUE_RESIDUE" | "SEALANT_RESIDUE" | "EARLIER_REPAIR")[];
             /** Format: double */
             gaugeMm?: number;
             /** Format: double */
             heightMm?: number;
+            made?: components["schemas"]["SubstrateDraft"];
             /** @enum {string} */
             metal?: "MILD_STEEL" | "GALVANISED_STEEL" | "ALUMINIUM" | "UNKNOWN";
             name?: string;
+            outline?: string;
             /** @enum {string} */
             reach?: "BOTH_SIDES" | "FACE_ONLY";
             vehicle?: string;
@@ -732,6 +1122,18 @@ export interface components {
             /** Format: double */
             latestMin: number;
             step: components["schemas"]["Step"];
+        };
+        PlasticRow: {
+            /** @enum {string} */
+            family?: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
+            /** Format: double */
+            heatCapC: number;
+            id: string;
+            limit: string;
+            shown: string;
+            symbols: string[];
+            /** @enum {string} */
+            verdict: "MEND" | "LIMITS" | "REFER" | "REPLACE";
         };
         Pour: {
             /** Format: int32 */
@@ -777,6 +1179,20 @@ export interface components {
             kind: "PUBLISHED" | "PRACTICE" | "MEMORY" | "LABEL";
             source: string;
         };
+        RankedStack: {
+            letter: string;
+            lines: components["schemas"]["StackLine"][];
+            losses: string[];
+            method: string;
+            missing: string[];
+            name: string;
+            recipe: string;
+            schools: components["schemas"]["Followed"][];
+            /** Format: double */
+            score: number;
+            terms: components["schemas"]["ScoreTerm"][];
+            wins: string[];
+        };
         Reading: {
             /** Format: date-time */
             at: string;
@@ -789,27 +1205,51 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        Recipe: {
+            damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE")[];
+            families: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
+            id: string;
+            letter: string;
+            materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
+            method: string;
+            /** Format: double */
+            minutes: number;
+            name: string;
+            schools: {
+                [key: string]: string;
+            };
+            slots: components["schemas"]["Slot"][];
+            when: ("BOTH_SIDES" | "THROUGH" | "NOT_THROUGH" | "OUTER_LAYER" | "SHORT" | "SMALL" | "ROOM_38" | "ABS" | "TRIM" | "NOT_TRIM" | "PUTTY_ALONE" | "NOT_PUTTY_ALONE" | "ANGLE_SQUARE" | "ANGLE_SLANT")[];
+        };
         RecordView: {
             frozen: components["schemas"]["FrozenPlan"];
             /** Format: int64 */
             id: number;
             record: components["schemas"]["RepairRecord"];
         };
+        RejectedClass: {
+            id: string;
+            name: string;
+            reason: string;
+            rule: string;
+        };
         RepairDraft: {
             /** Format: double */
             cutYMm?: number;
-            dents?: components["schemas"]["DentDraft"][];
+            damages?: components["schemas"]["DamageDraft"][];
             /** @enum {string} */
             drying?: "AIR" | "LAMP";
             houseRules?: {
                 [key: string]: string;
             };
+            overrules?: components["schemas"]["Overrule"][];
             part?: components["schemas"]["PartDraft"];
             pins?: {
                 [key: string]: string;
             };
             /** Format: date-time */
             promisedAt?: string;
+            recipe?: string;
         };
         RepairLine: {
             /** Format: date-time */
@@ -824,7 +1264,7 @@ export interface components {
             /** Format: date-time */
             promisedAt?: string;
             /** @enum {string} */
-            standing: "DRAFT" | "REFERRED" | "BLOCKED" | "PLANNED" | "RUNNING" | "DONE";
+            standing: "DRAFT" | "REFERRED" | "BLOCKED" | "MATCHED" | "PLANNED" | "RUNNING" | "DONE";
             step: string;
             /** Format: int32 */
             steps: number;
@@ -879,14 +1319,19 @@ export interface components {
         };
         Rule: {
             ask: string;
+            carbonOnly: boolean;
+            care: boolean;
+            damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE")[];
             family: string;
             /** Format: double */
             from?: number;
             id: string;
             instead: string;
+            materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
             reason: string;
             shortAsk: string;
             shown: string;
+            standard: string;
             title: string;
             unit: string;
             /** Format: double */
@@ -900,13 +1345,17 @@ export interface components {
             name: string;
             reason: string;
             /** @enum {string} */
-            role: "CLEAN" | "WIPE" | "PRIME" | "FILL" | "FINISH" | "PINHOLE" | "SURFACE" | "GUIDE" | "PAPER";
+            role: "REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER";
+            rule: string;
         };
         RulesView: {
             classes: components["schemas"]["MaterialClass"][];
+            forbidden: components["schemas"]["Forbidden"][];
             gradings: components["schemas"]["Grading"][];
             limits: components["schemas"]["Rule"][];
             mayTurn: boolean;
+            plastics: components["schemas"]["PlasticRow"][];
+            recipes: components["schemas"]["Recipe"][];
             schools: components["schemas"]["SchoolView"][];
             values: components["schemas"]["TradeValue"][];
             version: string;
@@ -966,7 +1415,9 @@ export interface components {
         };
         School: {
             defaultOption: string;
+            followed: boolean;
             id: string;
+            materials: string[];
             options: components["schemas"]["Option"][];
             question: string;
             shown: string;
@@ -977,6 +1428,15 @@ export interface components {
             changes: components["schemas"]["Change"][];
             chosen: string;
             school: components["schemas"]["School"];
+        };
+        ScoreTerm: {
+            id: string;
+            said: string;
+            /** Format: double */
+            value: number;
+            /** Format: double */
+            weight: number;
+            word: string;
         };
         Section: {
             /** Format: double */
@@ -999,6 +1459,13 @@ export interface components {
             /** Format: date-time */
             now: string;
         };
+        Share: {
+            /** @enum {string} */
+            family: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
+            /** Format: double */
+            share: number;
+            word: string;
+        };
         ShelfItem: {
             classId: string;
             /** Format: double */
@@ -1007,18 +1474,53 @@ export interface components {
             dosePercent?: number;
             /** Format: date */
             expires?: string;
+            /** Format: double */
+            flashMin?: number;
             /** Format: int32 */
             grade?: number;
             grading?: string;
             id: string;
             lot: string;
             name: string;
+            /** Format: date */
+            opened?: string;
+            /** Format: double */
+            packQuantity?: number;
             /** Format: double */
             quantity: number;
             sand: components["schemas"]["LabelTime"][];
             unit: string;
             /** @enum {string} */
             wet: "DRY" | "WET_ONLY";
+            /** Format: double */
+            workMin?: number;
+        };
+        ShelfItemDraft: {
+            classId?: string;
+            /** Format: double */
+            densityGPerMl?: number;
+            /** Format: double */
+            dosePercent?: number;
+            /** Format: date */
+            expires?: string;
+            /** Format: double */
+            flashMin?: number;
+            /** Format: int32 */
+            grade?: number;
+            grading?: string;
+            id?: string;
+            lot?: string;
+            name?: string;
+            /** Format: date */
+            opened?: string;
+            /** Format: double */
+            packQuantity?: number;
+            /** Format: double */
+            quantity?: number;
+            sand?: components["schemas"]["LabelTime"][];
+            unit?: string;
+            /** @enum {string} */
+            wet?: "DRY" | "WET_ONLY";
             /** Format: double */
             workMin?: number;
         };
@@ -1029,8 +1531,12 @@ export interface components {
             expires?: string;
             hatch: string;
             item: components["schemas"]["ShelfItem"];
+            low: boolean;
             /** @enum {string} */
-            role: "CLEAN" | "WIPE" | "PRIME" | "FILL" | "FINISH" | "PINHOLE" | "SURFACE" | "GUIDE" | "PAPER";
+            role: "REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER";
+            roles: ("REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER")[];
+            serves: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
+            shown: string;
         };
         ShopView: {
             /** Format: double */
@@ -1048,24 +1554,56 @@ export interface components {
             name?: string;
             password?: string;
         };
+        Slot: {
+            classes: string[];
+            damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE")[];
+            house: {
+                [key: string]: string;
+            };
+            note: string;
+            /** @enum {string} */
+            on: "ANY" | "PART" | "BARE" | "OUTER" | "BELOW";
+            only: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
+            optional: boolean;
+            /** @enum {string} */
+            role: "REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER";
+            same: string;
+        };
         StackChoice: {
             fillNote: string;
             lines: components["schemas"]["StackLine"][];
             papers: components["schemas"]["ShelfItem"][];
             puttyAlone: boolean;
+            ranked: components["schemas"]["RankedStack"][];
+            rejectedClasses: components["schemas"]["RejectedClass"][];
+            rejectedWays: components["schemas"]["RejectedClass"][];
             ruledOut: components["schemas"]["RuledOut"][];
+            taken: string;
         };
         StackLine: {
             candidates: components["schemas"]["Candidate"][];
             chosen?: components["schemas"]["Candidate"];
             missing: string;
+            note: string;
             pinned: boolean;
             /** @enum {string} */
-            role: "CLEAN" | "WIPE" | "PRIME" | "FILL" | "FINISH" | "PINHOLE" | "SURFACE" | "GUIDE" | "PAPER";
+            role: "REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER";
+        };
+        StampView: {
+            /** @enum {string} */
+            stamp: "I" | "II" | "III" | "IV" | "V" | "VI" | "AS1" | "AS2" | "AS3" | "NONE";
+            word: string;
         };
         StartDraft: {
             /** Format: uuid */
             eventId?: string;
+        };
+        StateView: {
+            asks: string;
+            materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
+            /** @enum {string} */
+            state: "RUST_LIGHT" | "RUST_SCALE" | "RUST_PITTED" | "RUST_THROUGH" | "GELCOAT" | "MOULD_RELEASE" | "OVERSPRAY" | "GLUE_RESIDUE" | "SEALANT_RESIDUE" | "EARLIER_REPAIR";
+            word: string;
         };
         Step: {
             /** Format: double */
@@ -1100,9 +1638,55 @@ export interface components {
             /** Format: date-time */
             to: string;
         };
+        SubstrateDraft: {
+            /** @enum {string} */
+            composite?: "SMC" | "HAND_LAID" | "CARBON";
+            dateCode?: string;
+            heavy?: boolean;
+            mark?: string;
+            /** @enum {string} */
+            material?: "METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM";
+            /** @enum {string} */
+            position?: "FRONT" | "REAR";
+            /** @enum {string} */
+            speed?: "L" | "M" | "N" | "P" | "Q" | "R" | "S" | "T" | "U" | "H" | "V" | "W" | "Y";
+            /** @enum {string} */
+            stamp?: "I" | "II" | "III" | "IV" | "V" | "VI" | "AS1" | "AS2" | "AS3" | "NONE";
+            tests?: components["schemas"]["TestDraft"][];
+            /** Format: double */
+            thicknessMm?: number;
+            /** Format: double */
+            treadDepthMm?: number;
+            /** @enum {string} */
+            use?: "CAR" | "TRUCK";
+            /** Format: double */
+            wheelXMm?: number;
+        };
         TakenView: {
             refused: components["schemas"]["NotTakenView"][];
             run: components["schemas"]["RunView"];
+        };
+        Term: {
+            name: string;
+            plasticizer: string;
+            plasticizerName: string;
+            symbol: string;
+        };
+        TestDraft: {
+            reading?: string;
+            test?: string;
+        };
+        TestReading: {
+            id: string;
+            label: string;
+            likelihood: {
+                [key: string]: number;
+            };
+        };
+        ThumbView: {
+            figures: string[];
+            good: boolean;
+            leadsTo: string;
         };
         TradeValue: {
             id: string;
@@ -1114,6 +1698,7 @@ export interface components {
             value: number;
         };
         Verdict: {
+            beside: string[];
             findings: components["schemas"]["Finding"][];
             /** @enum {string} */
             outcome: "MEND" | "LIMITS" | "REFER" | "REPLACE";
@@ -1121,6 +1706,7 @@ export interface components {
         Workup: {
             blockers: string[];
             drawing: components["schemas"]["Drawing"];
+            identity: components["schemas"]["Identity"];
             mark: string;
             name: string;
             plan?: components["schemas"]["Plan"];
@@ -1181,6 +1767,26 @@ export interface operations {
             };
         };
     };
+    catalogue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueView"];
+                };
+            };
+        };
+    };
     turn: {
         parameters: {
             query?: never;
@@ -1207,7 +1813,31 @@ export interface operations {
             };
         };
     };
-    preview: {
+    identify: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IdentifyDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IdentifyView"];
+                };
+            };
+        };
+    };
+    preview_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -1251,7 +1881,7 @@ export interface operations {
             };
         };
     };
-    add: {
+    add_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -1325,7 +1955,7 @@ export interface operations {
             };
         };
     };
-    take: {
+    take_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -1347,6 +1977,34 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TakenView"];
+                };
+            };
+        };
+    };
+    overrule: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OverruleDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RepairView"];
                 };
             };
         };
@@ -1505,7 +2163,7 @@ export interface operations {
             };
         };
     };
-    shelf: {
+    all: {
         parameters: {
             query?: never;
             header?: never;
@@ -1513,6 +2171,175 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfLine"][];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShelfItemDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfLine"][];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: {
+                format?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+        };
+    };
+    edit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShelfItemDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfLine"][];
+                };
+            };
+        };
+    };
+    acts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ActView"][];
+                };
+            };
+        };
+    };
+    act: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ActDraft"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -1565,6 +2392,77 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopView"];
+                };
+            };
+        };
+    };
+    flash: {
+        parameters: {
+            query: {
+                minutes: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThumbView"];
+                };
+            };
+        };
+    };
+    grit: {
+        parameters: {
+            query: {
+                fromGrading: string;
+                from: number;
+                toGrading: string;
+                to: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThumbView"];
+                };
+            };
+        };
+    };
+    overlap: {
+        parameters: {
+            query: {
+                zoneMm: number;
+                spreaderMm: number;
+                overlapPercent: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThumbView"];
                 };
             };
         };

@@ -1,108 +1,189 @@
 import { Plus, Trash2 } from "lucide-react";
-import type { Api } from "../../api/client";
-import { Choice, Measure, problemAt } from "../../shell/field";
+import { useCatalogue } from "../../api/queries";
+import { Choice, problemAt } from "../../shell/field";
 import { Head } from "../sheet";
 import type { DraftOnScreen } from "../use-draft";
+import { type DamageDraft, type FieldsProps, fresh, type Kind } from "./fresh";
+import { ChipFields, DentFields, FilmFields, InjuryFields, OvalFields, TraceFields } from "./fields";
 
-type DentDraft = Api["DentDraft"];
-
-/** Station 2: one or more dents, each an ellipse with a depth, placed on the part. */
+/** Station 2: what happened to the part. Each kind of damage asks only what it needs; all of it can be dragged on the drawing. */
 export function DamageStation({ on, frozen }: { on: DraftOnScreen; frozen: boolean }) {
-  const dents = on.draft?.dents ?? [];
+  const catalogue = useCatalogue().data;
+  const damages = on.draft?.damages ?? [];
   const part = on.draft?.part;
+  const material = part?.made?.material ?? "METAL";
+  const kinds = catalogue?.damages.filter((k) => k.materials.includes(material)) ?? [];
+  const word = (kind?: Kind) => catalogue?.damages.find((k) => k.kind === (kind ?? "DENT"))?.word ?? "Damage";
   const told = on.problems.filter((p) => p.given !== "");
-  const set = (i: number, next: Partial<DentDraft>) =>
-    on.change((d) => ({ ...d, dents: (d.dents ?? []).map((x, k) => (k === i ? { ...x, ...next } : x)) }));
-  const add = () =>
-    on.change((d) => ({
-      ...d,
-      dents: [
-        ...(d.dents ?? []),
-        {
-          xMm: Math.round((part?.widthMm ?? 600) / 2),
-          yMm: Math.round((part?.heightMm ?? 400) / 2),
-          angleDeg: 0,
-          profile: "BOWL",
-        },
-      ],
-    }));
+  const set = (i: number, next: Partial<DamageDraft>) =>
+    on.change((d) => ({ ...d, damages: (d.damages ?? []).map((x, k) => (k === i ? { ...x, ...next } : x)) }));
+  const add = (kind: Kind) => on.change((d) => ({ ...d, damages: [...(d.damages ?? []), fresh(kind, part ?? {})] }));
   return (
     <>
-      <Head title="Damage">
-        {dents.length === 0 ? "no dent yet" : dents.length === 1 ? "one dent" : `${dents.length} dents`}
-      </Head>
+      <Head title="Damage">{damages.length === 0 ? "none yet" : `${damages.length} on the part`}</Head>
       <p className="px-4 pt-3">
-        As left after straightening. Places are measured from the part's lower left corner to the middle of the dent;
-        drag a dent on the drawing to move it.
+        {material === "METAL" && "Dents as left after straightening. "}Places are measured from the part's lower left
+        corner; drag damage on the drawing to move it.
       </p>
       <div className="flex flex-col gap-4 p-4">
-        {dents.map((d, i) => {
-          const at = (k: string) => problemAt(told, `dents[${i}].${k}`);
-          const field = (k: keyof DentDraft, label: string, quantity: "length" | "depth") => (
-            <Measure
-              label={label}
-              quantity={quantity}
-              value={d[k] as number | undefined}
-              disabled={frozen}
-              problem={at(k)}
-              onChange={(v) => set(i, { [k]: v })}
-            />
-          );
+        {damages.map((d, i) => {
+          const name = `${word(d.kind)} ${i + 1}`;
           return (
-            <section key={i} className="firm p-3" aria-label={`Dent ${i + 1}`}>
+            <section key={i} className="firm p-3" aria-label={name}>
               <div className="mb-2 flex items-center justify-between">
-                <h3 className="hd">Dent {i + 1}</h3>
+                <h3 className="hd">{name}</h3>
                 {!frozen && (
                   <button
                     type="button"
-                    className="grid size-14 place-items-center"
-                    aria-label={`Take dent ${i + 1} away`}
-                    onClick={() => on.change((x) => ({ ...x, dents: (x.dents ?? []).filter((_, k) => k !== i) }))}
+                    className="grid size-14 shrink-0 place-items-center"
+                    aria-label={`Take ${name.toLowerCase()} away`}
+                    onClick={() => on.change((x) => ({ ...x, damages: (x.damages ?? []).filter((_, k) => k !== i) }))}
                   >
                     <Trash2 size={20} aria-hidden="true" />
                   </button>
                 )}
               </div>
-              <div className="grid grid-cols-2 gap-2">
-                <div className="col-span-2">{field("depthMm", "Depth left", "depth")}</div>
-                {field("lengthMm", "Length", "length")}
-                {field("widthMm", "Width", "length")}
-                {field("xMm", "Across", "length")}
-                {field("yMm", "Up", "length")}
-                <div className="col-span-2">
-                  <Measure
-                    label="Turn of the length, from level"
-                    quantity={{ unit: "°" }}
-                    value={d.angleDeg}
-                    disabled={frozen}
-                    problem={at("angleDeg")}
-                    onChange={(angleDeg) => set(i, { angleDeg })}
-                  />
-                </div>
-                <div className="col-span-2">
-                  <Choice
-                    label="Shape of the hollow"
-                    columns={3}
-                    disabled={frozen}
-                    value={d.profile ?? "BOWL"}
-                    options={[
-                      { value: "BOWL", label: "Bowl" },
-                      { value: "SOFT", label: "Soft edge" },
-                      { value: "POINT", label: "Point" },
-                    ]}
-                    onChange={(profile) => set(i, { profile })}
-                  />
-                </div>
-              </div>
+              <Fields
+                d={d}
+                frozen={frozen}
+                at={(field) => problemAt(told, `damages[${i}].${field}`)}
+                set={(next) => set(i, next)}
+                glass={material === "GLASS"}
+              />
             </section>
           );
         })}
-        {!frozen && (
-          <button type="button" className="btn go" onClick={add}>
-            <Plus size={18} aria-hidden="true" /> {dents.length === 0 ? "First dent" : "Another dent"}
-          </button>
-        )}
+        {!frozen &&
+          kinds.map((k) => (
+            <button key={k.kind} type="button" className="btn go" onClick={() => add(k.kind)}>
+              <Plus size={18} aria-hidden="true" /> Add {k.word.toLowerCase()}
+            </button>
+          ))}
       </div>
     </>
+  );
+}
+
+function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
+  const { d, set, frozen, at } = f;
+  switch (d.kind ?? "DENT") {
+    case "DENT":
+      return <DentFields {...f} />;
+    case "CHIP":
+      return <ChipFields {...f} />;
+    case "INJURY":
+      return <InjuryFields {...f} />;
+    case "RUN":
+      return (
+        <div className="flex flex-col gap-3">
+          <FilmFields {...f} />
+          <OvalFields {...f} />
+        </div>
+      );
+    case "CRACK":
+      return (
+        <div className="flex flex-col gap-3">
+          {glass ? (
+            <YesNo
+              label="Starts at a chip"
+              no="No"
+              frozen={frozen}
+              value={d.fromChip ?? false}
+              onChange={(fromChip) => set({ fromChip })}
+            />
+          ) : (
+            <>
+              <Choice
+                label="How deep"
+                disabled={frozen}
+                value={d.through}
+                problem={at("through")}
+                options={[
+                  { value: "THROUGH", label: "Through" },
+                  { value: "OUTER_LAYER", label: "Outer layer" },
+                ]}
+                onChange={(through) => set({ through })}
+              />
+              <Choice
+                label="Ends that can be reached"
+                columns={3}
+                disabled={frozen}
+                value={d.ends}
+                problem={at("ends")}
+                options={[
+                  { value: "BOTH", label: "Both" },
+                  { value: "ONE", label: "One" },
+                  { value: "NONE", label: "None" },
+                ]}
+                onChange={(ends) => set({ ends })}
+              />
+            </>
+          )}
+          <TraceFields {...f} />
+        </div>
+      );
+    case "HAIRLINE":
+      return <TraceFields {...f} />;
+    case "SCRATCH":
+      return <TraceFields {...f} width depth />;
+    case "SEAM":
+      return (
+        <div className="flex flex-col gap-3">
+          <YesNo
+            label="Weld ground just below the face"
+            no="Not yet"
+            frozen={frozen}
+            value={d.groundBelow ?? false}
+            onChange={(groundBelow) => set({ groundBelow })}
+          />
+          <TraceFields {...f} width />
+        </div>
+      );
+    case "RUST_HOLE":
+      return <OvalFields {...f} more={[{ key: "rustPastMm", label: "Rust past the hole" }]} />;
+    case "MISSING":
+      return (
+        <div className="flex flex-col gap-3">
+          <OvalFields {...f} more={[{ key: "soundMm", label: "Sound plastic all round" }]} />
+          <YesNo
+            label="The piece is at hand"
+            no="No"
+            frozen={frozen}
+            value={d.pieceKept ?? false}
+            onChange={(pieceKept) => set({ pieceKept })}
+          />
+        </div>
+      );
+    case "DIVOT":
+      return <OvalFields {...f} more={[{ key: "depthMm", label: "Depth" }]} />;
+    default:
+      return <OvalFields {...f} />;
+  }
+}
+
+function YesNo({
+  label,
+  no,
+  frozen,
+  value,
+  onChange,
+}: {
+  label: string;
+  no: string;
+  frozen: boolean;
+  value: boolean;
+  onChange: (value: boolean) => void;
+}) {
+  return (
+    <Choice
+      label={label}
+      disabled={frozen}
+      value={value ? "YES" : "NO"}
+      options={[
+        { value: "YES", label: "Yes" },
+        { value: "NO", label: no },
+      ]}
+      onChange={(v) => onChange(v === "YES")}
+    />
   );
 }

@@ -1,6 +1,6 @@
 import type { Api } from "../../api/client";
 import { useSize } from "../../marks/use-size";
-import { FootprintDrawing } from "./footprint-drawing";
+import { FootprintDrawing, type OnDrag } from "./footprint-drawing";
 import { fit, type ZoneKind } from "./projection";
 import { SectionDrawing } from "./section-drawing";
 
@@ -9,7 +9,7 @@ const RULE = 28;
 /** Footprint over section on one x scale; it fills what it is given. */
 export function DrawingPair({
   drawing,
-  labels = 0,
+  labels: column = 0,
   sectionShare = 0.36,
   stale = false,
   around,
@@ -22,10 +22,12 @@ export function DrawingPair({
   stale?: boolean;
   /** Zone that fills the view. */
   around?: ZoneKind;
-  onDrag?: (dent: number, xMm: number, yMm: number) => void;
+  onDrag?: OnDrag;
 }) {
   const [ref, { width, height }] = useSize();
-  const sectionHeight = Math.round(height * sectionShare);
+  // Without zones there is nothing to label, without a section nothing to put below.
+  const labels = drawing.zones.length > 0 ? column : 0;
+  const sectionHeight = drawing.section ? Math.round(height * sectionShare) : 0;
   const footprintHeight = height - sectionHeight;
   const field = {
     left: RULE,
@@ -46,13 +48,16 @@ export function DrawingPair({
             labels={labels}
             onDrag={onDrag}
           />
-          <SectionDrawing
-            drawing={drawing}
-            projection={projection}
-            width={width}
-            height={sectionHeight}
-            labels={labels}
-          />
+          {drawing.section && (
+            <SectionDrawing
+              drawing={drawing}
+              section={drawing.section}
+              projection={projection}
+              width={width}
+              height={sectionHeight}
+              labels={labels}
+            />
+          )}
         </>
       )}
     </div>

@@ -21,6 +21,9 @@ export const ZONE_HATCH: Record<ZoneKind, HatchName> = {
 
 const RULE = 28;
 
+/** Damage was dragged: its middle, or the corner of the line it follows, to a new place in mm. */
+export type OnDrag = (damage: number, corner: number | undefined, xMm: number, yMm: number) => void;
+
 /** Zones to scale on the part, with a rule along two edges. */
 export function FootprintDrawing({
   drawing,
@@ -36,8 +39,7 @@ export function FootprintDrawing({
   height: number;
   /** Px of the label column; 0 for none. */
   labels: number;
-  /** A dent was dragged to a new centre, mm. */
-  onDrag?: (dent: number, xMm: number, yMm: number) => void;
+  onDrag?: OnDrag;
 }) {
   const id = useId();
   const { system } = usePreferences();
@@ -52,11 +54,8 @@ export function FootprintDrawing({
       </clipPath>
       <g clipPath={`url(#${id}-field)`}>
         <rect x={p.left} y={p.top} width={p.width} height={p.height} fill="var(--ground)" />
-        <rect
-          x={px(p, 0)}
-          y={py(p, drawing.heightMm)}
-          width={drawing.widthMm * p.perMm}
-          height={drawing.heightMm * p.perMm}
+        <path
+          d={ringsPath(p, [{ xy: drawing.outline, hole: false }])}
           fill="var(--sheet)"
           stroke="var(--ink)"
           strokeWidth="3"
@@ -86,13 +85,15 @@ export function FootprintDrawing({
           />
         )}
         <CutLine drawing={drawing} p={p} />
-        {drawing.dents.map((d, i) => (
-          <DentMark key={i} dent={d} index={i} p={p} drawing={drawing} onDrag={onDrag} />
+        {drawing.damages.map((d) => (
+          <DamageMark key={d.index} damage={d} p={p} drawing={drawing} id={id} onDrag={onDrag} />
         ))}
       </g>
       <TopRule p={p} width={width} />
       <LeftRule p={p} height={height} />
-      {labels > 0 && <Labels drawing={drawing} p={p} width={width} height={height} column={labels} id={id} />}
+      {labels > 0 && drawing.zones.length > 0 && (
+        <Labels drawing={drawing} p={p} width={width} height={height} column={labels} id={id} />
+      )}
       <rect x="0" y="0" width={RULE} height={RULE} fill="var(--ground)" stroke="var(--ink)" strokeWidth="1.5" />
       <text x={RULE / 2} y={19} textAnchor="middle">
         {system === "metric" ? "mm" : "in"}
@@ -123,6 +124,7 @@ function BodyLine({ line, p }: { line: Api["BodyLine"]; p: Projection }) {
 }
 
 function CutLine({ drawing, p }: { drawing: Api["Drawing"]; p: Projection }) {
+  if (!drawing.section) return null;
   const y = py(p, drawing.section.cutYMm);
   const [a, b] = [p.left + 14, p.left + p.width - 14];
   return (
@@ -148,37 +150,131 @@ function CutLine({ drawing, p }: { drawing: Api["Drawing"]; p: Projection }) {
   );
 }
 
-function DentMark({
-  dent,
-  index,
+/** Damage that is drawn as what it is: nothing. */
+const GONE = new Set<Api["DrawnDamage"]["kind"]>(["MISSING", "HOLE", "RUST_HOLE"]);
+
+/** Damage with its handles: its middle, or every corner of the line it follows. */
+function DamageMark({
+  damage,
   p,
   drawing,
+  id,
   onDrag,
 }: {
-  dent: Api["Dent"];
-  index: number;
+  damage: Api["DrawnDamage"];
   p: Projection;
   drawing: Api["Drawing"];
-  onDrag?: (dent: number, xMm: number, yMm: number) => void;
+  id: string;
+  onDrag?: OnDrag;
 }) {
   const { system } = usePreferences();
+  const traced = damage.trace.length >= 4;
+  const words =
+    damage.depthMm !== undefined
+      ? length(damage.depthMm, system, "depth")
+      : damage.word.replace(/ or .* (\d+)$/, " $1");
+  const wide = words.length * 6.8 + 14;
+  const corners = Array.from({ length: damage.trace.length / 2 }, (_, i) => ({
+    x: damage.trace[2 * i] ?? 0,
+    y: damage.trace[2 * i + 1] ?? 0,
+  }));
+  const line = corners.map((c, i) => `${i === 0 ? "M" : "L"}${px(p, c.x)} ${py(p, c.y)}`).join("");
+  const [cx, cy] = [px(p, damage.xMm), py(p, damage.yMm)];
+  const plate = damage.kind === "DENT" ? cy : Math.max(p.top + 14, cy - 34);
+  return (
+    <g>
+      {damage.kind !== "DENT" && (
+        <path
+          d={ringsPath(p, damage.rings)}
+          fillRule="evenodd"
+          fill={traced ? "none" : GONE.has(damage.kind) ? "var(--ground)" : `url(#${id}-fill)`}
+          stroke="var(--ink)"
+          strokeWidth="3"
+          pointerEvents="none"
+        />
+      )}
+      {damage.kind !== "DENT" && !traced && (
+        <path
+          d={`M${cx - 9} ${cy}H${cx + 9}M${cx} ${cy - 9}V${cy + 9}`}
+          stroke="var(--ink)"
+          strokeWidth="2"
+          pointerEvents="none"
+        />
+      )}
+      {traced && <path d={line} fill="none" stroke="var(--ink)" strokeWidth="4" pointerEvents="none" />}
+      {!traced && (
+        <Handle
+          p={p}
+          drawing={drawing}
+          x={damage.xMm}
+          y={damage.yMm}
+          onMove={onDrag && ((x, y) => onDrag(damage.index, undefined, x, y))}
+        />
+      )}
+      <g pointerEvents="none">
+        <rect
+          x={cx - wide / 2}
+          y={plate - 11}
+          width={wide}
+          height={22}
+          fill="var(--sheet)"
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+          rx="2"
+        />
+        <text x={cx} y={plate + 5} textAnchor="middle" style={{ fontWeight: 600 }}>
+          {words}
+        </text>
+      </g>
+      {traced &&
+        onDrag &&
+        corners.map((c, i) => (
+          <Handle
+            key={i}
+            p={p}
+            drawing={drawing}
+            x={c.x}
+            y={c.y}
+            shown
+            onMove={(x, y) => onDrag(damage.index, i, x, y)}
+          />
+        ))}
+    </g>
+  );
+}
+
+/** A place that can be dragged, kept on the part. */
+function Handle({
+  p,
+  drawing,
+  x,
+  y,
+  shown = false,
+  onMove,
+}: {
+  p: Projection;
+  drawing: Api["Drawing"];
+  x: number;
+  y: number;
+  shown?: boolean;
+  onMove?: (xMm: number, yMm: number) => void;
+}) {
   const grip = useRef<{ x: number; y: number } | undefined>(undefined);
-  const [cx, cy] = [px(p, dent.xMm), py(p, dent.yMm)];
-  const words = length(dent.depthMm, system, "depth");
-  const wide = words.length * 6.6 + 14;
+  if (!onMove) return null;
+  const [cx, cy] = [px(p, x), py(p, y)];
   const move = (e: ReactPointerEvent) => {
-    if (!grip.current || !onDrag) return;
-    const x = p.x0 + (e.nativeEvent.offsetX - p.left - grip.current.x) / p.perMm;
-    const y = p.y0 + (p.top + p.height - e.nativeEvent.offsetY + grip.current.y) / p.perMm;
+    if (!grip.current) return;
+    const to = {
+      x: p.x0 + (e.nativeEvent.offsetX - p.left - grip.current.x) / p.perMm,
+      y: p.y0 + (p.top + p.height - e.nativeEvent.offsetY + grip.current.y) / p.perMm,
+    };
     const inside = (v: number, max: number) => Math.round(Math.min(max, Math.max(0, v)));
-    onDrag(index, inside(x, drawing.widthMm), inside(y, drawing.heightMm));
+    onMove(inside(to.x, drawing.widthMm), inside(to.y, drawing.heightMm));
   };
   return (
     <g
-      style={{ cursor: onDrag ? "grab" : undefined, touchAction: onDrag ? "none" : undefined }}
-      pointerEvents={onDrag ? undefined : "none"}
+      style={{ cursor: "grab", touchAction: "none" }}
       onPointerDown={(e) => {
-        if (!onDrag) return;
         e.currentTarget.setPointerCapture(e.pointerId);
         grip.current = { x: e.nativeEvent.offsetX - cx, y: e.nativeEvent.offsetY - cy };
       }}
@@ -186,20 +282,10 @@ function DentMark({
       onPointerUp={() => (grip.current = undefined)}
       onPointerCancel={() => (grip.current = undefined)}
     >
-      {onDrag && <circle cx={cx} cy={cy} r="28" fill="transparent" />}
-      <rect
-        x={cx - wide / 2}
-        y={cy - 11}
-        width={wide}
-        height={22}
-        fill="var(--sheet)"
-        stroke="var(--ink)"
-        strokeWidth="1.5"
-        rx="2"
-      />
-      <text x={cx} y={cy + 5} textAnchor="middle" style={{ fontWeight: 600 }}>
-        {words}
-      </text>
+      <circle cx={cx} cy={cy} r="28" fill="transparent" />
+      {shown && (
+        <rect x={cx - 7} y={cy - 7} width="14" height="14" fill="var(--sheet)" stroke="var(--violet)" strokeWidth="3" />
+      )}
     </g>
   );
 }
@@ -292,9 +378,9 @@ function Labels({
         const on = lit.zone === zone.kind;
         const words =
           zone.kind === "DAMAGE"
-            ? drawing.dents.length === 1
+            ? drawing.damages.length === 1
               ? "one"
-              : `${drawing.dents.length} dents`
+              : `${drawing.damages.length} dents`
             : length(zone.pastMm, system);
         return (
           <g key={zone.kind} onPointerEnter={() => light(litByZone(zone.kind))} style={{ cursor: "default" }}>

@@ -19,12 +19,14 @@ function thickness(mm: number, system: "metric" | "inch"): string {
 /** The cut A–A; widths on the footprint's scale, heights drawn larger by a factor that is printed. */
 export function SectionDrawing({
   drawing,
+  section: s,
   projection,
   width,
   height,
   labels,
 }: {
   drawing: Api["Drawing"];
+  section: Api["Section"];
   projection: Projection;
   width: number;
   height: number;
@@ -33,7 +35,6 @@ export function SectionDrawing({
   const id = useId();
   const { system } = usePreferences();
   const { lit, light } = useLit();
-  const s = drawing.section;
   const field = { top: HEAD + 4, height: Math.max(20, height - HEAD - 14) };
   const range = Math.max(0.5, s.highestMm - s.lowestMm);
   const exaggeration = Math.min(MOST_EXAGGERATION, Math.max(1, Math.floor(field.height / range / projection.perMm)));

@@ -28,6 +28,15 @@ export function FootprintStation({
   const { lit, light } = useLit();
   if (!workup) return <NotYet what="a footprint" />;
   const { drawing } = workup;
+  if (!drawing.section) {
+    return (
+      <div className="p-4">
+        <p className="text-20">
+          Zones and the cut are computed for dents in sheet metal. The part and its damage are drawn to scale.
+        </p>
+      </div>
+    );
+  }
   const cut = on.draft?.cutYMm ?? drawing.section.cutYMm;
   return (
     <>

@@ -1,21 +1,29 @@
 import { Plus, Trash2 } from "lucide-react";
 import type { Api } from "../../api/client";
-import { useRules } from "../../api/queries";
+import { useCatalogue, useRules } from "../../api/queries";
 import { Choice, Line, Measure, problemAt } from "../../shell/field";
 import { Head } from "../sheet";
 import type { DraftOnScreen } from "../use-draft";
+import { type Material, MATERIALS, Substrate } from "./substrate";
 
 type PartDraft = Api["PartDraft"];
 type CoatKind = NonNullable<Api["CoatDraft"]["kind"]>;
 type Answer = "YES" | "NO" | "UNKNOWN";
 
-const COATS: readonly { kind: CoatKind; word: string; typical: string }[] = [
-  { kind: "E_COAT", word: "E-coat", typical: "coat.e-coat" },
-  { kind: "EPOXY_PRIMER", word: "Epoxy primer", typical: "coat.epoxy-primer" },
+const COATS: readonly { kind: CoatKind; word: string; typical: string; metalOnly?: boolean }[] = [
+  { kind: "E_COAT", word: "E-coat", typical: "coat.e-coat", metalOnly: true },
+  { kind: "EPOXY_PRIMER", word: "Epoxy primer", typical: "coat.epoxy-primer", metalOnly: true },
   { kind: "PRIMER_SURFACER", word: "Primer surfacer", typical: "coat.primer-surfacer" },
   { kind: "BASE", word: "Base", typical: "coat.base" },
   { kind: "SINGLE_STAGE", word: "Single-stage colour", typical: "coat.single-stage" },
   { kind: "CLEAR", word: "Clear", typical: "coat.clear" },
+];
+
+const FACTORY: Api["CoatDraft"][] = [
+  { kind: "E_COAT" },
+  { kind: "PRIMER_SURFACER" },
+  { kind: "BASE" },
+  { kind: "CLEAR" },
 ];
 
 /** Local time of a `datetime-local` field for an instant. */
@@ -31,6 +39,17 @@ export function PartStation({ on, frozen }: { on: DraftOnScreen; frozen: boolean
   const set = (next: Partial<PartDraft>) => on.change((d) => ({ ...d, part: { ...d.part, ...next } }));
   const told = on.problems.filter((p) => p.given !== "");
   const at = (field: string) => problemAt(told, field);
+  const material = part.made?.material ?? "METAL";
+  const sided = material !== "GLASS" && material !== "TYRE";
+  // Another kind of part has other coats, outlines and states; what was typed for this one goes with it, and undo brings it back.
+  const become = (next: Material) =>
+    set({
+      made: { ...part.made, material: next },
+      outline: undefined,
+      face: [],
+      back: [],
+      coats: next === "METAL" ? FACTORY : next === "FILM" ? FACTORY.slice(1) : [],
+    });
   return (
     <>
       <Head title="Part" />
@@ -50,28 +69,16 @@ export function PartStation({ on, frozen }: { on: DraftOnScreen; frozen: boolean
           onChange={(vehicle) => set({ vehicle })}
         />
         <Choice
-          label="Metal"
-          value={part.metal}
+          label="What it is, at first sight"
+          value={material}
           disabled={frozen}
-          options={[
-            { value: "MILD_STEEL", label: "Steel" },
-            { value: "GALVANISED_STEEL", label: "Galvanised" },
-            { value: "ALUMINIUM", label: "Aluminium" },
-            { value: "UNKNOWN", label: "Not known" },
-          ]}
-          onChange={(metal) => set({ metal })}
+          options={MATERIALS}
+          onChange={become}
         />
-        <Measure
-          label="Sheet gauge"
-          quantity="depth"
-          value={part.gaugeMm}
-          disabled={frozen}
-          problem={at("part.gaugeMm")}
-          onChange={(gaugeMm) => set({ gaugeMm })}
-        />
+        <Substrate part={part} set={set} frozen={frozen} at={at} />
         <div className="grid grid-cols-2 gap-2">
           <Measure
-            label="Part width"
+            label={material === "TYRE" ? "Tread width" : "Part width"}
             quantity="length"
             value={part.widthMm}
             disabled={frozen}
@@ -79,7 +86,7 @@ export function PartStation({ on, frozen }: { on: DraftOnScreen; frozen: boolean
             onChange={(widthMm) => set({ widthMm })}
           />
           <Measure
-            label="Part height"
+            label={material === "TYRE" ? "Length shown" : "Part height"}
             quantity="length"
             value={part.heightMm}
             disabled={frozen}
@@ -87,18 +94,22 @@ export function PartStation({ on, frozen }: { on: DraftOnScreen; frozen: boolean
             onChange={(heightMm) => set({ heightMm })}
           />
         </div>
-        <Choice
-          label="Side that can be reached"
-          value={part.reach}
-          disabled={frozen}
-          options={[
-            { value: "BOTH_SIDES", label: "Both" },
-            { value: "FACE_ONLY", label: "Face only" },
-          ]}
-          onChange={(reach) => set({ reach })}
-        />
-        <Coats part={part} set={set} frozen={frozen} problems={told} />
-        <BodyLines part={part} set={set} frozen={frozen} problems={told} />
+        <OutlinePick part={part} set={set} frozen={frozen} material={material} />
+        {sided && (
+          <Choice
+            label="Side that can be reached"
+            value={part.reach}
+            disabled={frozen}
+            options={[
+              { value: "BOTH_SIDES", label: "Both" },
+              { value: "FACE_ONLY", label: "Face only" },
+            ]}
+            onChange={(reach) => set({ reach })}
+          />
+        )}
+        {sided && <Surfaces part={part} set={set} frozen={frozen} material={material} problems={told} />}
+        {sided && material !== "FILM" && <Coats part={part} set={set} frozen={frozen} problems={told} />}
+        {sided && <BodyLines part={part} set={set} frozen={frozen} problems={told} />}
         <label className="lab flex flex-col">
           Promised for, by this screen's clock
           <input
@@ -115,7 +126,7 @@ export function PartStation({ on, frozen }: { on: DraftOnScreen; frozen: boolean
           />
         </label>
       </div>
-      <Questions part={part} set={set} frozen={frozen} />
+      <Questions part={part} set={set} frozen={frozen} damages={on.draft?.damages ?? []} />
     </>
   );
 }
@@ -129,6 +140,7 @@ interface Piece {
 
 function Coats({ part, set, frozen, problems = [] }: Piece) {
   const rules = useRules().data;
+  const metal = (part.made?.material ?? "METAL") === "METAL";
   const coats = part.coats ?? [];
   const typical = (id: string) => rules?.values.find((v) => v.id === id);
   const turn = (kind: CoatKind) => {
@@ -139,9 +151,9 @@ function Coats({ part, set, frozen, problems = [] }: Piece) {
   };
   return (
     <fieldset disabled={frozen}>
-      <legend className="lab">Coats, from the metal up</legend>
+      <legend className="lab">Coats, from the part up</legend>
       <div className="flex flex-col gap-1">
-        {COATS.map(({ kind, word, typical: valueId }) => {
+        {COATS.filter((c) => metal || !c.metalOnly).map(({ kind, word, typical: valueId }) => {
           const i = coats.findIndex((c) => c.kind === kind);
           const known = typical(valueId);
           return (
@@ -230,9 +242,105 @@ function BodyLines({ part, set, frozen, problems = [] }: Piece) {
   );
 }
 
-/** Questions that only a person can answer; unanswered they refer. */
-function Questions({ part, set, frozen }: Piece) {
-  const limits = useRules().data?.limits.filter((r) => r.ask) ?? [];
+/** Outlines to pick from, drawn. */
+function OutlinePick({ part, set, frozen, material }: Piece & { material: Material }) {
+  const outlines = useCatalogue().data?.outlines.filter((o) => o.materials.includes(material)) ?? [];
+  const chosen = part.outline ?? outlines[0]?.id;
+  if (outlines.length < 2) return null;
+  return (
+    <fieldset disabled={frozen}>
+      <legend className="lab">Outline</legend>
+      <div className="grid grid-cols-4 gap-1">
+        {outlines.map((o) => {
+          let d = "";
+          for (let i = 0; i + 1 < o.xy.length; i += 2) {
+            d += `${i === 0 ? "M" : "L"}${4 + (o.xy[i] ?? 0) * 36} ${30 - (o.xy[i + 1] ?? 0) * 24}`;
+          }
+          return (
+            <button
+              key={o.id}
+              type="button"
+              aria-pressed={chosen === o.id}
+              aria-label={o.name}
+              title={o.name}
+              className={`firm grid h-14 place-items-center ${chosen === o.id ? "bg-ink text-sheet" : ""}`}
+              onClick={() => set({ outline: o.id })}
+            >
+              <svg width="44" height="36" aria-hidden="true">
+                <path d={`${d}Z`} fill="none" stroke="currentColor" strokeWidth="2" />
+              </svg>
+            </button>
+          );
+        })}
+      </div>
+      <p className="lab">{outlines.find((o) => o.id === chosen)?.name}</p>
+    </fieldset>
+  );
+}
+
+type Side = "face" | "back";
+
+/** What lies on the part besides its coats, face and back, and what it asks. */
+function Surfaces({ part, set, frozen, material, problems = [] }: Piece & { material: Material }) {
+  const states = useCatalogue().data?.states.filter((s) => s.materials.includes(material)) ?? [];
+  const turn = (side: Side, state: Api["StateView"]["state"]) => {
+    const now = part[side] ?? [];
+    set({ [side]: now.includes(state) ? now.filter((s) => s !== state) : [...now, state] });
+  };
+  const lying = (side: Side) => states.filter((s) => part[side]?.includes(s.state));
+  return (
+    <fieldset disabled={frozen}>
+      <legend className="lab">Also on it: face, back</legend>
+      <ul>
+        {states.map((s) => (
+          <li key={s.state} className="flex items-center gap-1 py-0.5">
+            <span className="min-w-0 flex-1 first-letter:uppercase">{s.word}</span>
+            {(["face", "back"] as const).map((side) => (
+              <button
+                key={side}
+                type="button"
+                aria-pressed={part[side]?.includes(s.state) ?? false}
+                aria-label={`${s.word} on the ${side}`}
+                className={`firm n h-14 w-14 text-14 font-semibold ${part[side]?.includes(s.state) ? "bg-ink text-sheet" : ""}`}
+                onClick={() => turn(side, s.state)}
+              >
+                {side === "face" ? "Face" : "Back"}
+              </button>
+            ))}
+          </li>
+        ))}
+      </ul>
+      {(["face", "back"] as const).flatMap((side) =>
+        lying(side).map((s) => (
+          <p key={side + s.state} className="mt-1">
+            <b>
+              {s.word}, {side}:
+            </b>{" "}
+            {s.asks}.
+          </p>
+        )),
+      )}
+      {(["part.face", "part.back"] as const).map((f) => (
+        <p key={f} className="text-oxide-text text-14 font-bold">
+          {problemAt(problems, f)}
+        </p>
+      ))}
+    </fieldset>
+  );
+}
+
+/** Questions that only a person can answer, those that concern this part and its damage; unanswered they refer. */
+function Questions({ part, set, frozen, damages }: Piece & { damages: readonly Api["DamageDraft"][] }) {
+  const material = part.made?.material ?? "METAL";
+  const kinds = damages.map((d) => d.kind ?? "DENT");
+  const limits =
+    useRules().data?.limits.filter(
+      (r) =>
+        r.ask &&
+        r.materials.includes(material) &&
+        (!r.carbonOnly || part.made?.composite === "CARBON") &&
+        (r.damages.length === 0 || kinds.length === 0 || kinds.some((k) => r.damages.includes(k))),
+    ) ?? [];
   const answers = part.answers ?? {};
   const open = limits.filter((r) => !answers[r.id] || answers[r.id] === "UNKNOWN");
   const put = (id: string, answer: Answer) => set({ answers: { ...answers, [id]: answer } });

@@ -1,12 +1,12 @@
 import { Check, CornerUpLeft, NotebookPen, RotateCcw, ShieldAlert, Thermometer, Timer } from "lucide-react";
-import { type ReactNode, useEffect, useMemo, useState } from "react";
+import { type ReactNode, useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { Api } from "../../api/client";
 import { now as serverNow, useNow } from "../../api/clock";
 import { useZone } from "../../api/queries";
 import { ClockRule, isDeadline, secondsLeft } from "../../marks/clock-rule";
 import { useSize } from "../../marks/use-size";
-import { dialogOpen, typing } from "../../shell/keys";
+import { dialogOpen, typing, useKeys } from "../../shell/keys";
 import { useSaid } from "../../shell/preferences";
 import { KeysDialog } from "../../shell/keys-dialog";
 import { grams, minutes, percent, stretch, timeOfDay } from "../../units/units";
@@ -120,34 +120,30 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
     else setBranching(true);
   };
 
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (dialogOpen()) return;
-      if (e.key === "PageDown") {
-        e.preventDefault();
-        primary();
-        return;
-      }
-      if (typing(e) || e.ctrlKey || e.metaKey || e.altKey || e.repeat) return;
-      // A focused button answers Enter and Space by itself.
-      const onButton = e.target instanceof HTMLElement && e.target.closest("button, a") !== null;
-      if (e.key === "Enter" && !onButton) primary();
-      else if (e.key === " " && !onButton) {
-        e.preventDefault();
-        if (mixing) startClock();
-      } else if (e.key === "u") undo();
-      else if (e.key === ".") {
-        e.preventDefault();
-        setDialog("note");
-      } else if (e.key === "r") {
-        e.preventDefault();
-        setDialog("reading");
-      } else if (e.key === "n") other();
-      else if (e.key === "?") setDialog("keys");
-      else if (e.key === "Escape") void navigate(`/repairs/${run.id}/steps`);
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
+  useKeys((e) => {
+    if (dialogOpen()) return;
+    if (e.key === "PageDown") {
+      e.preventDefault();
+      primary();
+      return;
+    }
+    if (typing(e) || e.ctrlKey || e.metaKey || e.altKey || e.repeat) return;
+    // A focused button answers Enter and Space by itself.
+    const onButton = e.target instanceof HTMLElement && e.target.closest("button, a") !== null;
+    if (e.key === "Enter" && !onButton) primary();
+    else if (e.key === " " && !onButton) {
+      e.preventDefault();
+      if (mixing) startClock();
+    } else if (e.key === "u") undo();
+    else if (e.key === ".") {
+      e.preventDefault();
+      setDialog("note");
+    } else if (e.key === "r") {
+      e.preventDefault();
+      setDialog("reading");
+    } else if (e.key === "n") other();
+    else if (e.key === "?") setDialog("keys");
+    else if (e.key === "Escape") void navigate(`/repairs/${run.id}/steps`);
   });
 
   const figure = figureOf({ run, plan, state, current, index, next }, live, left, zone, say);

@@ -2,6 +2,8 @@ import { ChevronDown, Pin, X } from "lucide-react";
 import { useId } from "react";
 import type { Api } from "../../api/client";
 import { grainOf, Hatches, type HatchName, Swatch } from "../../marks/hatch";
+import { useRules } from "../../api/queries";
+import { roleWord } from "./roles";
 import { useSaid } from "../../shell/preferences";
 import { litByLayer, useLit } from "../drawing/lit";
 import { Schools } from "../schools";
@@ -13,24 +15,6 @@ import { NotYet } from "../verdict/verdict";
 type Line = Api["StackLine"];
 type Role = Line["role"];
 
-const ROLE: Record<Role, string> = {
-  CLEAN: "Clean",
-  WIPE: "Wipe",
-  PRIME: "Prime",
-  FILL: "Fill",
-  FINISH: "Finish",
-  PINHOLE: "Pinholes",
-  SURFACE: "Surfacer",
-  GUIDE: "Guide coat",
-  PAPER: "Papers",
-};
-const HATCH: Partial<Record<Role, HatchName>> = {
-  FILL: "fill",
-  FINISH: "finish",
-  PRIME: "coat",
-  GUIDE: "guide",
-  PINHOLE: "finish",
-};
 const LAYER: Partial<Record<Role, string>> = { FILL: "filler", FINISH: "putty", PRIME: "coats-kept", PINHOLE: "putty" };
 
 /** Station 4: what will be used, from the shelf; and what is ruled out, and why. */
@@ -46,7 +30,9 @@ export function StackStation({
   const id = useId();
   const say = useSaid();
   if (!workup) return <NotYet what="a stack" />;
-  const { lines, ruledOut, fillNote, papers } = workup.stack;
+  const { lines, ruledOut, fillNote, papers, ranked, taken } = workup.stack;
+  const take = (recipe: string) =>
+    on.change((d) => ({ ...d, recipe: recipe === ranked[0]?.recipe ? undefined : recipe }));
   const pin = (role: Role, item: string | undefined) =>
     on.change((d) => ({ ...d, pins: turned(d.pins as Partial<Record<Role, string>>, role, item) }));
   return (
@@ -54,12 +40,16 @@ export function StackStation({
       <svg className="absolute size-0" aria-hidden="true">
         <Hatches id={id} />
       </svg>
+      <Head title="Ways to mend">{ranked.length > 1 ? `${ranked.length}, best first` : ""}</Head>
+      {ranked.map((r, i) => (
+        <RankedRow key={r.recipe} stack={r} place={i + 1} taken={r.recipe === taken} frozen={frozen} take={take} />
+      ))}
       <Head title="Stack">from the shelf</Head>
       <p className="firm-b px-4 py-2.5 font-bold">{say(fillNote)}</p>
       {lines.map((l) => (
         <StackRow key={l.role} line={l} id={id} frozen={frozen} pin={pin} />
       ))}
-      <div className="border-b border-hair px-4 py-3">
+      <div className={`border-b border-hair px-4 py-3 ${taken === "" ? "hidden" : ""}`}>
         <div className="lab">Papers that may be used</div>
         <div className="mt-1 flex flex-wrap gap-1.5">
           {papers.map((p) => (
@@ -76,20 +66,131 @@ export function StackStation({
       <Head title="Ruled out">{ruledOut.length}</Head>
       <ul>
         {ruledOut.map((r) => (
-          <li key={r.itemId} className="flex gap-3 border-b border-hair px-4 py-2.5">
+          <li key={r.itemId} title={r.rule} className="flex gap-3 border-b border-hair px-4 py-2.5">
             <X className="text-oxide mt-0.5 shrink-0" size={20} aria-hidden="true" />
             <div>
               <div className="hd">{r.name}</div>
               <div className="lab">
-                {ROLE[r.role]}, lot {r.lot}
+                {roleWord(r.role)}, lot {r.lot}
               </div>
               <div>{say(r.reason)}</div>
             </div>
           </li>
         ))}
       </ul>
+      <Rejected title="Ways not for this" rows={workup.stack.rejectedWays} />
+      <Rejected title="Classes not for this" rows={workup.stack.rejectedClasses} />
       <Schools on={on} station="stack" frozen={frozen} />
     </>
+  );
+}
+
+/** One way to mend with its score, opened to show what makes it. */
+function RankedRow({
+  stack: r,
+  place,
+  taken,
+  frozen,
+  take,
+}: {
+  stack: Api["RankedStack"];
+  place: number;
+  taken: boolean;
+  frozen: boolean;
+  take: (recipe: string) => void;
+}) {
+  const say = useSaid();
+  return (
+    <details className={`border-b border-hair ${taken ? "bg-ground" : ""}`}>
+      <summary className="flex min-h-14 cursor-pointer items-center gap-3 px-4 py-2">
+        <span
+          className={`firm n grid size-8 shrink-0 place-items-center font-semibold ${taken ? "bg-ink text-sheet" : ""}`}
+        >
+          {place}
+        </span>
+        <span className="min-w-0 flex-1">
+          <span className="hd block">{r.name}</span>
+          <span className="lab block">
+            {r.letter}, {r.method}
+            {taken ? ", taken" : ""}
+          </span>
+          {r.missing.length > 0 && (
+            <span className="block font-bold text-oxide-text">
+              {r.missing.length === 1 ? "one thing is missing" : `${r.missing.length} things are missing`}
+            </span>
+          )}
+        </span>
+        <span className="n text-20 font-semibold" aria-label={`score ${Math.round(r.score * 100)} of 100`}>
+          {Math.round(r.score * 100)}
+        </span>
+        <ChevronDown size={18} aria-hidden="true" className="shrink-0" />
+      </summary>
+      <div className="flex flex-col gap-2 px-4 pb-3">
+        {!taken && !frozen && (
+          <button type="button" className="btn go" onClick={() => take(r.recipe)}>
+            Take this one
+          </button>
+        )}
+        {r.missing.map((m) => (
+          <p key={m} className="font-bold text-oxide-text">
+            {m}
+          </p>
+        ))}
+        {r.wins.map((w) => (
+          <p key={w}>
+            <b>Wins on</b> {say(w)}
+          </p>
+        ))}
+        {r.losses.map((w) => (
+          <p key={w}>
+            <b>Loses on</b> {say(w)}
+          </p>
+        ))}
+        <table className="w-full text-left">
+          <caption className="lab text-left">Score: each term times its weight, of 100; recalled, verify</caption>
+          <tbody>
+            {r.terms.map((t) => (
+              <tr key={t.id} className="border-t border-hair">
+                <th scope="row" className="py-1 pr-2 text-16 font-semibold">
+                  {t.word}
+                  <span className="lab block">{say(t.said)}</span>
+                </th>
+                <td className="n text-right font-semibold whitespace-nowrap">
+                  {Math.round(t.value * t.weight * 100)} of {Math.round(t.weight * 100)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        {r.schools.map((s) => (
+          <p key={s.question} className="lab">
+            {s.question}: {s.option}
+            {s.house ? ", the house's own" : ", another school"}
+          </p>
+        ))}
+      </div>
+    </details>
+  );
+}
+
+function Rejected({ title, rows }: { title: string; rows: readonly Api["RejectedClass"][] }) {
+  const say = useSaid();
+  if (rows.length === 0) return null;
+  return (
+    <details>
+      <summary className="firm-b bg-ground hd flex min-h-14 cursor-pointer items-center px-4">
+        {title}: {rows.length}
+      </summary>
+      <ul>
+        {rows.map((r) => (
+          <li key={r.id} className="border-b border-hair px-4 py-2">
+            <div className="hd">{r.name}</div>
+            <div className="first-letter:uppercase">{say(r.reason)}.</div>
+            <div className="lab">{r.rule}</div>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 
@@ -106,7 +207,9 @@ function StackRow({
 }) {
   const { lit, light } = useLit();
   const layer = LAYER[line.role];
-  const hatch = HATCH[line.role] ?? "clean";
+  const classes = useRules().data?.classes;
+  const known = classes?.find((c) => c.id === line.chosen?.item.classId)?.hatch;
+  const hatch = (known === "grain" || known === undefined ? "clean" : known) as HatchName;
   const on = layer !== undefined && lit.layer === layer;
   return (
     <details
@@ -118,7 +221,7 @@ function StackRow({
         <Swatch id={id} hatch={hatch} size={24} />
         <span className="min-w-0 flex-1">
           <span className="lab flex items-center gap-1">
-            {ROLE[line.role]}
+            {roleWord(line.role)}
             {line.pinned && <Pin size={14} aria-label="pinned" />}
           </span>
           {line.chosen ? (

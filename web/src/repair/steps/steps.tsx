@@ -1,11 +1,11 @@
 import { ShieldAlert } from "lucide-react";
 import { Tabs } from "radix-ui";
-import { useLayoutEffect, useRef } from "react";
+import { useRef } from "react";
 import { useSearchParams } from "react-router";
 import type { Api } from "../../api/client";
 import { useNow } from "../../api/clock";
 import { useZone } from "../../api/queries";
-import { dialogOpen, typing } from "../../shell/keys";
+import { dialogOpen, typing, useKeys } from "../../shell/keys";
 import { useSaid } from "../../shell/preferences";
 import { minutes, timeOfDay } from "../../units/units";
 import { litByStep, useLit } from "../drawing/lit";
@@ -109,21 +109,16 @@ function StepList({ plan }: { plan: Api["Plan"] }) {
     plan.steps.findIndex((s) => s.step.id === open),
   );
   const rows = useRef<(HTMLLIElement | null)[]>([]);
-  // Before the screen is shown: a key pressed as the list appears is not lost.
-  useLayoutEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (typing(e) || dialogOpen() || (e.key !== "j" && e.key !== "k")) return;
-      const next = Math.min(plan.steps.length - 1, Math.max(0, at + (e.key === "j" ? 1 : -1)));
-      const step = plan.steps[next]?.step;
-      if (step) {
-        openStep(step.id);
-        light(litByStep(step));
-      }
-      rows.current[next]?.scrollIntoView({ block: "nearest" });
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, [plan.steps, light, openStep, at]);
+  useKeys((e) => {
+    if (typing(e) || dialogOpen() || (e.key !== "j" && e.key !== "k")) return;
+    const next = Math.min(plan.steps.length - 1, Math.max(0, at + (e.key === "j" ? 1 : -1)));
+    const step = plan.steps[next]?.step;
+    if (step) {
+      openStep(step.id);
+      light(litByStep(step));
+    }
+    rows.current[next]?.scrollIntoView({ block: "nearest" });
+  });
   return (
     <>
       <ol>

@@ -1,12 +1,25 @@
-import type { Api } from "../../api/client";
+import { type ReactNode, useState } from "react";
+import { ask, type Api } from "../../api/client";
+import { useSession } from "../../api/queries";
+import { Line } from "../../shell/field";
 import { useSaid } from "../../shell/preferences";
 import { Head } from "../sheet";
+import type { DraftOnScreen } from "../use-draft";
+import { Schools } from "../schools";
 import { OUTCOME, VerdictMark } from "../verdict-mark";
 
 /** Station 3: may it be mended, by every rule that bears. */
-export function VerdictStation({ workup }: { workup: Api["Workup"] | undefined }) {
+export function VerdictStation({
+  on,
+  workup,
+  id,
+}: {
+  on: DraftOnScreen;
+  workup: Api["Workup"] | undefined;
+  id: number;
+}) {
   if (!workup) return <NotYet what="a verdict" />;
-  const { outcome, findings } = workup.verdict;
+  const { outcome, findings, beside } = workup.verdict;
   const bearing = findings.filter((f) => f.bears);
   const met = findings.filter((f) => !f.bears);
   return (
@@ -16,25 +29,33 @@ export function VerdictStation({ workup }: { workup: Api["Workup"] | undefined }
         <VerdictMark outcome={outcome} />
       </div>
       <ul>
-        {bearing.map((f) => (
-          <FindingRow key={f.ruleId} finding={f} />
+        {bearing.map((f, i) => (
+          <FindingRow key={f.ruleId + i} finding={f}>
+            {f.care && !on.frozen && <Overrule finding={f} on={on} id={id} />}
+          </FindingRow>
         ))}
       </ul>
+      {beside.map((b) => (
+        <p key={b} className="border-b border-hair px-4 py-3 font-bold">
+          {b}
+        </p>
+      ))}
       <details>
         <summary className="firm-b bg-ground hd flex min-h-14 cursor-pointer items-center px-4">
           Asked and met: {met.length}
         </summary>
         <ul>
-          {met.map((f) => (
-            <FindingRow key={f.ruleId} finding={f} />
+          {met.map((f, i) => (
+            <FindingRow key={f.ruleId + i} finding={f} />
           ))}
         </ul>
       </details>
+      <Schools on={on} station="verdict" frozen={on.frozen} />
     </>
   );
 }
 
-function FindingRow({ finding: f }: { finding: Api["Finding"] }) {
+function FindingRow({ finding: f, children }: { finding: Api["Finding"]; children?: ReactNode }) {
   const say = useSaid();
   const { Icon, word } = OUTCOME[f.outcome];
   const bad = f.outcome === "REFER" || f.outcome === "REPLACE";
@@ -54,7 +75,48 @@ function FindingRow({ finding: f }: { finding: Api["Finding"] }) {
       <p className="lab">
         {f.ruleId}: {f.provenance}
       </p>
+      {f.overruled && (
+        <p className="mt-1 font-bold">
+          Set aside by {f.overruled.by}: {f.overruled.reason}
+        </p>
+      )}
+      {children}
     </li>
+  );
+}
+
+/** A limit of care, set aside by a lead with a signed reason. */
+function Overrule({ finding: f, on, id }: { finding: Api["Finding"]; on: DraftOnScreen; id: number }) {
+  const lead = useSession().data?.account?.role === "LEAD";
+  const [reason, setReason] = useState("");
+  const [refused, setRefused] = useState("");
+  const sign = async (why: string) => {
+    setRefused("");
+    try {
+      const version = await on.settle();
+      await ask(`/api/repairs/${id}/overrules`, { method: "POST", body: { ruleId: f.ruleId, reason: why }, version });
+      await on.reload();
+    } catch (e) {
+      setRefused(e instanceof Error ? e.message : String(e));
+    }
+  };
+  if (!lead) return <p className="lab mt-1">A lead may set this limit of care aside with a signed reason.</p>;
+  return (
+    <div className="mt-2 flex flex-col gap-2">
+      {f.overruled ? (
+        <button type="button" className="btn" onClick={() => void sign("")}>
+          Take it back
+        </button>
+      ) : (
+        <>
+          <Line label="Reason to set it aside" value={reason} onChange={setReason} />
+          <button type="button" className="btn" disabled={reason.trim() === ""} onClick={() => void sign(reason)}>
+            Set aside and sign
+          </button>
+        </>
+      )}
+      {refused && <p className="text-oxide-text font-bold">{refused}</p>}
+    </div>
   );
 }
 
@@ -62,7 +124,7 @@ function FindingRow({ finding: f }: { finding: Api["Finding"] }) {
 export function NotYet({ what }: { what: string }) {
   return (
     <div className="p-4">
-      <p className="text-20">Say first what the part is and where it is dented; then there is {what}.</p>
+      <p className="text-20">Say first what the part is and what happened to it; then there is {what}.</p>
     </div>
   );
 }

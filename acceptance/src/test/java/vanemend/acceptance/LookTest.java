@@ -29,7 +29,11 @@ class LookTest {
             "/repairs/6/run",
             "/repairs/5/record",
             "/repairs/3/verdict",
-            "/repairs/1/damage");
+            "/repairs/1/damage",
+            "/repairs/22/part",
+            "/repairs/12/stack",
+            "/repairs/18/damage",
+            "/repairs/21/verdict");
 
     private static final String SMALL_TYPE = """
             () => [...document.querySelectorAll('body *')]

@@ -56,7 +56,7 @@ final class Technician {
         type("Part height", "48 cm");
         button("None of the open ones").click();
         station("Damage");
-        button("First dent").click();
+        button("Add dent").click();
         type("Depth left", depth);
         type("Length", "120");
         type("Width", "100");

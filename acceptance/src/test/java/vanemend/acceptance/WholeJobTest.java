@@ -31,7 +31,7 @@ class WholeJobTest {
                 .isVisible();
         tam.station("Stack");
         assertThat(page.getByText("Body filler, old tin")).isVisible();
-        assertThat(page.getByText("for flexible plastic, not for sanded coats")).isVisible();
+        assertThat(page.getByText("not on sanded coats").first()).isVisible();
         tam.station("Footprint");
         assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Footprint, to scale"))
                         .getByText("320", new Locator.GetByTextOptions().setExact(true)))

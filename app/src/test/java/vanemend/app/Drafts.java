@@ -13,7 +13,7 @@ public final class Drafts {
     public static Map<String, Object> door(String name) {
         Map<String, Object> draft = new HashMap<>();
         draft.put("part", part(name));
-        draft.put("dents", List.of(dent(340, 240, 120, 2.8)));
+        draft.put("damages", List.of(dent(340, 240, 120, 2.8)));
         return draft;
     }
 

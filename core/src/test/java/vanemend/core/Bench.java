@@ -9,9 +9,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.dataformat.yaml.YAMLMapper;
 import vanemend.core.cure.DryingRoute;
+import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
-import vanemend.core.damage.DentDraft;
+import vanemend.core.material.MaterialClass;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.material.ShelfItem.LabelTime;
 import vanemend.core.part.Coat;
@@ -33,6 +36,8 @@ public final class Bench {
     public static final Instant NOW = Instant.parse("2026-11-24T09:00:00Z");
     public static final LocalDate TODAY = LocalDate.of(2026, 11, 24);
     public static final ZoneId ZONE = ZoneId.of("Europe/London");
+
+    private static final YAMLMapper YAML = new YAMLMapper();
 
     private Bench() {}
 
@@ -68,7 +73,10 @@ public final class Bench {
                 Optional.empty(),
                 grading,
                 grade,
-                ShelfItem.Sanding.DRY);
+                ShelfItem.Sanding.DRY,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     public static ShelfItem expiring(ShelfItem i, LocalDate expires) {
@@ -86,7 +94,10 @@ public final class Bench {
                 i.densityGPerMl(),
                 i.grading(),
                 i.grade(),
-                i.wet());
+                i.wet(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     public static ShelfItem wet(ShelfItem i) {
@@ -104,7 +115,10 @@ public final class Bench {
                 i.densityGPerMl(),
                 i.grading(),
                 i.grade(),
-                ShelfItem.Sanding.WET_ONLY);
+                ShelfItem.Sanding.WET_ONLY,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     /** Everything method A can ask for. */
@@ -157,7 +171,7 @@ public final class Bench {
     }
 
     public static PartDraft door(Metal.Kind metal, Map<String, Part.Answer> answers, PartDraft.BodyLineDraft... lines) {
-        return new PartDraft(
+        return PartDraft.sheet(
                 "Luggage door",
                 "Kestrel 9, no. 4",
                 metal,
@@ -174,12 +188,54 @@ public final class Bench {
                 answers);
     }
 
-    public static DentDraft dent(double x, double y, double length, double width, double depth) {
-        return new DentDraft(x, y, length, width, 0.0, depth, Dent.Profile.BOWL);
+    public static DamageDraft dent(double x, double y, double length, double width, double depth) {
+        return DamageDraft.dent(x, y, length, width, 0.0, depth, Dent.Profile.BOWL);
     }
 
-    public static RepairDraft repair(PartDraft part, DentDraft... dents) {
-        return new RepairDraft(part, List.of(dents), Map.of(), DryingRoute.Kind.AIR, Map.of(), null, null);
+    public static RepairDraft repair(PartDraft part, DamageDraft... dents) {
+        return new RepairDraft(part, List.of(dents), Map.of(), DryingRoute.Kind.AIR, Map.of(), null, null, null, null);
+    }
+
+    /**
+     * A repair from short YAML: {@code part} holds what differs from a part of 800 by 500 mm, both sides reached, every question
+     * answered no; each of {@code damages} is one damage.
+     */
+    public static RepairDraft job(String part, String... damages) {
+        Map<String, Object> typed = new HashMap<>(Map.of(
+                "name", "Part", "vehicle", "Ridge, no. 1", "widthMm", 800, "heightMm", 500, "reach", "BOTH_SIDES"));
+        Map<String, Object> answers = new HashMap<>(allNo());
+        Map<String, Object> given = YAML.readValue(part, new TypeReference<Map<String, Object>>() {});
+        if (given.remove("answers") instanceof Map<?, ?> some) {
+            some.forEach((k, v) -> answers.put(String.valueOf(k), v));
+        }
+        typed.putAll(given);
+        typed.put("answers", answers);
+        List<Object> list = new ArrayList<>();
+        for (String d : damages) {
+            list.add(YAML.readValue(d, new TypeReference<Map<String, Object>>() {}));
+        }
+        return YAML.convertValue(Map.of("part", typed, "damages", list), RepairDraft.class);
+    }
+
+    /** Every class of the handbook on the shelf, two lots of what is mixed, and all papers. */
+    public static List<ShelfItem> fullShelf() {
+        List<ShelfItem> out = new ArrayList<>();
+        for (MaterialClass c : MaterialClass.all()) {
+            if (c.role() != MaterialClass.Role.PAPER) {
+                boolean mixed = c.chemistry().isMixed();
+                Optional<Double> work = c.work().isEmpty() || !mixed
+                        ? Optional.empty()
+                        : Optional.of(c.work().getFirst());
+                List<LabelTime> sand = c.sand().isEmpty()
+                        ? List.of()
+                        : List.of(new LabelTime(21, c.sand().getFirst()));
+                out.add(item(c.id(), c.id(), work, sand, Optional.empty(), Optional.empty(), TODAY.plusDays(90)));
+            }
+        }
+        for (int grade : new int[] {36, 80, 120, 180, 240, 320, 400, 600, 800, 1000, 1200, 1500}) {
+            out.add(paper("P", grade));
+        }
+        return out;
     }
 
     /** The usual job: one dent of 2.8 mm, filler then putty. */

@@ -30,6 +30,8 @@ import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.InputProblem;
+import vanemend.core.verdict.Limits;
+import vanemend.core.verdict.Overrule;
 
 /** Planning, starting, running and recording repairs: the store and the core brought together. */
 @Component
@@ -45,6 +47,8 @@ public class Bench {
 
     /** An event that was not taken. */
     public record NotTaken(UUID id, InputProblem problem) {}
+
+    private static final int MOST_REASON = 400;
 
     private final Repairs repairs;
     private final BenchEvents events;
@@ -89,7 +93,13 @@ public class Bench {
                     "Started",
                     "The work has begun and its plan is frozen. What you find now goes into the run as a reading or a note.");
         }
-        if (!repairs.change(id, version, draft, who.id())) {
+        // What a lead signed comes and goes by its own way only.
+        keep(now, version, draft.overruled(now.draft().overrules()), who);
+        return repair(id);
+    }
+
+    private void keep(Repairs.Stored now, int version, RepairDraft draft, Account who) {
+        if (!repairs.change(now.id(), version, draft, who.id())) {
             throw new Refused(
                     HttpStatus.PRECONDITION_FAILED,
                     "Changed meanwhile",
@@ -97,13 +107,50 @@ public class Bench {
                     java.util.Map.of("version", now.version(), "changedBy", now.changedBy()));
         }
         ring();
+    }
+
+    /** A lead sets a limit of care aside, signed; an empty {@code reason} takes it back. */
+    @Transactional
+    public Repairs.Stored overrule(long id, int version, String ruleId, String reason, Account who) {
+        repairs.lock(id);
+        Repairs.Stored now = repair(id);
+        if (who.role() != Role.LEAD) {
+            throw new Refused(HttpStatus.FORBIDDEN, "Overrule", "Only a lead may set a limit aside.");
+        }
+        if (now.frozen()) {
+            throw new Refused(HttpStatus.CONFLICT, "Started", "The work has begun and its plan is frozen.");
+        }
+        Limits.Rule rule = Limits.all().stream()
+                .filter(r -> r.id().equals(ruleId))
+                .findFirst()
+                .orElseThrow(() -> new Refused(HttpStatus.NOT_FOUND, "Overrule", "There is no limit " + ruleId + "."));
+        if (!rule.care()) {
+            throw new Refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "Overrule",
+                    rule.title() + " guards people or the part's strength: nobody may set it aside here.");
+        }
+        String said = reason == null ? "" : reason.strip();
+        if (said.length() > MOST_REASON) {
+            throw new Refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "Overrule",
+                    "The reason has more than " + MOST_REASON + " characters.");
+        }
+        List<Overrule> next = new ArrayList<>(now.draft().overrules().stream()
+                .filter(o -> !o.ruleId().equals(ruleId))
+                .toList());
+        if (!said.isEmpty()) {
+            next.add(new Overrule(ruleId, said, who.name(), clock.instant()));
+        }
+        keep(now, version, now.draft().overruled(next), who);
         return repair(id);
     }
 
     /** Adds a repair. */
     @Transactional
     public Repairs.Stored add(UUID clientId, RepairDraft draft, Account who) {
-        long id = repairs.add(clientId, draft, who.id());
+        long id = repairs.add(clientId, draft.overruled(List.of()), who.id());
         ring();
         return repair(id);
     }

@@ -78,13 +78,18 @@ class Demo implements ApplicationRunner {
         shop.air(new Air(17, 58));
         DemoShelf.on(LocalDate.ofInstant(now, shop.zone())).forEach(shop::stock);
 
-        repairs.add(UUID.randomUUID(), DemoRepairs.lockerLid(), JOSS.id());
-        repairs.add(UUID.randomUUID(), DemoRepairs.sill(), ISLA.id());
-        repairs.add(UUID.randomUUID(), DemoRepairs.kickedPanel(), TAM.id());
-        repairs.add(UUID.randomUUID(), DemoRepairs.roofHatch(now.plus(Duration.ofHours(26))), ISLA.id());
-        finished(DemoRepairs.engineFlap(now.minus(Duration.ofHours(20))), now.minus(Duration.ofHours(27)));
-        curing(DemoRepairs.loadDoor(now.plus(Duration.ofHours(4))), now);
-        repairs.add(UUID.randomUUID(), DemoRepairs.luggageDoor(now.plus(Duration.ofHours(6))), ISLA.id());
+        DemoRepairs depot = new DemoRepairs(now);
+        Map<String, Account> by = Map.of("locker-lid", JOSS, "side-panel", TAM, "unmarked-flap", JOSS);
+        for (String key : depot.keys()) {
+            RepairDraft draft = depot.draft(key);
+            switch (key) {
+                case "engine-flap" -> finished(draft, now.minus(Duration.ofHours(27)));
+                case "load-door" -> curing(draft, now);
+                default ->
+                    repairs.add(
+                            UUID.randomUUID(), draft, by.getOrDefault(key, ISLA).id());
+            }
+        }
         LOG.info("the demo depot is in place");
     }
 

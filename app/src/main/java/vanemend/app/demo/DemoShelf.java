@@ -62,6 +62,156 @@ final class DemoShelf {
                         .build(),
                 item("alcohol", "alcohol-wipe", "Alcohol wipe", "AW-0417", today.plusDays(400), 60, "pieces")
                         .build(),
+                item(
+                                "back-slow",
+                                "slow-backing-adhesive",
+                                "Backing adhesive, slow",
+                                "BA-3107",
+                                today.plusDays(150),
+                                200,
+                                "mL")
+                        .epoxy(3, 20)
+                        .pack(200)
+                        .build(),
+                item(
+                                "back-fast",
+                                "fast-backing-adhesive",
+                                "Backing adhesive, fast",
+                                "BA-1022",
+                                today.plusDays(95),
+                                50,
+                                "mL")
+                        .epoxy(1, 15)
+                        .pack(50)
+                        .build(),
+                item(
+                                "face-easy",
+                                "face-adhesive",
+                                "Face adhesive, easy sand",
+                                "FA-2040",
+                                today.plusDays(120),
+                                150,
+                                "mL")
+                        .epoxy(5, 15)
+                        .pack(200)
+                        .build(),
+                item(
+                                "epoxy-rigid",
+                                "rigid-composite-epoxy",
+                                "Rigid composite epoxy",
+                                "CE-0460",
+                                today.plusDays(200),
+                                400,
+                                "mL")
+                        .epoxy(15, 120)
+                        .pack(400)
+                        .build(),
+                item(
+                                "epoxy-fibre",
+                                "fibre-composite-epoxy",
+                                "Fibre-filled epoxy",
+                                "CF-0019",
+                                today.plusDays(60),
+                                40,
+                                "mL")
+                        .epoxy(35, 180)
+                        .pack(400)
+                        .build(),
+                item("cream", "finishing-cream", "Finishing cream", "CR-0771", today.plusDays(75), 90, "mL")
+                        .epoxy(4, 15)
+                        .pack(120)
+                        .build(),
+                item("gel", "cyanoacrylate-gel", "Cyanoacrylate gel", "CG-0205", today.plusDays(30), 20, "g")
+                        .build(),
+                item("activator", "activator", "Activator", "CG-0206", null, 100, "mL")
+                        .build(),
+                item("abs-resin", "solvent-resin", "ABS solvent resin", "SR-0082", today.plusDays(260), 125, "mL")
+                        .build(),
+                item("pu", "pu-sealant", "Polyurethane sealant", "PU-0990", today.plusDays(110), 300, "mL")
+                        .build(),
+                item("glass-resin", "glass-resin", "Glass resin", "GR-0140", today.plusDays(50), 5, "mL")
+                        .build(),
+                item("cement", "vulcanising-cement", "Vulcanising cement", "VC-0610", today.plusDays(85), 250, "mL")
+                        .build(),
+                item("liner-sealer", "tyre-sealer", "Liner sealer", "LS-0045", today.plusDays(300), 500, "mL")
+                        .build(),
+                item("cloth-glass", "glass-cloth", "Glass cloth 300 g/m²", "GCL-12", null, 8, "pieces")
+                        .build(),
+                item("cloth-plastic", "plastics-cloth", "Reinforcing cloth for plastics", "PCL-07", null, 12, "pieces")
+                        .build(),
+                item("mesh-nylon", "nylon-mesh", "Nylon mesh", "NM-03", null, 6, "pieces")
+                        .build(),
+                item("mesh-alu", "aluminium-mesh", "Aluminium mesh", "AM-21", null, 5, "pieces")
+                        .build(),
+                item("patch", "flexible-patch", "Flexible patch", "FXP-18", today.plusDays(365), 7, "pieces")
+                        .build(),
+                item("offcut", "abs-offcut", "ABS offcuts", "own stock", null, 4, "pieces")
+                        .build(),
+                item("unit-6", "tyre-unit", "Combination unit, 6 mm", "TU-606", today.plusDays(420), 9, "pieces")
+                        .build(),
+                item(
+                                "unit-two",
+                                "tyre-two-piece",
+                                "Stem and patch, two-piece",
+                                "TT-210",
+                                today.plusDays(410),
+                                3,
+                                "pieces")
+                        .build(),
+                item(
+                                "promoter",
+                                "polyolefin-promoter",
+                                "Polyolefin promoter",
+                                "PP-3311",
+                                today.plusDays(190),
+                                400,
+                                "mL")
+                        .flash(10)
+                        .pack(400)
+                        .build(),
+                item("promoter-patch", "patch-promoter", "Patch promoter", "PT-0102", today.plusDays(190), 90, "mL")
+                        .flash(5)
+                        .build(),
+                item(
+                                "promoter-all",
+                                "universal-promoter",
+                                "Universal promoter",
+                                "UP-0654",
+                                today.plusDays(160),
+                                400,
+                                "mL")
+                        .flash(10)
+                        .build(),
+                item("soap", "soap", "Soap", "SO-01", null, 5000, "mL").build(),
+                item("cleaner-plastic", "plastics-cleaner", "Plastics cleaner", "PC-0912", null, 1000, "mL")
+                        .build(),
+                item("glue-off", "adhesive-remover", "Adhesive remover", "AR-0330", null, 500, "mL")
+                        .build(),
+                item("acetone", "acetone", "Acetone", "AC-0108", null, 1000, "mL")
+                        .build(),
+                item("rubber-cleaner", "rubber-cleaner", "Rubber buff cleaner", "RC-0077", null, 500, "mL")
+                        .build(),
+                item("converter", "rust-converter", "Rust converter", "RV-0511", today.plusDays(240), 250, "mL")
+                        .build(),
+                item("foil", "foil-tape", "Foil tape", "FT-50", null, 2, "pieces")
+                        .build(),
+                item("tape", "masking-tape", "Masking tape", "MT-36", null, 14, "pieces")
+                        .build(),
+                item("film", "release-film", "Release film", "RF-02", null, 3, "pieces")
+                        .build(),
+                item("tack", "tack-cloth", "Tack cloths", "TC-10", null, 20, "pieces")
+                        .build(),
+                item("texture", "texture-coat", "Texture coat, fine grain", "TX-0203", today.plusDays(220), 400, "mL")
+                        .build(),
+                item("colour", "colour-coat", "Colour coat, anthracite", "CC-0517", today.plusDays(330), 400, "mL")
+                        .build(),
+                item("polish", "polish", "Polishing compound", "PO-0404", null, 500, "g")
+                        .build(),
+                paper("P", 36, 10, false),
+                paper("P", 400, 20, true),
+                paper("P", 600, 20, true),
+                paper("P", 1000, 20, true),
+                paper("P", 1500, 20, true),
                 paper("P", 80, 40, false),
                 paper("P", 120, 36, false),
                 paper("P", 180, 50, false),
@@ -119,6 +269,8 @@ final class DemoShelf {
         private Optional<String> grading = Optional.empty();
         private Optional<Integer> grade = Optional.empty();
         private Sanding wet = Sanding.DRY;
+        private Optional<Double> pack = Optional.empty();
+        private Optional<Double> flash = Optional.empty();
 
         Builder(
                 String id,
@@ -155,6 +307,22 @@ final class DemoShelf {
             return this;
         }
 
+        Builder pack(double full) {
+            pack = Optional.of(full);
+            return this;
+        }
+
+        Builder flash(double minutes) {
+            flash = Optional.of(minutes);
+            return this;
+        }
+
+        Builder epoxy(double workMin, double sandMin) {
+            work = Optional.of(workMin);
+            sand = List.of(new LabelTime(21, sandMin));
+            return this;
+        }
+
         Builder wetOnly() {
             wet = Sanding.WET_ONLY;
             return this;
@@ -175,7 +343,10 @@ final class DemoShelf {
                     Optional.empty(),
                     grading,
                     grade,
-                    wet);
+                    wet,
+                    Optional.empty(),
+                    pack,
+                    flash);
         }
     }
 }

@@ -3,7 +3,10 @@ package vanemend.app.store;
 import java.sql.Date;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +18,11 @@ import vanemend.core.material.ShelfItem;
 /** What stands on the shelf. */
 @Component
 public class Shelf {
+    /** Something that was done with an item. */
+    public record Act(String act, double quantity, String said, String by, Instant at) {}
+
+    private static final int SAID = 200;
+
     private final JdbcClient db;
 
     Shelf(JdbcClient db) {
@@ -29,30 +37,99 @@ public class Shelf {
                     times.computeIfAbsent(rs.getString("item_id"), k -> new ArrayList<>())
                             .add(new ShelfItem.LabelTime(rs.getDouble("at_c"), rs.getDouble("minutes")));
                 });
-        return db.sql("SELECT * FROM shelf_item ORDER BY class_id, name, lot")
+        return db.sql("SELECT * FROM shelf_item WHERE discarded_at IS NULL ORDER BY class_id, name, lot")
                 .query((rs, i) -> row(rs, times))
                 .list();
     }
 
+    /** Whether {@code id} is taken, also by something that was thrown away. */
+    public boolean knows(String id) {
+        return db.sql("SELECT COUNT(*) FROM shelf_item WHERE id = ?")
+                        .param(id)
+                        .query(Integer.class)
+                        .single()
+                > 0;
+    }
+
+    /** The item {@code id}, unless it was thrown away. */
+    public Optional<ShelfItem> find(String id) {
+        return all().stream().filter(i -> i.id().equals(id)).findFirst();
+    }
+
     /** Adds an item. */
     void add(ShelfItem item) {
-        db.sql("INSERT INTO shelf_item (id, class_id, name, lot, expires, quantity, unit, work_min, dose_percent,"
-                        + " density_g_per_ml, grading, grade, wet) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
-                .params(
-                        item.id(),
-                        item.classId(),
-                        item.name(),
-                        item.lot(),
-                        item.expires().map(Date::valueOf).orElse(null),
-                        item.quantity(),
-                        item.unit(),
-                        item.workMin().orElse(null),
-                        item.dosePercent().orElse(null),
-                        item.densityGPerMl().orElse(null),
-                        item.grading().orElse(null),
-                        item.grade().orElse(null),
-                        item.wet().name())
+        db.sql("INSERT INTO shelf_item (class_id, name, lot, expires, quantity, unit, work_min, dose_percent,"
+                        + " density_g_per_ml, grading, grade, wet, opened, pack_quantity, flash_min, id)"
+                        + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                .params(columns(item))
                 .update();
+        times(item);
+    }
+
+    /** Writes over an item with the same id; one that was thrown away comes back. */
+    void put(ShelfItem item) {
+        db.sql(
+                        "UPDATE shelf_item SET class_id = ?, name = ?, lot = ?, expires = ?, quantity = ?, unit = ?, work_min = ?,"
+                                + " dose_percent = ?, density_g_per_ml = ?, grading = ?, grade = ?, wet = ?, opened = ?,"
+                                + " pack_quantity = ?, flash_min = ?, discarded_at = NULL, version = version + 1 WHERE id = ?")
+                .params(columns(item))
+                .update();
+        db.sql("DELETE FROM shelf_label_time WHERE item_id = ?")
+                .param(item.id())
+                .update();
+        times(item);
+    }
+
+    /** Takes an item off the shelf; its acts stay readable. */
+    void discard(String id, Timestamp at) {
+        db.sql("UPDATE shelf_item SET discarded_at = ? WHERE id = ?")
+                .params(at, id)
+                .update();
+    }
+
+    /** Writes down what was done with an item. */
+    void did(String id, String act, double quantity, String said, String by, Timestamp at) {
+        db.sql("INSERT INTO shelf_act (item_id, act, quantity, said, account_id, at) VALUES (?, ?, ?, ?, ?, ?)")
+                .params(id, act, quantity, said.length() > SAID ? said.substring(0, SAID) : said, by, at)
+                .update();
+    }
+
+    /** What was done with {@code id}, oldest first. */
+    public List<Act> acts(String id) {
+        return db.sql(
+                        "SELECT s.act, s.quantity, s.said, a.name, s.at FROM shelf_act s JOIN account a ON a.id = s.account_id"
+                                + " WHERE s.item_id = ? ORDER BY s.id")
+                .param(id)
+                .query((rs, i) -> new Act(
+                        rs.getString(1),
+                        rs.getDouble(2),
+                        rs.getString(3),
+                        rs.getString(4),
+                        rs.getTimestamp(5).toInstant()))
+                .list();
+    }
+
+    private static List<Object> columns(ShelfItem item) {
+        return Arrays.asList(
+                item.classId(),
+                item.name(),
+                item.lot(),
+                item.expires().map(Date::valueOf).orElse(null),
+                item.quantity(),
+                item.unit(),
+                item.workMin().orElse(null),
+                item.dosePercent().orElse(null),
+                item.densityGPerMl().orElse(null),
+                item.grading().orElse(null),
+                item.grade().orElse(null),
+                item.wet().name(),
+                item.opened().map(Date::valueOf).orElse(null),
+                item.packQuantity().orElse(null),
+                item.flashMin().orElse(null),
+                item.id());
+    }
+
+    private void times(ShelfItem item) {
         for (ShelfItem.LabelTime t : item.sand()) {
             db.sql("INSERT INTO shelf_label_time (item_id, at_c, minutes) VALUES (?, ?, ?)")
                     .params(item.id(), t.atC(), t.minutes())
@@ -76,7 +153,10 @@ public class Shelf {
                 number(rs, "density_g_per_ml"),
                 Optional.ofNullable(rs.getString("grading")),
                 number(rs, "grade").map(Double::intValue),
-                ShelfItem.Sanding.valueOf(rs.getString("wet")));
+                ShelfItem.Sanding.valueOf(rs.getString("wet")),
+                Optional.ofNullable(rs.getDate("opened")).map(Date::toLocalDate),
+                number(rs, "pack_quantity"),
+                number(rs, "flash_min"));
     }
 
     private static Optional<Double> number(ResultSet rs, String column) throws SQLException {

@@ -99,6 +99,25 @@ public class Shop {
         today.set(null);
     }
 
+    /** Keeps an item as edited. */
+    public void edit(ShelfItem item, String act, double quantity, String said, String by) {
+        if (shelf.knows(item.id())) {
+            shelf.put(item);
+        } else {
+            shelf.add(item);
+        }
+        shelf.did(item.id(), act, quantity, said, by, Timestamp.from(clock.instant()));
+        today.set(null);
+    }
+
+    /** Takes an item off the shelf. */
+    public void discard(ShelfItem item, String said, String by) {
+        Timestamp now = Timestamp.from(clock.instant());
+        shelf.discard(item.id(), now);
+        shelf.did(item.id(), "DISCARD", item.quantity(), said, by, now);
+        today.set(null);
+    }
+
     /** What a plan is made under, for hands that spread at the rate of {@code apprentice} or a technician. */
     public Conditions conditions(boolean apprentice) {
         Today now = today.get();

@@ -46,8 +46,12 @@ class Lines {
             return line(r, Standing.DRAFT, Optional.empty(), "", first, 0, 0, Optional.empty());
         }
         Workup up = w.workup().get();
-        Standing standing =
-                !up.verdict().mends() ? Standing.REFERRED : up.plan().isPresent() ? Standing.PLANNED : Standing.BLOCKED;
+        boolean matched = !up.stack().taken().isEmpty() && up.stack().missing().isEmpty();
+        Standing standing = !up.verdict().mends()
+                ? Standing.REFERRED
+                : up.plan().isPresent()
+                        ? Standing.PLANNED
+                        : matched && up.drawing().section().isEmpty() ? Standing.MATCHED : Standing.BLOCKED;
         String held = up.blockers().isEmpty() ? "" : up.blockers().getFirst();
         int steps = up.plan().map(p -> p.steps().size()).orElse(0);
         return line(r, standing, w.workup(), "", held, 0, steps, Optional.empty());

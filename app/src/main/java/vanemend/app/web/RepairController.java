@@ -80,6 +80,20 @@ class RepairController {
         return answer(bench.change(id, Versions.of(ifMatch), draftOf(draft), who), who, HttpStatus.OK);
     }
 
+    /** A limit of care set aside; an empty reason takes it back. */
+    record OverruleDraft(String ruleId, String reason) {}
+
+    @PostMapping("/repairs/{id}/overrules")
+    ResponseEntity<RepairView> overrule(
+            @PathVariable long id,
+            @RequestHeader("If-Match") Optional<String> ifMatch,
+            @RequestBody OverruleDraft draft,
+            Principal me) {
+        Account who = people.of(me);
+        return answer(
+                bench.overrule(id, Versions.of(ifMatch), draft.ruleId(), draft.reason(), who), who, HttpStatus.OK);
+    }
+
     @PostMapping("/preview")
     PreviewView preview(@RequestBody RepairDraft draft, Principal me) {
         Bench.Worked w = bench.work(draft, people.of(me));

@@ -8,8 +8,18 @@ import java.util.UUID;
 import vanemend.app.access.Account;
 import vanemend.app.bench.Bench;
 import vanemend.app.store.Shop;
+import vanemend.core.damage.Damage;
 import vanemend.core.material.MaterialClass;
+import vanemend.core.material.ShelfFile;
 import vanemend.core.material.ShelfItem;
+import vanemend.core.part.Belief;
+import vanemend.core.part.BenchTest;
+import vanemend.core.part.Family;
+import vanemend.core.part.Glass;
+import vanemend.core.part.MarkReader;
+import vanemend.core.part.Material;
+import vanemend.core.part.Outline;
+import vanemend.core.part.SurfaceState;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
@@ -17,10 +27,13 @@ import vanemend.core.record.RepairRecord;
 import vanemend.core.run.Ahead;
 import vanemend.core.run.RunState;
 import vanemend.core.sanding.Grains;
+import vanemend.core.stack.Recipe;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.InputProblem;
 import vanemend.core.trade.TradeValue;
+import vanemend.core.verdict.Identity;
 import vanemend.core.verdict.Limits;
+import vanemend.core.verdict.PlasticRow;
 import vanemend.core.verdict.Verdict;
 
 /** Shapes of answers. */
@@ -32,6 +45,7 @@ final class Views {
         DRAFT,
         REFERRED,
         BLOCKED,
+        MATCHED,
         PLANNED,
         RUNNING,
         DONE
@@ -119,14 +133,67 @@ final class Views {
     record ShopView(
             double tempC, double rhPercent, double dewPointC, Instant typedAt, List<Account> present, String zone) {}
 
-    /** A thing on the shelf. */
+    /**
+     * A thing on the shelf.
+     *
+     * @param low little is left of the pack
+     * @param serves families of substrates it holds on
+     */
     record ShelfLine(
             ShelfItem item,
             String className,
             MaterialClass.Role role,
+            List<MaterialClass.Role> roles,
             String hatch,
             Optional<LocalDate> expires,
-            boolean expired) {}
+            boolean expired,
+            boolean low,
+            List<Family> serves,
+            String shown) {}
+
+    /** Something that was done with an item. */
+    record ActView(String act, double quantity, String said, String by, Instant at) {}
+
+    /** What would come of a file, line by line. */
+    record ImportView(int taken, int changed, int same, int refused, boolean kept, List<ImportLine> lines) {}
+
+    /** One line of a file. */
+    record ImportLine(int line, String id, ShelfFile.Outcome outcome, String said) {}
+
+    /**
+     * What a substrate is as typed so far.
+     *
+     * @param reading of the mark; absent without one
+     * @param belief from bench tests; absent with a mark
+     * @param identity absent while neither is known
+     */
+    record IdentifyView(
+            Optional<MarkReader.MarkReading> reading,
+            Optional<Belief> belief,
+            Optional<Identity> identity,
+            List<InputProblem> problems) {}
+
+    /** A kind of damage and the parts it is met on. */
+    record KindView(Damage.Kind kind, String word, List<Material> materials) {}
+
+    /** A surface state and the parts it is met on. */
+    record StateView(SurfaceState state, String word, String asks, List<Material> materials) {}
+
+    /** A stamp of a pane. */
+    record StampView(Glass.Stamp stamp, String word) {}
+
+    /** A family of substrates. */
+    record FamilyView(Family family, Family.Meaning meaning) {}
+
+    /** What there is to choose from, in the trade's words. */
+    record CatalogueView(
+            List<Outline> outlines,
+            List<BenchTest> tests,
+            String testsShown,
+            List<KindView> damages,
+            List<StateView> states,
+            List<StampView> stamps,
+            List<FamilyView> families) {}
 
     /** A house rule with the answer in force and its history. */
     record SchoolView(HouseRules.School school, String chosen, List<Shop.Change> changes) {}
@@ -137,9 +204,21 @@ final class Views {
             List<TradeValue> values,
             List<Limits.Rule> limits,
             List<MaterialClass> classes,
+            List<PlasticRow> plastics,
+            List<Recipe> recipes,
+            List<Recipe.Forbidden> forbidden,
             List<Grains.Grading> gradings,
             List<SchoolView> schools,
             boolean mayTurn) {}
+
+    /**
+     * What a rule of thumb really gives.
+     *
+     * @param figures what it comes to, in words with units
+     * @param leadsTo what follows from it
+     * @param good whether it holds up
+     */
+    record ThumbView(List<String> figures, String leadsTo, boolean good) {}
 
     /** What a bead across a puddle really gives. */
     record BeadView(double percent, double rightBeadMm, double workFactor, String said) {}

@@ -29,7 +29,7 @@ class RepairApiTest {
         assertThat(a.at("workup.plan.steps").size()).isGreaterThan(15);
         Caller.Answer again = tam.get("/api/repairs/" + a.text("id"));
         assertThat(again.at("draft")).isEqualTo(a.at("draft"));
-        assertThat(again.at("draft.dents.0.depthMm").asDouble()).isEqualTo(2.8);
+        assertThat(again.at("draft.damages.0.depthMm").asDouble()).isEqualTo(2.8);
     }
 
     @Test
@@ -54,10 +54,10 @@ class RepairApiTest {
         int before = tam.get("/api/repairs").body().size();
         Map<String, Object> draft = Drafts.door("Preview");
         assertThat(tam.post("/api/preview", draft).text("workup.plan.method")).isEqualTo("Metal dent fill");
-        draft.put("dents", List.of(Drafts.dent(340, 240, 120, -3)));
+        draft.put("damages", List.of(Drafts.dent(340, 240, 120, -3)));
         Caller.Answer bad = tam.post("/api/preview", draft);
         assertThat(bad.status()).isEqualTo(200);
-        assertThat(bad.text("problems.0.field")).isEqualTo("dents[0].depthMm");
+        assertThat(bad.text("problems.0.field")).isEqualTo("damages[0].depthMm");
         assertThat(bad.text("problems.0.given")).isEqualTo("-3");
         assertThat(bad.text("problems.0.expected")).isEqualTo("from 0.1 to 25 mm");
         assertThat(tam.get("/api/repairs").body().size()).isEqualTo(before);

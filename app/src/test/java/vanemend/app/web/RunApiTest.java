@@ -67,7 +67,7 @@ class RunApiTest {
     @Test
     void aRepairThatIsReferredOrChangedMeanwhileCannotBeStarted() {
         Map<String, Object> deep = Drafts.door("Deep");
-        deep.put("dents", List.of(Drafts.dent(340, 240, 120, 7)));
+        deep.put("damages", List.of(Drafts.dent(340, 240, 120, 7)));
         String path = "/api/repairs/"
                 + tam.post("/api/repairs", Map.of("clientId", UUID.randomUUID(), "draft", deep))
                         .text("id");

@@ -1,5 +1,7 @@
 package vanemend.core.damage;
 
+import org.locationtech.jts.geom.Geometry;
+
 /**
  * An elliptical hollow, as left after straightening. Depth is a function of the distance from the centre, counted in the
  * ellipse's own radius: 0 at the centre, 1 at the outline.
@@ -71,6 +73,16 @@ public record Dent(
 
         /** Mean depth over the outline, as a share of the deepest. */
         abstract double meanShare();
+    }
+
+    @Override
+    public Kind kind() {
+        return Kind.DENT;
+    }
+
+    @Override
+    public Geometry outline() {
+        return new Oval(xMm, yMm, lengthMm, widthMm, angleDeg).polygon();
     }
 
     /** Half the length, mm. */

@@ -3,17 +3,11 @@ package vanemend.core.damage;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /** All dents of a part as one hollow surface: where dents overlap the deeper counts. Lengths mm, volumes mm³. */
 public final class DepthField {
-    private static final GeometryFactory GEOMETRY = new GeometryFactory();
-    private static final int OUTLINE_POINTS = 96;
-
     /** Nodes and weights of 12-point Gauss–Legendre quadrature on [−1, 1] (textbook). */
     private static final double[] NODE = {
         0.1252334085114689,
@@ -74,26 +68,10 @@ public final class DepthField {
         return best;
     }
 
-    /** Outline of one dent as a polygon of 96 corners on the ellipse (area 0.07 % below the ellipse's). */
-    public static Polygon outline(Dent d) {
-        Coordinate[] ring = new Coordinate[OUTLINE_POINTS + 1];
-        double turn = Math.toRadians(d.angleDeg());
-        for (int i = 0; i < OUTLINE_POINTS; i++) {
-            double t = 2 * Math.PI * i / OUTLINE_POINTS;
-            double u = d.a() * Math.cos(t);
-            double v = d.b() * Math.sin(t);
-            ring[i] = new Coordinate(
-                    d.xMm() + u * Math.cos(turn) - v * Math.sin(turn),
-                    d.yMm() + u * Math.sin(turn) + v * Math.cos(turn));
-        }
-        ring[OUTLINE_POINTS] = ring[0].copy();
-        return GEOMETRY.createPolygon(ring);
-    }
-
     /** Outline of all dents together. */
     public Geometry outline() {
         List<Geometry> all = new ArrayList<>();
-        dents.forEach(d -> all.add(outline(d)));
+        dents.forEach(d -> all.add(d.outline()));
         return OverlayNGRobust.union(all);
     }
 

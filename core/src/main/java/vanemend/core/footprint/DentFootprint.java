@@ -56,7 +56,7 @@ public final class DentFootprint {
 
     /** The zones of {@code dents} on {@code part}. */
     public static Footprint of(Part part, DepthField dents) {
-        Polygon sheet = (Polygon) GEOMETRY.toGeometry(new Envelope(0, part.widthMm(), 0, part.heightMm()));
+        Polygon sheet = part.shape();
         Map<Zone.Kind, Double> past = distances();
         Set<String> flags = new LinkedHashSet<>();
         List<Group> groups = groups(part, sheet, dents.outline(), past, flags);

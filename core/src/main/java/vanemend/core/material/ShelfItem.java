@@ -3,6 +3,7 @@ package vanemend.core.material;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import vanemend.core.trade.TradeBook;
 
 /**
  * One thing on the shelf with what its own label says. Where the label figure was not typed it is empty; the class's typical
@@ -20,6 +21,9 @@ import java.util.Optional;
  * @param grading P or CAMI, papers only
  * @param grade number printed on a paper
  * @param wet how a paper or surfacer is meant to be sanded
+ * @param opened day the pack was opened
+ * @param packQuantity what a full pack holds, in {@code unit}
+ * @param flashMin label flash time, min
  */
 public record ShelfItem(
         String id,
@@ -35,7 +39,10 @@ public record ShelfItem(
         Optional<Double> densityGPerMl,
         Optional<String> grading,
         Optional<Integer> grade,
-        Sanding wet) {
+        Sanding wet,
+        Optional<LocalDate> opened,
+        Optional<Double> packQuantity,
+        Optional<Double> flashMin) {
 
     /**
      * A time printed on a label.
@@ -49,6 +56,17 @@ public record ShelfItem(
     public enum Sanding {
         DRY,
         WET_ONLY
+    }
+
+    public ShelfItem {
+        opened = opened == null ? Optional.empty() : opened;
+        packQuantity = packQuantity == null ? Optional.empty() : packQuantity;
+        flashMin = flashMin == null ? Optional.empty() : flashMin;
+    }
+
+    /** Whether little is left of the pack. */
+    public boolean low() {
+        return packQuantity.isPresent() && quantity < packQuantity.get() * TradeBook.value("stock.low");
     }
 
     /** Its class. */

@@ -27,6 +27,11 @@ public record Metal(Kind kind, double gaugeMm) implements Substrate {
     }
 
     @Override
+    public Family family() {
+        return Family.METAL;
+    }
+
+    @Override
     public String word() {
         return kind.word();
     }

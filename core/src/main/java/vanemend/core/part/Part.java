@@ -2,10 +2,10 @@ package vanemend.core.part;
 
 import java.util.List;
 import java.util.Map;
+import org.locationtech.jts.geom.Polygon;
 
 /**
- * The part as it lies on the bench: a sheet of {@code widthMm} by {@code heightMm}, origin at its lower left corner, x to the
- * right, y up.
+ * The part as it lies on the bench, {@code widthMm} by {@code heightMm}, origin at its lower left corner, x to the right, y up.
  *
  * @param name what it is called in the shop
  * @param vehicle vehicle and number
@@ -16,6 +16,9 @@ import java.util.Map;
  * @param reach which sides a hand gets to
  * @param bodyLines creases that a fine zone stops at
  * @param answers what was answered to the rules that ask, by rule id
+ * @param outline its edge
+ * @param face what lies on the face besides its coats
+ * @param back what lies on the back
  */
 public record Part(
         String name,
@@ -26,7 +29,10 @@ public record Part(
         List<Coat> coats,
         Reach reach,
         List<BodyLine> bodyLines,
-        Map<String, Answer> answers) {
+        Map<String, Answer> answers,
+        Outline outline,
+        List<SurfaceState> face,
+        List<SurfaceState> back) {
 
     /** Sides a hand gets to. */
     public enum Reach {
@@ -55,6 +61,11 @@ public record Part(
                         .mapToDouble(Coat::thicknessUm)
                         .sum()
                 / 1000;
+    }
+
+    /** Its edge, mm. */
+    public Polygon shape() {
+        return outline.polygon(widthMm, heightMm);
     }
 
     /** The answer to {@code ruleId}, unknown when never asked. */

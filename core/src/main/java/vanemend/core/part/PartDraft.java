@@ -3,7 +3,9 @@ package vanemend.core.part;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.TradeBook;
@@ -14,6 +16,10 @@ import vanemend.core.trade.TradeBook;
  * @param gaugeMm mm
  * @param widthMm mm
  * @param heightMm mm
+ * @param made what it is made of; sheet metal when absent
+ * @param outline id of its outline; the usual one of its material when absent
+ * @param face what lies on the face besides its coats
+ * @param back what lies on the back
  */
 public record PartDraft(
         String name,
@@ -25,7 +31,11 @@ public record PartDraft(
         List<CoatDraft> coats,
         Part.Reach reach,
         List<BodyLineDraft> bodyLines,
-        Map<String, Part.Answer> answers) {
+        Map<String, Part.Answer> answers,
+        SubstrateDraft made,
+        String outline,
+        Set<SurfaceState> face,
+        Set<SurfaceState> back) {
 
     /** A coat; without thickness the typical one is taken. */
     public record CoatDraft(Coat.Kind kind, Double thicknessUm) {}
@@ -40,6 +50,31 @@ public record PartDraft(
         coats = coats == null ? List.of() : List.copyOf(coats);
         bodyLines = bodyLines == null ? List.of() : List.copyOf(bodyLines);
         answers = answers == null ? Map.of() : Map.copyOf(answers);
+        made = made == null ? SubstrateDraft.of(Material.METAL) : made;
+        face = face == null ? Set.of() : Set.copyOf(face);
+        back = back == null ? Set.of() : Set.copyOf(back);
+    }
+
+    /** Sheet metal with the usual outline and nothing but its coats on it. */
+    public static PartDraft sheet(
+            String name,
+            String vehicle,
+            Metal.Kind metal,
+            Double gaugeMm,
+            Double widthMm,
+            Double heightMm,
+            List<CoatDraft> coats,
+            Part.Reach reach,
+            List<BodyLineDraft> bodyLines,
+            Map<String, Part.Answer> answers) {
+        return new PartDraft(
+                name, vehicle, metal, gaugeMm, widthMm, heightMm, coats, reach, bodyLines, answers, null, null, null,
+                null);
+    }
+
+    /** What it is at first sight. */
+    public Material material() {
+        return made.material() == null ? Material.METAL : made.material();
     }
 
     /** The part, with every problem left in {@code check}. */
@@ -47,27 +82,55 @@ public record PartDraft(
         double max = TradeBook.value("entry.part.max");
         String called = check.text("part.name", "The part's name", name, 80);
         String on = check.text("part.vehicle", "The vehicle", vehicle, 80);
-        Metal.Kind kind = check.choice("part.metal", "The metal", metal, Metal.Kind.UNKNOWN);
-        double gauge = check.range(
-                "part.gaugeMm",
-                "Sheet gauge",
-                gaugeMm,
-                TradeBook.value("entry.gauge.min"),
-                TradeBook.value("entry.gauge.max"),
-                "mm");
         double width = check.range("part.widthMm", "Part width", widthMm, 30, max, "mm");
         double height = check.range("part.heightMm", "Part height", heightMm, 30, max, "mm");
-        Part.Reach side = check.choice("part.reach", "Which side can be reached", reach, Part.Reach.FACE_ONLY);
+        boolean asksReach = material() != Material.GLASS && material() != Material.TYRE;
+        Part.Reach side = asksReach
+                ? check.choice("part.reach", "Which side can be reached", reach, Part.Reach.FACE_ONLY)
+                : Part.Reach.FACE_ONLY;
         return new Part(
                 called,
                 on,
-                new Metal(kind, gauge),
+                made.check(metal, gaugeMm, width, check),
                 width,
                 height,
                 coats(check),
                 side,
                 lines(check, width, height),
-                answers);
+                answers,
+                outlineOf(check),
+                states("part.face", face, check),
+                states("part.back", back, check));
+    }
+
+    private Outline outlineOf(Check check) {
+        if (outline == null) {
+            return Outline.usual(material());
+        }
+        Optional<Outline> known = Outline.of(outline).filter(o -> o.materials().contains(material()));
+        if (known.isEmpty()) {
+            check.refuse(
+                    "part.outline",
+                    outline,
+                    "one of the outlines for this kind of part",
+                    "There is no outline " + outline + " for "
+                            + material().word().toLowerCase(Locale.ROOT) + ".");
+        }
+        return known.orElseGet(() -> Outline.usual(material()));
+    }
+
+    private List<SurfaceState> states(String at, Set<SurfaceState> some, Check check) {
+        for (SurfaceState s : some) {
+            if (!s.on(material())) {
+                check.refuse(
+                        at,
+                        s.word(),
+                        "what can lie on this kind of part",
+                        "There is no " + s.word() + " on " + material().word().toLowerCase(Locale.ROOT)
+                                + ": take it away.");
+            }
+        }
+        return some.stream().sorted().toList();
     }
 
     private List<Coat> coats(Check check) {

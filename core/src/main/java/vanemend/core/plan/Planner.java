@@ -1,68 +1,47 @@
 package vanemend.core.plan;
 
-import java.time.Duration;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import vanemend.core.cure.CureLaw;
+import java.util.stream.IntStream;
 import vanemend.core.cure.DryingRoute;
-import vanemend.core.cure.Peroxide;
+import vanemend.core.damage.Damage;
+import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
-import vanemend.core.damage.DentDraft;
-import vanemend.core.damage.DepthField;
-import vanemend.core.footprint.DentFootprint;
-import vanemend.core.footprint.DrawnZone;
-import vanemend.core.footprint.Footprint;
-import vanemend.core.footprint.Zone;
-import vanemend.core.material.MaterialClass.Role;
-import vanemend.core.material.MaterialClass.Surface;
-import vanemend.core.material.ShelfItem;
-import vanemend.core.method.MetalDentFill;
-import vanemend.core.method.MethodSteps;
-import vanemend.core.method.MixPlan;
-import vanemend.core.method.Step;
-import vanemend.core.mix.BeadRule;
-import vanemend.core.mix.Dose;
-import vanemend.core.mix.FillVolume;
-import vanemend.core.mix.Pour;
+import vanemend.core.part.Glass;
 import vanemend.core.part.Metal;
 import vanemend.core.part.Part;
-import vanemend.core.sanding.DentLadder;
-import vanemend.core.sanding.Ladder;
-import vanemend.core.section.DentSection;
-import vanemend.core.section.Section;
-import vanemend.core.stack.DentStack;
+import vanemend.core.part.Tyre;
+import vanemend.core.stack.Matcher;
+import vanemend.core.stack.Need;
 import vanemend.core.stack.StackChoice;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.RuleBook;
 import vanemend.core.trade.TradeBook;
-import vanemend.core.verdict.MetalVerdict;
+import vanemend.core.verdict.Case;
+import vanemend.core.verdict.Identity;
+import vanemend.core.verdict.Judge;
+import vanemend.core.verdict.Limits;
 import vanemend.core.verdict.Verdict;
 
 /** Walks a draft through the stations in working order. Pure: same draft, same conditions, same workup. */
 public final class Planner {
-    private static final int TOO_MANY_BATCHES = 12;
-
     private final Conditions shop;
     private final RepairDraft draft;
     private final HouseRules house;
     private final Part part;
-    private final Metal metal;
-    private final DepthField field;
+    private final List<Damage> damages;
 
-    private Planner(RepairDraft draft, Conditions shop, HouseRules house, Part part, List<Dent> dents) {
+    private Planner(RepairDraft draft, Conditions shop, HouseRules house, Part part, List<Damage> damages) {
         this.draft = draft;
         this.shop = shop;
         this.house = house;
         this.part = part;
-        this.metal = switch (part.substrate()) {
-            case Metal m -> m;
-        };
-        this.field = new DepthField(dents);
+        this.damages = damages;
     }
 
     /** The workup of {@code draft}, or nothing where {@code check} then holds problems. */
@@ -72,7 +51,7 @@ public final class Planner {
             return Optional.empty();
         }
         Part part = draft.part().check(check);
-        List<Dent> dents = DentDraft.checkAll(draft.dents(), part, check);
+        List<Damage> damages = DamageDraft.checkAll(draft.damages(), draft.part(), part, check);
         HouseRules house = shop.house();
         for (Map.Entry<String, String> e : draft.houseRules().entrySet()) {
             try {
@@ -87,218 +66,122 @@ public final class Planner {
         if (!check.clean()) {
             return Optional.empty();
         }
-        return Optional.of(new Planner(draft, shop, house, part, dents).workup());
+        return Optional.of(new Planner(draft, shop, house, part, damages).workup());
     }
 
     private Workup workup() {
-        Verdict verdict = MetalVerdict.of(part, metal, field, shop.air());
-        StackChoice stack = DentStack.choose(
-                new DentStack.Need(
-                        part, metal, field.deepest().depthMm(), shop.air().tempC(), shop.today(), house, times()),
+        double lampC = TradeBook.value("heat.lamp-plateau");
+        Case judged = new Case(
+                part,
+                damages,
+                shop.air(),
+                draft.drying() == DryingRoute.Kind.LAMP ? lampC : shop.air().tempC(),
+                shop.today(),
+                house,
+                draft.overrules());
+        Verdict verdict = Judge.of(judged);
+        Identity identity = Identity.of(part.substrate());
+        StackChoice stack = Matcher.choose(
+                new Need(
+                        part,
+                        judged.material(),
+                        damages,
+                        shop.air().tempC(),
+                        shop.today(),
+                        house,
+                        identity.heatCapC().map(OptionalDouble::of).orElse(OptionalDouble.empty()),
+                        new TimesToday(shop.air().tempC())),
                 shop.shelf(),
-                draft.pins());
-        Footprint footprint = DentFootprint.of(part, field);
-        Drawing drawing = drawing(footprint, stack.puttyAlone());
+                draft.pins(),
+                Optional.ofNullable(draft.recipe()));
         List<String> blockers = new ArrayList<>();
         if (!verdict.mends()) {
             verdict.findings().stream()
                     .filter(f -> f.bears() && f.outcome().compareTo(Verdict.Outcome.LIMITS) > 0)
                     .forEach(f ->
-                            blockers.add(f.outcome().word() + ": " + f.title().toLowerCase(java.util.Locale.ROOT) + ". "
+                            blockers.add(f.outcome().word() + ": " + f.title().toLowerCase(Locale.ROOT) + ". "
                                     + (f.change().isEmpty() ? f.reason() : f.change())));
         }
         blockers.addAll(stack.missing());
-        Ladder ladder = DentLadder.of(footprint, house, stack.papers(), !stack.puttyAlone());
-        if (!ladder.whole()) {
-            blockers.add(ladder.missing());
+        if (stack.taken().isEmpty()) {
+            blockers.add(stack.fillNote());
         }
-        Optional<Plan> plan = blockers.isEmpty() ? planOf(stack, footprint, ladder, blockers) : Optional.empty();
+        List<Dent> dents = judged.all(Dent.class);
+        Worked worked = part.substrate() instanceof Metal m && dents.size() == damages.size()
+                ? new DentPlan(draft, shop, house, part, m, dents, stack).work(blockers)
+                : outlined(blockers);
         return new Workup(
                 RuleBook.version(),
                 part.name(),
                 part.vehicle(),
-                mark(),
+                worked.mark(),
+                identity,
                 verdict,
                 stack,
-                drawing,
-                plan,
+                worked.drawing(),
+                worked.plan(),
                 List.copyOf(blockers));
     }
 
-    private Optional<Plan> planOf(StackChoice stack, Footprint footprint, Ladder ladder, List<String> blockers) {
-        Optional<MixPlan> filler = stack.item(Role.FILL).map(i -> fillerMix(i, footprint));
-        MixPlan putty = puttyMix(stack.item(Role.FINISH).orElseThrow(), footprint, stack.puttyAlone());
-        List<MixPlan> mixes = new ArrayList<>();
-        filler.ifPresent(mixes::add);
-        mixes.add(putty);
-        for (MixPlan m : mixes) {
-            if (!m.route().cures()) {
-                blockers.add(m.pour().material() + ": " + m.route().note());
-            }
-            if (m.pour().batches() >= TOO_MANY_BATCHES) {
-                blockers.add(m.pour().material() + ": " + m.pour().notes().getFirst());
-            }
-            if (Peroxide.of(m.pour().percent()) instanceof Peroxide.Fails f) {
-                blockers.add(m.pour().material() + ": " + f.message());
-            }
-        }
-        Optional<Double> primer = stack.item(Role.PRIME)
-                .map(i -> CureLaw.of(i).sandMinAt(shop.air().tempC(), 1).orElse(-1));
-        if (primer.isPresent() && primer.get() < 0) {
+    /** What a method makes of a repair. */
+    record Worked(String mark, Drawing drawing, Optional<Plan> plan) {}
+
+    /** Part and damage drawn; steps are planned for dents in sheet metal. */
+    private Worked outlined(List<String> blockers) {
+        if (blockers.isEmpty()) {
             blockers.add(
-                    "Epoxy primer does not cure at " + Check.shown(shop.air().tempC()) + " °C: warm the shop.");
+                    "Steps are planned for dents in sheet metal so far: for this one follow the labels of its stack.");
         }
-        if (!blockers.isEmpty()) {
-            return Optional.empty();
-        }
-        MethodSteps laid = MetalDentFill.lay(new MetalDentFill.Found(
-                metal,
-                field.dents().size(),
-                field.deepest().depthMm(),
-                stack,
-                footprint,
-                ladder,
-                house,
-                filler,
-                putty,
-                primer,
-                sealerDryMin(stack)));
-        double promised = draft.promisedAt() == null
-                ? Double.NaN
-                : Duration.between(shop.now(), draft.promisedAt()).toSeconds() / 60.0;
-        List<PlannedStep> steps = Schedule.of(laid.steps(), promised);
-        double total = steps.stream()
-                .mapToDouble(s -> s.earliestMin() + Schedule.minutes(s.step()))
-                .max()
-                .orElse(0);
-        Map<String, String> schools = new LinkedHashMap<>();
-        HouseRules.schools().forEach(s -> schools.put(s.question(), house.label(s.id())));
-        return Optional.of(new Plan(
-                laid.method(),
-                steps,
-                laid.loops(),
-                laid.mixes(),
-                ladder,
-                schools,
-                shop.air(),
-                laid.steps().stream().mapToDouble(Step::activeMin).sum(),
-                total,
-                Double.isNaN(promised) ? Optional.empty() : Optional.of(promised - total),
-                TradeBook.shipped().closing()));
-    }
-
-    private Optional<Double> sealerDryMin(StackChoice stack) {
-        OptionalDouble today =
-                stack.item(Role.PINHOLE).map(i -> times().sandMin(i)).orElse(OptionalDouble.empty());
-        return today.isPresent() ? Optional.of(today.getAsDouble()) : Optional.empty();
-    }
-
-    private MixPlan fillerMix(ShelfItem item, Footprint f) {
-        FillVolume volume = FillVolume.of(
-                field.volumeMm3(),
-                f.areaMm2(Zone.Kind.DAMAGE),
-                f.areaMm2(Zone.Kind.FILLER),
-                offMm(),
-                TradeBook.value("dent.proud"),
-                TradeBook.value("dent.tight-coat"),
-                TradeBook.value("mix.board-loss"));
-        return mix("filler", "Filler", item, volume, field.deepest().depthMm(), f.zone(Zone.Kind.FILLER));
-    }
-
-    private MixPlan puttyMix(ShelfItem item, Footprint f, boolean alone) {
-        FillVolume volume = FillVolume.of(
-                alone ? field.volumeMm3() : 0,
-                f.areaMm2(Zone.Kind.FEATHER),
-                f.areaMm2(Zone.Kind.PUTTY),
-                alone ? offMm() : 0,
-                TradeBook.value("dent.putty-spread"),
-                0,
-                TradeBook.value("mix.board-loss"));
-        double deep =
-                TradeBook.value("dent.putty-spread") + (alone ? field.deepest().depthMm() : 0);
-        return mix("putty", "Putty", item, volume, deep, f.zone(Zone.Kind.PUTTY));
-    }
-
-    private MixPlan mix(String id, String title, ShelfItem item, FillVolume volume, double deepMm, Zone zone) {
-        CureLaw law = CureLaw.of(item);
-        double percent = Dose.housePercent(house, BeadRule.puddleMm(volume.totalMl()));
-        if (house.is("peroxide-dose", "weigh-2") && item.dosePercent().isPresent()) {
-            percent = item.dosePercent().get();
-        }
-        Peroxide effect = Peroxide.of(percent);
-        double factor = effect.factorOrNone().orElse(1);
-        double labelWork = item.workMin().orElseThrow();
-        double work = law.workMinAt(labelWork, shop.air().tempC(), factor);
-        double width = Math.min(
-                zone.shape().getEnvelopeInternal().getWidth(),
-                zone.shape().getEnvelopeInternal().getHeight());
-        Pour pour = Dose.pour(item, volume, deepMm, width, work, percent, shop.spreadMlPerMin());
-        DryingRoute air = DryingRoute.air(law, shop.air().tempC(), factor);
-        DryingRoute lamp = DryingRoute.lamp(law, shop.air().tempC(), factor);
-        DryingRoute route = draft.drying() == DryingRoute.Kind.LAMP && lamp.cures() ? lamp : air;
-        return new MixPlan(id, title, pour, law, labelWork, List.of(air, lamp), route, effect.said());
-    }
-
-    private DentStack.CureTimes times() {
-        return new DentStack.CureTimes() {
-            @Override
-            public OptionalDouble sandMin(ShelfItem item) {
-                return item.sand().isEmpty()
-                        ? OptionalDouble.empty()
-                        : CureLaw.of(item).sandMinAt(shop.air().tempC(), 1);
-            }
-
-            @Override
-            public OptionalDouble workMin(ShelfItem item) {
-                return item.workMin().isEmpty() || item.sand().isEmpty()
-                        ? OptionalDouble.empty()
-                        : OptionalDouble.of(CureLaw.of(item)
-                                .workMinAt(item.workMin().get(), shop.air().tempC(), 1));
-            }
-        };
-    }
-
-    private Drawing drawing(Footprint footprint, boolean puttyAlone) {
-        double cut = draft.cutYMm() == null ? field.deepest().yMm() : draft.cutYMm();
-        Section section = DentSection.of(
-                footprint, field, new DentSection.Build(metal.gaugeMm(), keptMm(), offMm(), !puttyAlone), cut);
-        return new Drawing(
+        Drawing drawing = new Drawing(
                 part.widthMm(),
                 part.heightMm(),
-                part.bodyLines(),
-                field.dents(),
-                footprint.zones().values().stream().map(DrawnZone::of).toList(),
-                footprint.flags(),
-                section);
+                corners(part),
+                lines(),
+                drawn(damages),
+                List.of(),
+                List.of(),
+                Optional.empty());
+        return new Worked(part.substrate().word(), drawing, Optional.empty());
     }
 
-    private boolean keepsGround() {
-        return DentStack.ground(part, metal, house) == Surface.SANDED_COAT;
+    /** Lines on the part, and the limits that a verdict measures from. */
+    private List<Part.BodyLine> lines() {
+        List<Part.BodyLine> out = new ArrayList<>(part.bodyLines());
+        double top = part.heightMm();
+        if (part.substrate() instanceof Glass g) {
+            double half = TradeBook.value("glass.view-us");
+            double left = Math.max(0, g.wheelXMm() - half);
+            double right = Math.min(part.widthMm(), g.wheelXMm() + half);
+            out.add(new Part.BodyLine("driver's view", left, 0, left, top));
+            out.add(new Part.BodyLine("", right, 0, right, top));
+        }
+        if (part.substrate() instanceof Tyre t && t.use() == Tyre.Use.CAR) {
+            double share = Limits.rule("tyre-crown").upTo().orElseThrow();
+            double half = Math.min(
+                    share * part.widthMm(),
+                    part.widthMm() / 2 - Limits.rule("tyre-crown").from().orElseThrow());
+            out.add(new Part.BodyLine("crown", part.widthMm() / 2 - half, 0, part.widthMm() / 2 - half, top));
+            out.add(new Part.BodyLine("", part.widthMm() / 2 + half, 0, part.widthMm() / 2 + half, top));
+        }
+        return List.copyOf(out);
     }
 
-    /** Coats that stay under the filler, mm. */
-    private double keptMm() {
-        return switch (DentStack.ground(part, metal, house)) {
-            case SANDED_COAT -> part.coatsMm(true);
-            case EPOXY_PRIMER -> TradeBook.value("coat.epoxy-primer") / 1000;
-            default -> 0;
-        };
+    /** Corners of the part's edge, x and y in turn, mm. */
+    static List<Double> corners(Part part) {
+        return part.outline().xy().isEmpty()
+                ? List.of()
+                : IntStream.range(0, part.outline().xy().size())
+                        .mapToObj(i -> Math.round(part.outline().xy().get(i)
+                                        * (i % 2 == 0 ? part.widthMm() : part.heightMm())
+                                        * 10)
+                                / 10.0)
+                        .toList();
     }
 
-    /** Coats that come off in the opening and are made up again, mm. */
-    private double offMm() {
-        return part.coatsMm(false) + part.coatsMm(true) - keptMm();
-    }
-
-    private String mark() {
-        String coats = keepsGround()
-                ? part.coats().stream()
-                        .filter(c -> c.kind().isGround())
-                        .map(c -> c.kind().word())
-                        .findFirst()
-                        .map(w -> w + " kept")
-                        .orElse("")
-                : house.is("filler-base", "epoxy-primer") ? "epoxy primed" : "bare";
-        return metal.word() + " " + Check.shown(metal.gaugeMm()) + " mm" + (coats.isEmpty() ? "" : ", " + coats);
+    /** {@code damages} as drawn. */
+    static List<DrawnDamage> drawn(List<? extends Damage> damages) {
+        return IntStream.range(0, damages.size())
+                .mapToObj(i -> DrawnDamage.of(i, damages.get(i)))
+                .toList();
     }
 }

@@ -4,33 +4,49 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import vanemend.core.cure.DryingRoute;
-import vanemend.core.damage.DentDraft;
+import vanemend.core.damage.DamageDraft;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.part.PartDraft;
+import vanemend.core.verdict.Overrule;
 
 /**
  * A repair as typed so far; any field may be absent.
  *
  * @param part the part
- * @param dents damage, mm
+ * @param damages damage, mm
  * @param pins shelf item ids the technician chose, by role
  * @param drying planned way to dry; air when absent
  * @param houseRules schools overridden for this repair only
  * @param cutYMm height of the cut A–A above the part's lower edge, mm; through the deepest dent when absent
  * @param promisedAt when it must be ready
+ * @param recipe way to mend that the technician took; the best when absent
+ * @param overrules limits of care that a lead set aside
  */
 public record RepairDraft(
         PartDraft part,
-        List<DentDraft> dents,
+        List<DamageDraft> damages,
         Map<Role, String> pins,
         DryingRoute.Kind drying,
         Map<String, String> houseRules,
         Double cutYMm,
-        Instant promisedAt) {
+        Instant promisedAt,
+        String recipe,
+        List<Overrule> overrules) {
+    /** A draft of {@code part} and {@code damages}, the rest left open. */
+    public static RepairDraft of(PartDraft part, List<DamageDraft> damages) {
+        return new RepairDraft(part, damages, null, null, null, null, null, null, null);
+    }
+
+    /** The same with {@code signed} as its overrules. */
+    public RepairDraft overruled(List<Overrule> signed) {
+        return new RepairDraft(part, damages, pins, drying, houseRules, cutYMm, promisedAt, recipe, signed);
+    }
+
     public RepairDraft {
-        dents = dents == null ? List.of() : List.copyOf(dents);
+        damages = damages == null ? List.of() : List.copyOf(damages);
         pins = pins == null ? Map.of() : Map.copyOf(pins);
         houseRules = houseRules == null ? Map.of() : Map.copyOf(houseRules);
+        overrules = overrules == null ? List.of() : List.copyOf(overrules);
         drying = drying == null ? DryingRoute.Kind.AIR : drying;
     }
 }

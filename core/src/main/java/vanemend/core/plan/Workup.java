@@ -3,6 +3,7 @@ package vanemend.core.plan;
 import java.util.List;
 import java.util.Optional;
 import vanemend.core.stack.StackChoice;
+import vanemend.core.verdict.Identity;
 import vanemend.core.verdict.Verdict;
 
 /**
@@ -12,6 +13,7 @@ import vanemend.core.verdict.Verdict;
  * @param name part
  * @param vehicle vehicle and number
  * @param mark substrate in two words, such as "steel, e-coat kept"
+ * @param identity what the substrate is and what that means
  * @param verdict may it be mended
  * @param stack with what
  * @param drawing zones and cut
@@ -23,6 +25,7 @@ public record Workup(
         String name,
         String vehicle,
         String mark,
+        Identity identity,
         Verdict verdict,
         StackChoice stack,
         Drawing drawing,
@@ -31,6 +34,15 @@ public record Workup(
     /** As shown while typing, a fifth lighter: without the rework of the plan. */
     public Workup sketch() {
         return new Workup(
-                ruleBook, name, vehicle, mark, verdict, stack, drawing, plan.map(Plan::withoutRework), blockers);
+                ruleBook,
+                name,
+                vehicle,
+                mark,
+                identity,
+                verdict,
+                stack,
+                drawing,
+                plan.map(Plan::withoutRework),
+                blockers);
     }
 }

@@ -10,5 +10,6 @@ import vanemend.core.material.MaterialClass;
  * @param lot as printed
  * @param role what it would have done
  * @param reason in one sentence
+ * @param rule id of the rule that rules it out
  */
-public record RuledOut(String itemId, String name, String lot, MaterialClass.Role role, String reason) {}
+public record RuledOut(String itemId, String name, String lot, MaterialClass.Role role, String reason, String rule) {}

@@ -12,10 +12,12 @@ import vanemend.core.material.MaterialClass;
  * @param pinned true where the technician chose it
  * @param candidates all that would do, best first
  * @param missing what to put on the shelf; empty when something was found
+ * @param note beside it; empty for none
  */
 public record StackLine(
         MaterialClass.Role role,
         Optional<Candidate> chosen,
         boolean pinned,
         List<Candidate> candidates,
-        String missing) {}
+        String missing,
+        String note) {}

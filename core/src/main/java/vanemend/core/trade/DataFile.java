@@ -56,6 +56,16 @@ public final class DataFile {
         return List.copyOf(out);
     }
 
+    /** Numbers of an optional list field. */
+    public static List<Double> numbers(JsonNode row, String field) {
+        List<Double> out = new ArrayList<>();
+        JsonNode node = row.get(field);
+        if (node != null) {
+            node.forEach(n -> out.add(n.asDouble()));
+        }
+        return List.copyOf(out);
+    }
+
     /** Provenance from the fields {@code provenance} and {@code source}. */
     public static Provenance provenance(JsonNode row) {
         return Provenance.of(text(row, "provenance"), textOr(row, "source"));

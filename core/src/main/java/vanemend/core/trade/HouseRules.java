@@ -12,7 +12,12 @@ import tools.jackson.databind.JsonNode;
  * @param chosen option id by question id
  */
 public record HouseRules(Map<String, String> chosen) {
-    /** One question on which good technicians disagree. */
+    /**
+     * One question on which good technicians disagree.
+     *
+     * @param materials kinds of part it is about; empty for all
+     * @param followed false where no plan of this build turns with it yet; it is kept and printed all the same
+     */
     public record School(
             String id,
             String question,
@@ -20,6 +25,8 @@ public record HouseRules(Map<String, String> chosen) {
             String defaultOption,
             String why,
             List<Option> options,
+            List<String> materials,
+            boolean followed,
             String shown) {
         public School {
             if (options.stream().noneMatch(o -> o.id().equals(defaultOption))) {
@@ -41,13 +48,22 @@ public record HouseRules(Map<String, String> chosen) {
         }
     }
 
-    /** One school's answer, fairly told. */
-    public record Option(String id, String label, String told) {}
+    /**
+     * One school's answer, fairly told.
+     *
+     * @param planned false where it is told but never planned, and so cannot be chosen
+     */
+    public record Option(String id, String label, String told, boolean planned) {}
 
     private static final Map<String, School> SCHOOLS = load();
 
     public HouseRules {
-        chosen.forEach((question, option) -> school(question).option(option));
+        chosen.forEach((question, option) -> {
+            if (!school(question).option(option).planned()) {
+                throw new IllegalArgumentException(
+                        school(question).option(option).label() + " is told, but never planned: choose another.");
+            }
+        });
         chosen = Map.copyOf(chosen);
     }
 
@@ -98,8 +114,11 @@ public record HouseRules(Map<String, String> chosen) {
         for (JsonNode row : DataFile.read("trade/schools.yaml").get("schools")) {
             List<Option> options = new ArrayList<>();
             row.get("options")
-                    .forEach(o -> options.add(
-                            new Option(DataFile.text(o, "id"), DataFile.text(o, "label"), DataFile.text(o, "told"))));
+                    .forEach(o -> options.add(new Option(
+                            DataFile.text(o, "id"),
+                            DataFile.text(o, "label"),
+                            DataFile.text(o, "told"),
+                            o.path("planned").asBoolean(true))));
             School s = new School(
                     DataFile.text(row, "id"),
                     DataFile.text(row, "question"),
@@ -107,6 +126,8 @@ public record HouseRules(Map<String, String> chosen) {
                     DataFile.text(row, "default"),
                     DataFile.text(row, "why"),
                     List.copyOf(options),
+                    DataFile.texts(row, "materials"),
+                    row.path("followed").asBoolean(true),
                     DataFile.provenance(row).shown());
             out.put(s.id(), s);
         }

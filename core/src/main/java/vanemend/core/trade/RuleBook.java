@@ -12,8 +12,13 @@ public final class RuleBook {
             "trade/values.yaml",
             "trade/schools.yaml",
             "trade/cautions.yaml",
+            "part/polymers.yaml",
+            "part/fillers.yaml",
+            "part/tests.yaml",
+            "part/outlines.yaml",
             "verdict/limits.yaml",
             "material/classes.yaml",
+            "stack/recipes.yaml",
             "sanding/grains.yaml");
 
     private static final String VERSION = digest();

@@ -1,10 +1,15 @@
 package vanemend.core.verdict;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
+import vanemend.core.damage.Damage;
+import vanemend.core.part.Material;
 import vanemend.core.trade.DataFile;
 
 /** The table of limits as shipped, row by row. */
@@ -18,6 +23,11 @@ public final class Limits {
      * @param upTo bears up to and including this, in {@code unit}
      * @param instead what to do instead
      * @param shown provenance as shown
+     * @param materials parts it is about
+     * @param damages damage it is about; empty for any
+     * @param carbonOnly true where it is asked of carbon only
+     * @param care true where a lead may set it aside with a signed reason
+     * @param standard windscreen standard it belongs to; empty for both
      */
     public record Rule(
             String id,
@@ -31,20 +41,39 @@ public final class Limits {
             String unit,
             String reason,
             String instead,
-            String shown) {
+            String shown,
+            Set<Material> materials,
+            Set<Damage.Kind> damages,
+            boolean carbonOnly,
+            boolean care,
+            String standard) {
         /** True where a technician answers yes or no. */
         public boolean asks() {
             return !ask.isEmpty();
         }
     }
 
+    /**
+     * A regulation on damage that is left as it is.
+     *
+     * @param zone A, sweep or view
+     * @param upTo allowed up to this, mm
+     * @param shown provenance as shown
+     */
+    record Unmended(String zone, double upTo, String text, String shown) {}
+
     private static final Map<String, Rule> RULES = load();
+    private static final List<Unmended> UNMENDED = loadUnmended();
 
     private Limits() {}
 
     /** All rows in file order. */
     public static List<Rule> all() {
         return List.copyOf(RULES.values());
+    }
+
+    static List<Unmended> unmended() {
+        return UNMENDED;
     }
 
     /** The row called {@code id}. */
@@ -71,12 +100,33 @@ public final class Limits {
                     DataFile.textOr(row, "unit"),
                     DataFile.text(row, "reason"),
                     DataFile.textOr(row, "instead"),
-                    DataFile.provenance(row).shown());
+                    DataFile.provenance(row).shown(),
+                    DataFile.texts(row, "materials").stream()
+                            .map(Material::valueOf)
+                            .collect(Collectors.toUnmodifiableSet()),
+                    DataFile.texts(row, "damages").stream()
+                            .map(Damage.Kind::valueOf)
+                            .collect(Collectors.toUnmodifiableSet()),
+                    row.path("carbon").asBoolean(false),
+                    row.path("care").asBoolean(false),
+                    DataFile.textOr(row, "standard"));
             if (out.put(r.id(), r) != null) {
                 throw new IllegalStateException("limit " + r.id() + " stands twice");
             }
         }
         return out;
+    }
+
+    private static List<Unmended> loadUnmended() {
+        List<Unmended> out = new ArrayList<>();
+        for (JsonNode row : DataFile.read("verdict/limits.yaml").get("unmended")) {
+            out.add(new Unmended(
+                    DataFile.text(row, "zone"),
+                    row.get("upTo").asDouble(),
+                    DataFile.text(row, "text"),
+                    DataFile.provenance(row).shown()));
+        }
+        return List.copyOf(out);
     }
 
     private static Optional<Double> number(JsonNode row, String field) {

@@ -1,14 +1,21 @@
 package vanemend.core.verdict;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * May it be mended. The worst of all rules that bear wins.
  *
  * @param outcome the worst
  * @param findings every rule that was asked, worst first
+ * @param beside what else the technician should know, such as rules for damage that is left as it is
  */
-public record Verdict(Outcome outcome, List<Finding> findings) {
+public record Verdict(Outcome outcome, List<Finding> findings, List<String> beside) {
+    /** Plans of an earlier release hold nothing beside. */
+    public Verdict {
+        beside = beside == null ? List.of() : List.copyOf(beside);
+    }
+
     /** From best to worst. */
     public enum Outcome {
         MEND("Mend"),
@@ -40,6 +47,8 @@ public record Verdict(Outcome outcome, List<Finding> findings) {
      * @param reason why the rule stands
      * @param change what would change the verdict, or what to do instead
      * @param provenance as shown
+     * @param care true where a lead may set it aside
+     * @param overruled by whom and why it was set aside
      */
     public record Finding(
             String ruleId,
@@ -50,7 +59,9 @@ public record Verdict(Outcome outcome, List<Finding> findings) {
             String margin,
             String reason,
             String change,
-            String provenance) {}
+            String provenance,
+            boolean care,
+            Optional<Overrule> overruled) {}
 
     /** Whether a plan may be made. */
     public boolean mends() {

@@ -1,5 +1,7 @@
 package vanemend.core.bench;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -11,10 +13,12 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import vanemend.core.Bench;
-import vanemend.core.damage.DentDraft;
+import vanemend.core.damage.DamageDraft;
+import vanemend.core.material.ShelfItem;
 import vanemend.core.plan.Conditions;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
+import vanemend.core.trade.HouseRules;
 
 /** How long the core takes from draft to plan. */
 @State(Scope.Benchmark)
@@ -27,9 +31,13 @@ public class PlanBenchmark {
     private final Conditions shop = Bench.shop();
     private final RepairDraft usual = Bench.usual();
     private final RepairDraft hail = hail();
+    private final Conditions full = Bench.shop(21, HouseRules.defaults(), many());
+    private final RepairDraft skirt = Bench.job(
+            "{made: {material: PLASTIC, thicknessMm: 3, mark: '>PP+EPDM-TD20<'}}",
+            "{kind: CRACK, trace: [200, 200, 290, 200], through: THROUGH, ends: BOTH}");
 
     private static RepairDraft hail() {
-        DentDraft[] dents = new DentDraft[20];
+        DamageDraft[] dents = new DamageDraft[20];
         for (int i = 0; i < dents.length; i++) {
             dents[i] = Bench.dent(100 + 120 * (i % 5), 70 + 110 * (i / 5), 60, 50, 1 + 0.1 * i);
         }
@@ -40,6 +48,29 @@ public class PlanBenchmark {
     @Benchmark
     public Workup oneDent() {
         return Bench.workup(usual, shop);
+    }
+
+    /** A split in a plastic skirt, matched against 500 items. */
+    @Benchmark
+    public Workup fiveHundredItems() {
+        return Bench.workup(skirt, full);
+    }
+
+    private static List<ShelfItem> many() {
+        List<ShelfItem> out = new ArrayList<>();
+        List<ShelfItem> shelf = Bench.fullShelf();
+        for (int i = 0; out.size() < 500; i++) {
+            ShelfItem item = shelf.get(i % shelf.size());
+            out.add(Bench.item(
+                    item.id() + i,
+                    item.classId(),
+                    item.workMin(),
+                    item.sand(),
+                    item.grading(),
+                    item.grade(),
+                    Bench.TODAY.plusDays(i % 200 - 20)));
+        }
+        return out;
     }
 
     /** Twenty dents. */

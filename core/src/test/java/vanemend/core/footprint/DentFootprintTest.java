@@ -45,8 +45,7 @@ class DentFootprintTest {
         double area = Math.PI * d.a() * d.b();
         for (double r : new double[] {12, 35, 135}) {
             double expected = area + perimeter * r + Math.PI * r * r;
-            assertThat(DentFootprint.grow(DepthField.outline(d), r).getArea())
-                    .isCloseTo(expected, within(expected * 0.005));
+            assertThat(DentFootprint.grow(d.outline(), r).getArea()).isCloseTo(expected, within(expected * 0.005));
         }
     }
 

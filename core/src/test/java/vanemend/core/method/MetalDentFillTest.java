@@ -9,7 +9,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import vanemend.core.Bench;
-import vanemend.core.damage.DentDraft;
+import vanemend.core.damage.DamageDraft;
 import vanemend.core.footprint.Zone;
 import vanemend.core.part.Metal;
 import vanemend.core.plan.Plan;
@@ -86,7 +86,7 @@ class MetalDentFillTest {
 
     @Test
     void aBigRepairIsMixedInEqualBatchesEachWithItsOwnClock() {
-        DentDraft big = Bench.dent(340, 240, 420, 330, 5.5);
+        DamageDraft big = Bench.dent(340, 240, 420, 330, 5.5);
         Plan p = plan(Bench.repair(Bench.door(), big));
         int batches = p.mix("filler").pour().batches();
         assertThat(batches).isGreaterThan(1);

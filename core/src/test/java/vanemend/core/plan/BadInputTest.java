@@ -9,8 +9,8 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import vanemend.core.Bench;
 import vanemend.core.cure.DryingRoute;
+import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
-import vanemend.core.damage.DentDraft;
 import vanemend.core.part.Coat;
 import vanemend.core.part.Metal;
 import vanemend.core.part.Part;
@@ -32,7 +32,7 @@ class BadInputTest {
         return check.problems();
     }
 
-    private static InputProblem only(DentDraft... dents) {
+    private static InputProblem only(DamageDraft... dents) {
         List<InputProblem> all = problems(Bench.repair(Bench.door(), dents));
         assertThat(all).hasSize(1);
         return all.getFirst();
@@ -41,12 +41,12 @@ class BadInputTest {
     @Test
     void negativeAndAbsurdSizes() {
         InputProblem p = only(Bench.dent(340, 240, -120, 100, 2));
-        assertThat(p.field()).isEqualTo("dents[0].lengthMm");
+        assertThat(p.field()).isEqualTo("damages[0].lengthMm");
         assertThat(p.given()).isEqualTo("-120");
         assertThat(p.expected()).isEqualTo("from 3 to 700 mm");
         assertThat(p.message()).isEqualTo("Dent 1: length of -120 mm cannot be right: expected from 3 to 700 mm.");
-        assertThat(only(Bench.dent(340, 240, 1e9, 100, 2)).field()).isEqualTo("dents[0].lengthMm");
-        assertThat(only(Bench.dent(340, 240, 120, 100, 0)).field()).isEqualTo("dents[0].depthMm");
+        assertThat(only(Bench.dent(340, 240, 1e9, 100, 2)).field()).isEqualTo("damages[0].lengthMm");
+        assertThat(only(Bench.dent(340, 240, 120, 100, 0)).field()).isEqualTo("damages[0].depthMm");
         assertThat(only(Bench.dent(340, 240, 120, 100, Double.NaN)).message()).contains("not a number");
     }
 
@@ -55,8 +55,8 @@ class BadInputTest {
         InputProblem p = only(Bench.dent(690, 240, 120, 100, 2));
         assertThat(p.message())
                 .isEqualTo("Dent 1 reaches 50 mm past the part's right edge: move it in or make it smaller.");
-        assertThat(p.field()).isEqualTo("dents[0].xMm");
-        assertThat(only(Bench.dent(340, 900, 120, 100, 2)).field()).isEqualTo("dents[0].yMm");
+        assertThat(p.field()).isEqualTo("damages[0].xMm");
+        assertThat(only(Bench.dent(340, 900, 120, 100, 2)).field()).isEqualTo("damages[0].yMm");
     }
 
     @Test
@@ -71,7 +71,7 @@ class BadInputTest {
     void gaugeOutsideBodySheet() {
         for (double gauge : new double[] {-1, 0.49, 4.01}) {
             PartDraft d = Bench.door();
-            PartDraft odd = new PartDraft(
+            PartDraft odd = PartDraft.sheet(
                     d.name(),
                     d.vehicle(),
                     d.metal(),
@@ -90,7 +90,7 @@ class BadInputTest {
 
     @Test
     void everythingThatIsMissingIsSaidAtOnce() {
-        PartDraft empty = new PartDraft(null, null, null, null, null, null, null, null, null, null);
+        PartDraft empty = PartDraft.sheet(null, null, null, null, null, null, null, null, null, null);
         assertThat(problems(Bench.repair(empty)).stream().map(InputProblem::field))
                 .contains(
                         "part.name",
@@ -100,8 +100,8 @@ class BadInputTest {
                         "part.widthMm",
                         "part.heightMm",
                         "part.reach",
-                        "dents");
-        assertThat(problems(new RepairDraft(null, null, null, null, null, null, null)))
+                        "damages");
+        assertThat(problems(new RepairDraft(null, null, null, null, null, null, null, null, null)))
                 .singleElement()
                 .satisfies(p -> assertThat(p.field()).isEqualTo("part"));
     }
@@ -109,7 +109,7 @@ class BadInputTest {
     @Test
     void coatsTwiceOrInTheWrongOrder() {
         PartDraft d = Bench.door();
-        PartDraft odd = new PartDraft(
+        PartDraft odd = PartDraft.sheet(
                 d.name(),
                 d.vehicle(),
                 Metal.Kind.MILD_STEEL,
@@ -131,9 +131,9 @@ class BadInputTest {
 
     @Test
     void tooManyDentsAreAskedToBeSplit() {
-        DentDraft[] many = new DentDraft[41];
-        java.util.Arrays.fill(many, new DentDraft(340.0, 240.0, 20.0, 20.0, 0.0, 1.0, Dent.Profile.BOWL));
-        assertThat(only(many).message()).contains("41 dents").contains("at most 40");
+        DamageDraft[] many = new DamageDraft[41];
+        java.util.Arrays.fill(many, DamageDraft.dent(340.0, 240.0, 20.0, 20.0, 0.0, 1.0, Dent.Profile.BOWL));
+        assertThat(only(many).message()).contains("41 damages").contains("at most 40");
     }
 
     @Test
@@ -145,6 +145,8 @@ class BadInputTest {
                 DryingRoute.Kind.AIR,
                 Map.of("ladder", "coarse"),
                 900.0,
+                null,
+                null,
                 null);
         assertThat(problems(d).stream().map(InputProblem::field)).contains("houseRules.ladder", "cutYMm");
     }

@@ -12,8 +12,8 @@ import org.junit.jupiter.api.Test;
 import vanemend.core.Bench;
 import vanemend.core.Seeds;
 import vanemend.core.cure.DryingRoute;
+import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
-import vanemend.core.damage.DentDraft;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
@@ -125,7 +125,15 @@ class PlannerTest {
     @Test
     void theLampIsTakenWhenAskedAndHelps() {
         RepairDraft lamp = new RepairDraft(
-                Bench.door(), Bench.usual().dents(), Map.of(), DryingRoute.Kind.LAMP, Map.of(), null, null);
+                Bench.door(),
+                Bench.usual().damages(),
+                Map.of(),
+                DryingRoute.Kind.LAMP,
+                Map.of(),
+                null,
+                null,
+                null,
+                null);
         Plan p = plan(lamp, Bench.shop(13, HOUSE, Bench.shelf()));
         assertThat(p.mix("filler").route().kind()).isEqualTo(DryingRoute.Kind.LAMP);
         assertThat(p.mix("filler").route().sandFromMin())
@@ -161,12 +169,14 @@ class PlannerTest {
     void windowsHoldTheWholePlanAndThePromise() {
         RepairDraft promised = new RepairDraft(
                 Bench.door(),
-                Bench.usual().dents(),
+                Bench.usual().damages(),
                 Map.of(),
                 DryingRoute.Kind.AIR,
                 Map.of(),
                 null,
-                Bench.NOW.plusSeconds(8 * 3600));
+                Bench.NOW.plusSeconds(8 * 3600),
+                null,
+                null);
         Plan p = plan(promised, Bench.shop());
         assertThat(p.spareMin().orElseThrow()).isCloseTo(480 - p.totalMin(), within(1e-9));
         double at = 0;
@@ -183,15 +193,17 @@ class PlannerTest {
     void interlocksHoldOnEveryGeneratedPlan() {
         Map<String, Integer> planned = new HashMap<>();
         Seeds.forEach(400, (r, i) -> {
-            List<DentDraft> dents = new ArrayList<>();
+            List<DamageDraft> dents = new ArrayList<>();
             for (Dent d : Bench.dents(r)) {
-                dents.add(new DentDraft(
+                dents.add(DamageDraft.dent(
                         d.xMm(), d.yMm(), d.lengthMm(), d.widthMm(), d.angleDeg(), d.depthMm(), d.profile()));
             }
             HouseRules house = HOUSE;
             for (HouseRules.School s : HouseRules.schools()) {
+                List<HouseRules.Option> offered =
+                        s.options().stream().filter(HouseRules.Option::planned).toList();
                 house = house.with(
-                        s.id(), s.options().get(r.nextInt(s.options().size())).id());
+                        s.id(), offered.get(r.nextInt(offered.size())).id());
             }
             Workup w = Bench.workup(
                     new RepairDraft(
@@ -200,6 +212,8 @@ class PlannerTest {
                             Map.of(),
                             DryingRoute.Kind.values()[r.nextInt(2)],
                             Map.of(),
+                            null,
+                            null,
                             null,
                             null),
                     Bench.shop(Seeds.between(r, 5, 40), house, Bench.shelf()));

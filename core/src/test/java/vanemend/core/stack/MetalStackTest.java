@@ -17,7 +17,7 @@ import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
 import vanemend.core.trade.HouseRules;
 
-class DentStackTest {
+class MetalStackTest {
     private static Workup with(ShelfItem... more) {
         return at(21, HouseRules.defaults(), 4, more);
     }
@@ -76,8 +76,8 @@ class DentStackTest {
                         java.util.Optional.empty(),
                         java.util.Optional.of(180),
                         null));
-        assertThat(ruledOut(w, "flex")).contains("flexible plastic");
-        assertThat(ruledOut(w, "glass")).contains("never on paint");
+        assertThat(ruledOut(w, "flex")).contains("not on sanded coats");
+        assertThat(ruledOut(w, "glass")).contains("always topped with body filler");
         assertThat(ruledOut(w, "surfacer")).contains("never sanded wet");
         assertThat(ruledOut(w, "P800")).contains("never sanded wet");
         assertThat(ruledOut(w, "mute")).contains("no work time on file");
@@ -109,8 +109,9 @@ class DentStackTest {
         assertThat(primed.stack().item(Role.PRIME)).isPresent();
         assertThat(at(21, HouseRules.defaults(), 4).stack().item(Role.PRIME)).isEmpty();
         ShelfItem glass = Bench.mix("glass", "glass-fibre-filler", 4, new LabelTime(21, 12));
-        assertThat(ruledOut(at(21, HouseRules.defaults().with("filler-base", "bare-metal"), 4, glass), "glass"))
-                .isEmpty();
+        Workup bare = at(21, HouseRules.defaults().with("filler-base", "bare-metal"), 4, glass);
+        assertThat(ruledOut(bare, "glass")).contains("always topped with body filler");
+        assertThat(bare.stack().item(Role.FILL).orElseThrow().classId()).isEqualTo("body-filler");
     }
 
     @Test
@@ -124,6 +125,8 @@ class DentStackTest {
                 Map.of(Role.FILL, "second"),
                 DryingRoute.Kind.AIR,
                 Map.of(),
+                null,
+                null,
                 null,
                 null);
         assertThat(Bench.workup(pinned, Bench.shop(21, HouseRules.defaults(), shelf))

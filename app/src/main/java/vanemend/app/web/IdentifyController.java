@@ -1,0 +1,88 @@
+package vanemend.app.web;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import vanemend.app.web.Views.CatalogueView;
+import vanemend.app.web.Views.FamilyView;
+import vanemend.app.web.Views.IdentifyView;
+import vanemend.app.web.Views.KindView;
+import vanemend.app.web.Views.StampView;
+import vanemend.app.web.Views.StateView;
+import vanemend.core.damage.Damage;
+import vanemend.core.part.Belief;
+import vanemend.core.part.BenchTest;
+import vanemend.core.part.Family;
+import vanemend.core.part.Glass;
+import vanemend.core.part.MarkReader;
+import vanemend.core.part.Material;
+import vanemend.core.part.Outline;
+import vanemend.core.part.Plastic;
+import vanemend.core.part.SubstrateDraft;
+import vanemend.core.part.SurfaceState;
+import vanemend.core.trade.Check;
+import vanemend.core.verdict.Identity;
+
+/** What a part is made of: marks read and bench tests weighed while they are entered. */
+@RestController
+@RequestMapping("/api")
+class IdentifyController {
+    /** A mark as typed, or the bench tests done so far. */
+    record IdentifyDraft(String mark, List<SubstrateDraft.TestDraft> tests) {}
+
+    @PostMapping("/identify")
+    IdentifyView identify(@RequestBody IdentifyDraft draft) {
+        if (draft.mark() != null && !draft.mark().isBlank()) {
+            MarkReader.MarkReading reading = MarkReader.read(draft.mark());
+            return new IdentifyView(
+                    Optional.of(reading),
+                    Optional.empty(),
+                    reading.mark().map(m -> Identity.of(new Plastic(Optional.of(m), Optional.empty(), 1))),
+                    List.of());
+        }
+        Check check = new Check();
+        List<Belief.Done> done = SubstrateDraft.done(draft.tests() == null ? List.of() : draft.tests(), "tests", check);
+        Belief belief = Belief.after(done);
+        return new IdentifyView(
+                Optional.empty(),
+                Optional.of(belief),
+                Optional.of(Identity.of(new Plastic(Optional.empty(), Optional.of(belief), 1))),
+                check.problems());
+    }
+
+    @GetMapping("/catalogue")
+    CatalogueView catalogue() {
+        return new CatalogueView(
+                Outline.all(),
+                BenchTest.all(),
+                BenchTest.shown(),
+                Arrays.stream(Damage.Kind.values())
+                        .map(k -> new KindView(k, k.word(), materials(k::on)))
+                        .toList(),
+                Arrays.stream(SurfaceState.values())
+                        .map(s -> new StateView(s, s.word(), s.asks(), materials(s::on)))
+                        .toList(),
+                Arrays.stream(Glass.Stamp.values())
+                        .map(s -> new StampView(s, s.word()))
+                        .toList(),
+                Arrays.stream(Family.values())
+                        .map(f -> new FamilyView(f, f.meaning()))
+                        .toList());
+    }
+
+    private static List<Material> materials(java.util.function.Predicate<Material> on) {
+        List<Material> out = new ArrayList<>();
+        for (Material m : Material.values()) {
+            if (on.test(m)) {
+                out.add(m);
+            }
+        }
+        return out;
+    }
+}

@@ -1,0 +1,290 @@
+package vanemend.app.web;
+
+import java.security.Principal;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import vanemend.app.bench.Bell;
+import vanemend.app.problem.Refused;
+import vanemend.app.store.Shelf;
+import vanemend.app.store.Shop;
+import vanemend.app.web.Views.ActView;
+import vanemend.app.web.Views.ImportLine;
+import vanemend.app.web.Views.ImportView;
+import vanemend.app.web.Views.ShelfLine;
+import vanemend.core.material.MaterialClass;
+import vanemend.core.material.MaterialClass.Surface;
+import vanemend.core.material.ShelfFile;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.material.ShelfItemDraft;
+import vanemend.core.part.Family;
+import vanemend.core.trade.Check;
+
+/** The shelf: what stands on it, what is done with it, in and out as a file. */
+@RestController
+@RequestMapping("/api/shelf")
+class ShelfController {
+    private final Shop shop;
+    private final Shelf shelf;
+    private final People people;
+    private final Bell bell;
+    private final Clock clock;
+    private final TransactionTemplate once;
+
+    ShelfController(Shop shop, Shelf shelf, People people, Bell bell, Clock clock, TransactionTemplate once) {
+        this.shop = shop;
+        this.shelf = shelf;
+        this.people = people;
+        this.bell = bell;
+        this.clock = clock;
+        this.once = once;
+    }
+
+    /** What is done with an item. */
+    enum Act {
+        RECEIVE,
+        OPEN,
+        USE,
+        DISCARD
+    }
+
+    /**
+     * An act as typed.
+     *
+     * @param quantity received or used, in the item's unit
+     */
+    record ActDraft(Act act, Double quantity, String said) {}
+
+    /** A file as text, CSV or JSON. */
+    record FileDraft(String text) {}
+
+    @GetMapping
+    List<ShelfLine> all() {
+        LocalDate today = LocalDate.ofInstant(clock.instant(), shop.zone());
+        return shelf.all().stream().map(i -> line(i, today)).toList();
+    }
+
+    @PostMapping
+    List<ShelfLine> add(@RequestBody ShelfItemDraft draft, Principal me) {
+        ShelfItem item = checked(draft);
+        if (shelf.knows(item.id())) {
+            throw new Refused(
+                    HttpStatus.CONFLICT,
+                    "Shelf",
+                    "Something with the id " + item.id() + " stands there already: give another.");
+        }
+        keep(item, "ADD", item.quantity(), "lot " + item.lot(), me);
+        return all();
+    }
+
+    @PutMapping("/{id}")
+    List<ShelfLine> edit(@PathVariable String id, @RequestBody ShelfItemDraft draft, Principal me) {
+        known(id);
+        ShelfItem item = checked(draft);
+        if (!item.id().equals(id)) {
+            throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, "Shelf", "The id of an item does not change.");
+        }
+        keep(item, "EDIT", item.quantity(), "label figures typed", me);
+        return all();
+    }
+
+    @PostMapping("/{id}/acts")
+    List<ShelfLine> act(@PathVariable String id, @RequestBody ActDraft draft, Principal me) {
+        ShelfItem item = known(id);
+        Check check = new Check();
+        Act act = check.choice("act", "What was done", draft.act(), Act.USE);
+        double most = act == Act.RECEIVE ? 1_000_000 : item.quantity();
+        double quantity = act == Act.RECEIVE || act == Act.USE
+                ? check.range("quantity", "Quantity", draft.quantity(), 0.1, Math.max(0.1, most), item.unit())
+                : 0;
+        refuse(check);
+        String said = draft.said() == null ? "" : draft.said().strip();
+        switch (act) {
+            case RECEIVE -> keep(with(item, item.quantity() + quantity, item.opened()), "RECEIVE", quantity, said, me);
+            case USE -> keep(with(item, item.quantity() - quantity, item.opened()), "USE", quantity, said, me);
+            case OPEN ->
+                keep(
+                        with(item, item.quantity(), Optional.of(LocalDate.ofInstant(clock.instant(), shop.zone()))),
+                        "OPEN",
+                        0,
+                        said,
+                        me);
+            case DISCARD -> {
+                once.executeWithoutResult(
+                        t -> shop.discard(item, said, people.of(me).id()));
+                bell.ring();
+            }
+        }
+        return all();
+    }
+
+    @GetMapping("/{id}/acts")
+    List<ActView> acts(@PathVariable String id) {
+        return shelf.acts(id).stream()
+                .map(a -> new ActView(a.act(), a.quantity(), a.said(), a.by(), a.at()))
+                .toList();
+    }
+
+    @GetMapping(
+            value = "/file",
+            produces = {"text/csv", MediaType.APPLICATION_JSON_VALUE})
+    ResponseEntity<String> file(@RequestParam(defaultValue = "csv") String format) {
+        boolean json = format.equals("json");
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        "attachment; filename=\"shelf." + (json ? "json" : "csv") + "\"")
+                .contentType(json ? MediaType.APPLICATION_JSON : MediaType.parseMediaType("text/csv;charset=UTF-8"))
+                .body(json ? ShelfFile.json(shelf.all()) : ShelfFile.csv(shelf.all()));
+    }
+
+    /** Says line by line what would be taken, changed or refused; keeps nothing. */
+    @PostMapping("/file/preview")
+    ImportView preview(@RequestBody FileDraft draft) {
+        return view(ShelfFile.read(text(draft), shelf.all()), false);
+    }
+
+    /** Takes the lines that are good, all of them in one transaction, or nothing. */
+    @PostMapping("/file")
+    ImportView take(@RequestBody FileDraft draft, Principal me) {
+        String by = people.of(me).id();
+        List<ShelfFile.Line> lines = once.execute(t -> {
+            List<ShelfFile.Line> read = ShelfFile.read(text(draft), shelf.all());
+            for (ShelfFile.Line l : read) {
+                if (l.outcome() == ShelfFile.Outcome.TAKEN || l.outcome() == ShelfFile.Outcome.CHANGED) {
+                    ShelfItem item = l.item().orElseThrow();
+                    shop.edit(item, "IMPORT", item.quantity(), l.said(), by);
+                }
+            }
+            return read;
+        });
+        bell.ring();
+        return view(lines, true);
+    }
+
+    private static String text(FileDraft draft) {
+        if (draft.text() == null) {
+            throw new Refused(HttpStatus.BAD_REQUEST, "Shelf file", "No file came with the request.");
+        }
+        return draft.text();
+    }
+
+    private static ImportView view(List<ShelfFile.Line> lines, boolean kept) {
+        return new ImportView(
+                count(lines, ShelfFile.Outcome.TAKEN),
+                count(lines, ShelfFile.Outcome.CHANGED),
+                count(lines, ShelfFile.Outcome.SAME),
+                count(lines, ShelfFile.Outcome.REFUSED),
+                kept,
+                lines.stream()
+                        .map(l -> new ImportLine(l.line(), l.id(), l.outcome(), l.said()))
+                        .toList());
+    }
+
+    private static int count(List<ShelfFile.Line> lines, ShelfFile.Outcome outcome) {
+        return (int) lines.stream().filter(l -> l.outcome() == outcome).count();
+    }
+
+    private ShelfItem known(String id) {
+        return shelf.find(id)
+                .orElseThrow(() -> new Refused(HttpStatus.NOT_FOUND, "Shelf", "There is no " + id + " on the shelf."));
+    }
+
+    private ShelfItem checked(ShelfItemDraft draft) {
+        Check check = new Check();
+        Optional<ShelfItem> item = draft.check(check);
+        refuse(check);
+        return item.orElseThrow();
+    }
+
+    private static void refuse(Check check) {
+        if (!check.clean()) {
+            throw new Refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "Shelf",
+                    check.problems().getFirst().message(),
+                    Map.of("problems", check.problems()));
+        }
+    }
+
+    private void keep(ShelfItem item, String act, double quantity, String said, Principal me) {
+        once.executeWithoutResult(
+                t -> shop.edit(item, act, quantity, said, people.of(me).id()));
+        bell.ring();
+    }
+
+    private static ShelfItem with(ShelfItem i, double quantity, Optional<LocalDate> opened) {
+        ShelfItemDraft d = ShelfItemDraft.of(i);
+        return new ShelfItemDraft(
+                        d.id(),
+                        d.classId(),
+                        d.name(),
+                        d.lot(),
+                        d.expires(),
+                        Math.round(quantity * 10) / 10.0,
+                        d.unit(),
+                        d.workMin(),
+                        d.sand(),
+                        d.dosePercent(),
+                        d.densityGPerMl(),
+                        d.grading(),
+                        d.grade(),
+                        d.wet(),
+                        opened.orElse(null),
+                        d.packQuantity(),
+                        d.flashMin())
+                .check(new Check())
+                .orElse(i);
+    }
+
+    private static ShelfLine line(ShelfItem i, LocalDate today) {
+        MaterialClass c = i.materialClass();
+        return new ShelfLine(
+                i,
+                c.name(),
+                c.role(),
+                c.roles(),
+                c.hatch(),
+                i.expires(),
+                i.expires().map(e -> !today.isBefore(e)).orElse(false),
+                i.low(),
+                Arrays.stream(Family.values()).filter(f -> serves(c, f)).toList(),
+                c.shown());
+    }
+
+    private static boolean serves(MaterialClass c, Family f) {
+        return c.bondsTo().stream().anyMatch(s -> family(s).filter(x -> x == f).isPresent());
+    }
+
+    private static Optional<Family> family(Surface s) {
+        return switch (s) {
+            case STEEL, GALVANISED, ALUMINIUM, SANDED_COAT, EPOXY_PRIMER, FILLER, GLASS_FILLER, RUST ->
+                Optional.of(Family.METAL);
+            case POLYOLEFIN -> Optional.of(Family.POLYOLEFIN);
+            case STYRENIC, ABS -> Optional.of(Family.STYRENIC);
+            case POLYAMIDE -> Optional.of(Family.POLYAMIDE);
+            case FLEXIBLE_THERMOSET -> Optional.of(Family.FLEXIBLE_THERMOSET);
+            case COMPOSITE, GELCOAT, COMPOSITE_REPAIR -> Optional.of(Family.COMPOSITE);
+            case CLEAR -> Optional.of(Family.FILM);
+            case GLASS -> Optional.of(Family.GLASS);
+            case RUBBER -> Optional.of(Family.RUBBER);
+            case PLASTIC_REPAIR -> Optional.empty();
+        };
+    }
+}

@@ -1,0 +1,126 @@
+package vanemend.app.web;
+
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import vanemend.app.problem.Refused;
+import vanemend.app.store.Shop;
+import vanemend.app.web.Views.BeadView;
+import vanemend.app.web.Views.ThumbView;
+import vanemend.core.cure.Flash;
+import vanemend.core.cure.Peroxide;
+import vanemend.core.mix.BeadRule;
+import vanemend.core.mix.Strokes;
+import vanemend.core.sanding.GritJump;
+import vanemend.core.trade.Air;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.TradeBook;
+
+/** Rules of thumb, tried: what they really give and what that leads to. */
+@RestController
+@RequestMapping("/api")
+class ThumbController {
+    private final Shop shop;
+
+    ThumbController(Shop shop) {
+        this.shop = shop;
+    }
+
+    @GetMapping("/bead")
+    BeadView bead(@RequestParam double puddleMm, @RequestParam double beadMm) {
+        Check check = new Check();
+        check.range("puddleMm", "Puddle", puddleMm, 20, 400, "mm");
+        check.range("beadMm", "Bead", beadMm, 0, 1000, "mm");
+        refuse(check, "Bead and puddle");
+        double percent = BeadRule.percent(puddleMm, beadMm);
+        Peroxide effect = Peroxide.of(percent);
+        return new BeadView(
+                percent,
+                BeadRule.beadMm(puddleMm, TradeBook.value("peroxide.nominal")),
+                effect.factorOrNone().orElse(0),
+                effect.said());
+    }
+
+    @GetMapping("/thumb/grit")
+    ThumbView grit(
+            @RequestParam String fromGrading,
+            @RequestParam int from,
+            @RequestParam String toGrading,
+            @RequestParam int to) {
+        GritJump jump;
+        try {
+            jump = GritJump.of(fromGrading, from, toGrading, to);
+        } catch (IllegalArgumentException e) {
+            throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, "Grit jump", e.getMessage());
+        }
+        String grains = Check.shown(jump.fromUm()) + " to " + Check.shown(jump.toUm()) + " µm of grain";
+        String ratio = hundredths(jump.ratio()) + " times finer";
+        if (jump.ratio() <= 1) {
+            return new ThumbView(
+                    List.of(grains, ratio), "The second paper is no finer: it leaves the scratch as it is.", false);
+        }
+        String leads = jump.fine()
+                ? "Both ladders allow it: each scratch is out before the next paper."
+                : jump.quick()
+                        ? "The quick ladder allows it, the fine one does not: stay longer on the second paper, guide coat between."
+                        : "Neither ladder allows it: the second paper rides on the first one's scratch, which shows through the primer.";
+        return new ThumbView(List.of(grains, ratio), leads, jump.quick());
+    }
+
+    @GetMapping("/thumb/overlap")
+    ThumbView overlap(
+            @RequestParam double zoneMm, @RequestParam double spreaderMm, @RequestParam double overlapPercent) {
+        Check check = new Check();
+        check.range("zoneMm", "Zone", zoneMm, 5, 3000, "mm");
+        check.range("spreaderMm", "Spreader", spreaderMm, 20, 400, "mm");
+        check.range("overlapPercent", "Overlap", overlapPercent, 0, 90, "%");
+        refuse(check, "Overlap");
+        int count = Strokes.count(zoneMm, spreaderMm, overlapPercent / 100);
+        int third = Strokes.count(zoneMm, spreaderMm, 1.0 / 3);
+        boolean good = overlapPercent >= 30 && overlapPercent <= 50;
+        String leads = overlapPercent < 30
+                ? "Ridges stay between strokes: more sanding, and air in the valleys."
+                : overlapPercent > 50
+                        ? "Many strokes over the same filler while it gels: it drags."
+                        : "About a third: flat and quick.";
+        return new ThumbView(List.of(count + " strokes", third + " strokes with a third of overlap"), leads, good);
+    }
+
+    @GetMapping("/thumb/flash")
+    ThumbView flash(@RequestParam double minutes) {
+        Check check = new Check();
+        check.range("minutes", "Flash time", minutes, 0.5, 120, "min");
+        refuse(check, "Flash time");
+        Air air = shop.air();
+        double label = TradeBook.value("promoter.flash");
+        double asks = label * Flash.factor(air);
+        boolean good = minutes >= asks;
+        return new ThumbView(
+                List.of(
+                        "10 min on the label comes to " + Math.round(Math.ceil(asks)) + " min at "
+                                + Check.shown(air.tempC()) + " °C and " + Check.shown(air.rhPercent()) + " %",
+                        Math.round(100 * minutes / asks) + " % of it waited"),
+                good
+                        ? "Long enough by this air; the touch decides, not the clock."
+                        : "Solvent is still in the promoter: what goes over it lifts. Wait, then touch beside the repair.",
+                good);
+    }
+
+    private static String hundredths(double v) {
+        return Check.shown(Math.round(v * 100) / 100.0);
+    }
+
+    private static void refuse(Check check, String title) {
+        if (!check.clean()) {
+            throw new Refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    title,
+                    check.problems().getFirst().message(),
+                    Map.of("problems", check.problems()));
+        }
+    }
+}

@@ -1,0 +1,98 @@
+package vanemend.app.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.List;
+import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.springframework.core.env.Environment;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+import vanemend.app.TestBench;
+import vanemend.core.plan.FrozenPlan;
+import vanemend.core.plan.RepairDraft;
+import vanemend.core.record.RepairRecord;
+
+@DisplayName("a store of the first release opens under this one")
+class MigrationTest {
+    private static DriverManagerDataSource source(String database) {
+        Environment env = TestBench.bean(Environment.class);
+        String url = env.getRequiredProperty("spring.datasource.url").replaceAll("/vanemend_test.*", "/" + database);
+        return new DriverManagerDataSource(
+                url,
+                env.getRequiredProperty("spring.datasource.username"),
+                env.getRequiredProperty("spring.datasource.password"));
+    }
+
+    private static Flyway flyway(String target) {
+        return Flyway.configure()
+                .dataSource(source("vanemend_old"))
+                .locations("classpath:db/migration")
+                .target(target)
+                .load();
+    }
+
+    /** A plan as the first release kept it: made from one of today's by taking away what came since. */
+    private static ObjectNode old() {
+        ObjectNode plan = (ObjectNode) new JsonMapper()
+                .readTree(TestBench.db()
+                        .sql("SELECT plan FROM frozen_plan WHERE repair_id = 5")
+                        .query(String.class)
+                        .single());
+        ObjectNode draft = (ObjectNode) plan.get("draft");
+        draft.set("dents", draft.remove("damages"));
+        draft.remove(List.of("overrules", "recipe"));
+        ObjectNode workup = (ObjectNode) plan.get("workup");
+        workup.remove("identity");
+        ((ObjectNode) workup.get("verdict")).remove("beside");
+        ((ObjectNode) workup.get("stack")).remove(List.of("taken", "ranked", "rejectedWays", "rejectedClasses"));
+        ObjectNode drawing = (ObjectNode) workup.get("drawing");
+        drawing.remove(List.of("outline", "damages"));
+        drawing.putArray("dents").addObject().put("xMm", 280).put("yMm", 210).put("depthMm", 2.6);
+        return plan;
+    }
+
+    @Test
+    void dentsOfAnOldRepairAndOfAStartedPlanAreStillThere() {
+        JdbcClient admin = JdbcClient.create(source("vanemend"));
+        admin.sql("DROP DATABASE IF EXISTS vanemend_old").update();
+        admin.sql("CREATE DATABASE vanemend_old CHARACTER SET utf8mb4").update();
+        flyway("1").migrate();
+        JdbcClient old = JdbcClient.create(source("vanemend_old"));
+        old.sql("INSERT INTO account VALUES ('tam', 'Tam', 'TECHNICIAN', REPEAT('x', 60))")
+                .update();
+        ObjectNode plan = old();
+        old.sql("INSERT INTO repair (draft, created_by, created_at, changed_by, changed_at, client_id)"
+                        + " VALUES (?, 'tam', UTC_TIMESTAMP(3), 'tam', UTC_TIMESTAMP(3), UUID())")
+                .param(plan.get("draft").toString())
+                .update();
+        old.sql("INSERT INTO frozen_plan VALUES (1, 'old-book', UTC_TIMESTAMP(3), 'tam', ?)")
+                .param(plan.toString())
+                .update();
+        flyway("2").migrate();
+        Json json = TestBench.bean(Json.class);
+        RepairDraft now = json.read(
+                old.sql("SELECT draft FROM repair").query(String.class).single(), RepairDraft.class);
+        assertThat(now.damages())
+                .singleElement()
+                .satisfies(d -> assertThat(d.depthMm()).isEqualTo(2.6));
+        FrozenPlan kept = json.read(
+                old.sql("SELECT plan FROM frozen_plan").query(String.class).single(), FrozenPlan.class);
+        assertThat(kept.draft().damages()).isEqualTo(now.damages());
+        assertThat(kept.workup().drawing().outline()).hasSize(8);
+        assertThat(kept.workup().drawing().zones()).isNotEmpty();
+        assertThat(kept.plan().loops()).isNotEmpty();
+        assertThat(RepairRecord.of(kept, List.of(), Instant.parse("2026-11-24T09:00:00Z"))
+                        .lots())
+                .isNotEmpty();
+        assertThat(org.assertj.core.api.Assertions.catchThrowable(
+                        () -> old.sql("UPDATE frozen_plan SET plan = '{}'").update()))
+                .as("a started plan is guarded again")
+                .hasMessageContaining("never changed");
+        admin.sql("DROP DATABASE vanemend_old").update();
+    }
+}

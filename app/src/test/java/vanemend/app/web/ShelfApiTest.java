@@ -1,0 +1,108 @@
+package vanemend.app.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import vanemend.app.Caller;
+import vanemend.app.TestBench;
+
+class ShelfApiTest {
+    private final Caller tam = TestBench.as("tam");
+
+    private static Map<String, Object> tin(String id) {
+        return new HashMap<>(Map.of(
+                "id",
+                id,
+                "classId",
+                "body-filler",
+                "name",
+                "Test tin",
+                "lot",
+                "T-1",
+                "quantity",
+                800,
+                "unit",
+                "g",
+                "workMin",
+                5,
+                "packQuantity",
+                1000,
+                "sand",
+                List.of(Map.of("atC", 21, "minutes", 18))));
+    }
+
+    private static JsonNode line(Caller.Answer shelf, String id) {
+        for (JsonNode l : shelf.body()) {
+            if (l.at("/item/id").asString().equals(id)) {
+                return l;
+            }
+        }
+        throw new AssertionError(id + " is not on the shelf: " + shelf.body());
+    }
+
+    @Test
+    void anItemIsAddedReceivedOpenedUsedAndThrownAwayAndEveryActIsWrittenDown() {
+        Caller.Answer added = tam.post("/api/shelf", tin("life"));
+        assertThat(added.status()).isEqualTo(200);
+        assertThat(line(added, "life").at("/low").asBoolean()).isFalse();
+        assertThat(line(added, "life").at("/serves/0").asString()).isEqualTo("METAL");
+        tam.post("/api/shelf/life/acts", Map.of("act", "RECEIVE", "quantity", 200));
+        tam.post("/api/shelf/life/acts", Map.of("act", "OPEN"));
+        Caller.Answer used = tam.post("/api/shelf/life/acts", Map.of("act", "USE", "quantity", 850.5));
+        assertThat(line(used, "life").at("/item/quantity").asDouble()).isEqualTo(149.5);
+        assertThat(line(used, "life").at("/item/opened").asString()).isNotBlank();
+        assertThat(line(used, "life").at("/low").asBoolean()).isTrue();
+        Caller.Answer more = tam.post("/api/shelf/life/acts", Map.of("act", "USE", "quantity", 150));
+        assertThat(more.status()).isEqualTo(422);
+        assertThat(more.text("detail")).contains("149.5");
+        Caller.Answer gone = tam.post("/api/shelf/life/acts", Map.of("act", "DISCARD", "said", "skinned over"));
+        assertThat(gone.body().toString()).doesNotContain("\"life\"");
+        Caller.Answer acts = tam.get("/api/shelf/life/acts");
+        assertThat(acts.body().findValuesAsString("act")).containsExactly("ADD", "RECEIVE", "OPEN", "USE", "DISCARD");
+        assertThat(acts.body().findValuesAsString("by")).containsOnly("Tam Okafor");
+        assertThat(tam.post("/api/shelf", tin("life")).status())
+                .as("its id stays taken")
+                .isEqualTo(409);
+    }
+
+    @Test
+    void badItemsAreRefusedFieldByField() {
+        Map<String, Object> bad = tin("bad one");
+        bad.put("classId", "moon-dust");
+        bad.put("quantity", -1);
+        Caller.Answer a = tam.post("/api/shelf", bad);
+        assertThat(a.status()).isEqualTo(422);
+        assertThat(a.at("problems").findValuesAsString("field")).contains("id", "classId", "quantity");
+        assertThat(tam.post("/api/shelf/nothing/acts", Map.of("act", "OPEN")).status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void aFileIsLookedAtFirstThenTakenInOneGo() {
+        tam.post("/api/shelf", tin("there"));
+        String csv = "id,classId,name,lot,quantity,unit,workMin,sand,packQuantity\n"
+                + "there,body-filler,Test tin,T-1,700,g,5,18@21,1000\n"
+                + "from-file,finishing-putty,Putty,P-9,300,g,4,16@21,\n"
+                + "wrong,moon-dust,Dust,D-1,1,g,,,\n";
+        Caller.Answer look = tam.post("/api/shelf/file/preview", Map.of("text", csv));
+        assertThat(look.at("lines").findValuesAsString("outcome")).containsExactly("CHANGED", "TAKEN", "REFUSED");
+        assertThat(tam.get("/api/shelf").body().toString()).doesNotContain("from-file");
+        Caller.Answer taken = tam.post("/api/shelf/file", Map.of("text", csv));
+        assertThat(taken.at("kept").asBoolean()).isTrue();
+        Caller.Answer shelf = tam.get("/api/shelf");
+        assertThat(line(shelf, "there").at("/item/quantity").asDouble()).isEqualTo(700);
+        assertThat(line(shelf, "from-file").at("/item/sand/0/minutes").asDouble())
+                .isEqualTo(16);
+        Caller.Answer json = tam.get("/api/shelf/file?format=json");
+        assertThat(tam.post(
+                                "/api/shelf/file/preview",
+                                Map.of("text", json.body().toString()))
+                        .at("lines")
+                        .findValuesAsString("outcome"))
+                .containsOnly("SAME");
+    }
+}

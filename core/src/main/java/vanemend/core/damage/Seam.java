@@ -1,0 +1,22 @@
+package vanemend.core.damage;
+
+import org.locationtech.jts.geom.Geometry;
+
+/**
+ * A seam that was welded and now wants a finish.
+ *
+ * @param trace where it runs, mm
+ * @param widthMm width of the weld, mm
+ * @param groundBelow whether the weld is ground just below the face
+ */
+public record Seam(Trace trace, double widthMm, boolean groundBelow) implements Damage {
+    @Override
+    public Kind kind() {
+        return Kind.SEAM;
+    }
+
+    @Override
+    public Geometry outline() {
+        return trace.strip(widthMm);
+    }
+}

@@ -1,0 +1,158 @@
+package vanemend.core.material;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import vanemend.core.trade.Check;
+
+/**
+ * A shelf item as typed or imported; any field may be absent. Units as in {@link ShelfItem}.
+ *
+ * @param id short name of its own, letters, digits and hyphens
+ */
+public record ShelfItemDraft(
+        String id,
+        String classId,
+        String name,
+        String lot,
+        LocalDate expires,
+        Double quantity,
+        String unit,
+        Double workMin,
+        List<ShelfItem.LabelTime> sand,
+        Double dosePercent,
+        Double densityGPerMl,
+        String grading,
+        Integer grade,
+        ShelfItem.Sanding wet,
+        LocalDate opened,
+        Double packQuantity,
+        Double flashMin) {
+    private static final List<String> UNITS = List.of("g", "mL", "pieces");
+    private static final List<String> GRADINGS = List.of("P", "CAMI");
+
+    public ShelfItemDraft {
+        sand = sand == null ? List.of() : List.copyOf(sand);
+    }
+
+    /** {@code item} as a draft. */
+    public static ShelfItemDraft of(ShelfItem i) {
+        return new ShelfItemDraft(
+                i.id(),
+                i.classId(),
+                i.name(),
+                i.lot(),
+                i.expires().orElse(null),
+                i.quantity(),
+                i.unit(),
+                i.workMin().orElse(null),
+                i.sand(),
+                i.dosePercent().orElse(null),
+                i.densityGPerMl().orElse(null),
+                i.grading().orElse(null),
+                i.grade().orElse(null),
+                i.wet(),
+                i.opened().orElse(null),
+                i.packQuantity().orElse(null),
+                i.flashMin().orElse(null));
+    }
+
+    /** The item; nothing where {@code check} then holds problems. */
+    public Optional<ShelfItem> check(Check check) {
+        int before = check.problems().size();
+        String own = check.text("id", "The id", id, 40);
+        if (!own.isEmpty() && !own.matches("[A-Za-z0-9][A-Za-z0-9-]*")) {
+            check.refuse(
+                    "id",
+                    id,
+                    "letters, digits and hyphens",
+                    "The id " + id + " may hold letters, digits and hyphens only.");
+        }
+        String called = check.text("name", "The name", name, 80);
+        String from = check.text("lot", "The lot", lot, 40);
+        boolean known = classId != null && MaterialClass.all().stream().anyMatch(c -> c.id().equals(classId));
+        if (!known) {
+            check.refuse(
+                    "classId",
+                    classId,
+                    "one of the classes of material",
+                    "There is no class of material called " + classId + ".");
+        }
+        double left = check.range("quantity", "Quantity", quantity, 0, 1_000_000, unit == null ? "" : unit);
+        oneOf("unit", "The unit", unit, UNITS, check);
+        Optional<Double> work = optional("workMin", "Work time", workMin, 0.1, 600, "min", check);
+        Optional<Double> dose = optional("dosePercent", "Dose", dosePercent, 0.1, 10, "%", check);
+        Optional<Double> density = optional("densityGPerMl", "Density", densityGPerMl, 0.1, 10, "g/mL", check);
+        Optional<Double> pack = optional("packQuantity", "A full pack", packQuantity, 0.1, 1_000_000, "", check);
+        Optional<Double> flash = optional("flashMin", "Flash time", flashMin, 0.1, 600, "min", check);
+        boolean paper = known && MaterialClass.of(classId).role() == MaterialClass.Role.PAPER;
+        if (paper && grading != null) {
+            oneOf("grading", "The grading", grading, GRADINGS, check);
+        }
+        if (!paper && (grading != null || grade != null)) {
+            check.refuse("grade", grade, "no grade", "Only papers have a grading and a grade.");
+        }
+        if (grade != null && grade < 1) {
+            check.refuse("grade", grade, "the number printed on the paper", "The grade " + grade + " cannot be right.");
+        }
+        if (opened != null && expires != null && opened.isAfter(expires)) {
+            check.refuse(
+                    "opened",
+                    opened,
+                    "not after its expiry",
+                    "Opened on " + opened + " but expired on " + expires + ".");
+        }
+        times(check);
+        if (check.problems().size() > before) {
+            return Optional.empty();
+        }
+        return Optional.of(new ShelfItem(
+                own,
+                classId,
+                called,
+                from,
+                Optional.ofNullable(expires),
+                left,
+                unit,
+                work,
+                sand,
+                dose,
+                density,
+                Optional.ofNullable(grading),
+                Optional.ofNullable(grade),
+                wet == null ? ShelfItem.Sanding.DRY : wet,
+                Optional.ofNullable(opened),
+                pack,
+                flash));
+    }
+
+    private void times(Check check) {
+        List<Double> seen = new ArrayList<>();
+        for (int i = 0; i < sand.size(); i++) {
+            ShelfItem.LabelTime t = sand.get(i);
+            check.range("sand[" + i + "].atC", "Temperature of label time " + (i + 1), t.atC(), -10, 200, "°C");
+            check.range("sand[" + i + "].minutes", "Label time " + (i + 1), t.minutes(), 0.1, 20_000, "min");
+            if (seen.contains(t.atC())) {
+                check.refuse(
+                        "sand[" + i + "].atC",
+                        t.atC(),
+                        "each temperature once",
+                        "Two label times for " + Check.shown(t.atC()) + " °C: keep one.");
+            }
+            seen.add(t.atC());
+        }
+    }
+
+    private static void oneOf(String field, String name, String given, List<String> allowed, Check check) {
+        if (given == null || !allowed.contains(given)) {
+            String expected = String.join(", ", allowed);
+            check.refuse(field, given, "one of " + expected, name + " must be one of " + expected + ".");
+        }
+    }
+
+    private static Optional<Double> optional(
+            String field, String name, Double given, double min, double max, String unit, Check check) {
+        return given == null ? Optional.empty() : Optional.of(check.range(field, name, given, min, max, unit));
+    }
+}

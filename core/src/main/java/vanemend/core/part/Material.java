@@ -1,0 +1,22 @@
+package vanemend.core.part;
+
+/** What a part is, at first sight. */
+public enum Material {
+    METAL("Metal"),
+    COMPOSITE("Composite"),
+    PLASTIC("Plastic"),
+    GLASS("Glass"),
+    TYRE("Tyre"),
+    FILM("Clear coat");
+
+    private final String word;
+
+    Material(String word) {
+        this.word = word;
+    }
+
+    /** As said at the bench. */
+    public String word() {
+        return word;
+    }
+}

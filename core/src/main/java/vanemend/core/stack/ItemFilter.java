@@ -1,0 +1,135 @@
+package vanemend.core.stack;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import vanemend.core.material.MaterialClass;
+import vanemend.core.material.MaterialClass.Chemistry;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.MaterialClass.Surface;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.part.Material;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.TradeBook;
+
+/** Hard filters: what rules an item or a class out, each with its rule and a reason. */
+final class ItemFilter {
+    /** A rule and what it says. */
+    record Reason(String rule, String says) {}
+
+    static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+    private final Need need;
+
+    ItemFilter(Need need) {
+        this.need = need;
+    }
+
+    /** What rules {@code item} out whatever it would do. */
+    Optional<Reason> anywhere(ShelfItem item) {
+        LocalDate today = need.today();
+        if (item.expires().isPresent() && !today.isBefore(item.expires().get())) {
+            LocalDate e = item.expires().get();
+            return reason("expired", e.equals(today) ? "expired today, " + DAY.format(e) : "expired " + DAY.format(e));
+        }
+        if (item.quantity() <= 0) {
+            return reason("used-up", "used up");
+        }
+        boolean paper = item.materialClass().role() == Role.PAPER;
+        if (item.wet() == ShelfItem.Sanding.WET_ONLY && need.material() != Material.FILM) {
+            return reason(
+                    "never-wet",
+                    paper
+                            ? "wet only; filler is never sanded wet: rust starts beneath it"
+                            : "its label asks for wet sanding; filler is never sanded wet");
+        }
+        if (paper && (item.grading().isEmpty() || item.grade().isEmpty())) {
+            return reason("no-grading", "the paper's grading is not on file: P or CAMI?");
+        }
+        return Optional.empty();
+    }
+
+    /** What rules {@code item} out in {@code role} on {@code surface}; no surface where no bond is asked. */
+    Optional<Reason> inRole(ShelfItem item, Role role, Optional<Surface> surface) {
+        MaterialClass c = item.materialClass();
+        return anywhere(item)
+                .or(() -> surface.flatMap(s -> bond(c, s)))
+                .or(() -> heat(item, c))
+                .or(() -> c.chemistry().isMixed() ? clock(item, c, role) : Optional.empty());
+    }
+
+    /** Whether {@code c} holds on {@code surface}, and nothing forbids the pair. */
+    Optional<Reason> bond(MaterialClass c, Surface surface) {
+        for (Recipe.Forbidden f : Recipe.forbidden()) {
+            if (f.classes().contains(c.id())
+                    && (f.surfaces().contains(surface)
+                            || !f.when().isEmpty() && need.holds(Recipe.When.valueOf(f.when())))) {
+                return reason(f.id(), f.why());
+            }
+        }
+        if (holdsOn(c, surface)) {
+            return Optional.empty();
+        }
+        String on = c.bondsTo().stream().map(Surface::word).collect(Collectors.joining(", "));
+        return reason(
+                "bond",
+                (on.isEmpty() ? "bonds to nothing" : "holds on " + on) + ", not on " + surface.word()
+                        + (c.never().isEmpty() ? "" : "; never on " + c.never()));
+    }
+
+    static boolean holdsOn(MaterialClass c, Surface surface) {
+        return c.bondsTo().contains(surface)
+                || surface == Surface.ABS && c.bondsTo().contains(Surface.STYRENIC);
+    }
+
+    private Optional<Reason> heat(ShelfItem item, MaterialClass c) {
+        OptionalDouble cap = need.heatCapC();
+        Optional<Double> asks = c.figure("heatC");
+        if (cap.isEmpty() || asks.isEmpty() || asks.get() <= cap.getAsDouble()) {
+            return Optional.empty();
+        }
+        boolean cool = item.sand().stream().anyMatch(t -> t.atC() <= cap.getAsDouble());
+        return cool
+                ? Optional.empty()
+                : reason(
+                        "heat",
+                        "its label cures it at " + Check.shown(asks.get()) + " °C; this part takes at most "
+                                + Check.shown(cap.getAsDouble()) + " °C");
+    }
+
+    private Optional<Reason> clock(ShelfItem item, MaterialClass c, Role role) {
+        boolean sprayed = role == Role.PRIME || role == Role.SEAL;
+        OptionalDouble work = need.times().workMin(item);
+        if (!sprayed && work.isEmpty()) {
+            return reason("no-work-time", "no work time on file: read the label and add it to the shelf");
+        }
+        if (item.sand().isEmpty()) {
+            return reason("no-sand-time", "no time to sand on file: read the label and add it to the shelf");
+        }
+        double slow = TradeBook.value(c.chemistry() == Chemistry.POLYESTER ? "cure.too-slow" : "cure.too-slow-epoxy");
+        OptionalDouble sand = need.times().sandMin(item);
+        if (!sprayed && sand.isPresent() && sand.getAsDouble() > slow) {
+            return reason(
+                    "too-slow",
+                    "too slow today: " + Math.round(Math.ceil(sand.getAsDouble())) + " min to sand at "
+                            + Check.shown(need.airC()) + " °C, at most " + Check.shown(slow) + " min");
+        }
+        double needs = c.chemistry() == Chemistry.POLYESTER
+                ? 2 * TradeBook.value("mix.minutes")
+                : TradeBook.value("mix.cartridge-least");
+        if (!sprayed && work.getAsDouble() * TradeBook.value("mix.work-share") <= needs) {
+            return reason(
+                    "too-quick",
+                    "too quick today: " + Math.round(work.getAsDouble() * 60) + " s of work time at "
+                            + Check.shown(need.airC()) + " °C leaves no time to spread");
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Reason> reason(String rule, String says) {
+        return Optional.of(new Reason(rule, says));
+    }
+}

@@ -1,0 +1,406 @@
+package vanemend.core.stack;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import vanemend.core.damage.Damage;
+import vanemend.core.material.MaterialClass;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.MaterialClass.Surface;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.part.SurfaceState;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.HouseRules;
+import vanemend.core.verdict.Limits;
+
+/**
+ * Matches the shelf to a repair: every way to mend that fits the part and its damage, each as a whole stack of roles. Hard filters
+ * first, each with its reason; each layer must hold on what lies under it; then a weighted score, best first.
+ */
+public final class Matcher {
+    /** Roles whose classes are told why they are not used; cleaners and helpers are left out. */
+    private static final Set<Role> TOLD = EnumSet.of(
+            Role.PROMOTE_PATCH,
+            Role.PROMOTE,
+            Role.CEMENT,
+            Role.BACK,
+            Role.REINFORCE,
+            Role.SHIELD,
+            Role.FILL,
+            Role.FINISH,
+            Role.PINHOLE,
+            Role.SURFACE,
+            Role.CONVERT);
+
+    private final Need need;
+    private final ItemFilter filter;
+    private final Map<String, List<ShelfItem>> byClass;
+    private final List<ShelfItem> shelf;
+    private final Map<Role, String> pins;
+
+    private Matcher(Need need, List<ShelfItem> shelf, Map<Role, String> pins) {
+        this.need = need;
+        this.filter = new ItemFilter(need);
+        this.shelf = shelf;
+        this.pins = pins;
+        this.byClass = shelf.stream().collect(Collectors.groupingBy(ShelfItem::classId));
+    }
+
+    /**
+     * The stacks for {@code need}; {@code pins} holds item ids the technician chose, by role, {@code taken} the recipe the
+     * technician took, empty for the best.
+     */
+    public static StackChoice choose(Need need, List<ShelfItem> shelf, Map<Role, String> pins, Optional<String> taken) {
+        return new Matcher(need, shelf, pins).choose(taken);
+    }
+
+    /** A recipe with its lines; what it lacks is in them. */
+    private record Built(Recipe recipe, List<StackLine> lines) {
+        List<String> missing() {
+            return lines.stream()
+                    .map(StackLine::missing)
+                    .filter(m -> !m.isEmpty())
+                    .toList();
+        }
+
+        Optional<ShelfItem> item(Role role) {
+            return lines.stream()
+                    .filter(l -> l.role() == role)
+                    .findFirst()
+                    .flatMap(StackLine::chosen)
+                    .map(Candidate::item);
+        }
+    }
+
+    private StackChoice choose(Optional<String> taken) {
+        List<RejectedClass> rejected = new ArrayList<>();
+        List<Recipe> fits = new ArrayList<>();
+        Set<Damage.Kind> kinds = need.damages().stream()
+                .map(Damage::kind)
+                .collect(Collectors.toCollection(() -> EnumSet.noneOf(Damage.Kind.class)));
+        for (Recipe r : Recipe.all()) {
+            if (r.materials().contains(need.material())) {
+                Optional<RejectedClass> no = unfit(r, kinds);
+                no.ifPresentOrElse(rejected::add, () -> fits.add(r));
+            }
+        }
+        Map<String, Built> built = new LinkedHashMap<>();
+        for (Recipe r : fits) {
+            Built b = build(r);
+            Optional<String> no = puttyRule(b);
+            no.ifPresentOrElse(
+                    why -> rejected.add(new RejectedClass(r.id(), named(r), "metal-shallow", why)),
+                    () -> built.put(r.id(), b));
+        }
+        List<RankedStack> ranked = Score.rank(
+                need,
+                built.values().stream()
+                        .map(b -> new Score.Entry(b.recipe(), b.lines(), b.missing(), pinsUsed(b)))
+                        .toList());
+        String first = taken.filter(built::containsKey)
+                .orElse(ranked.isEmpty() ? "" : ranked.getFirst().recipe());
+        Built chosen = built.get(first);
+        List<ShelfItem> papers = shelf.stream()
+                .filter(i -> i.materialClass().role() == Role.PAPER)
+                .filter(i -> filter.anywhere(i).isEmpty())
+                .toList();
+        boolean alone = first.equals("dent-putty-alone");
+        return new StackChoice(
+                chosen == null ? List.of() : chosen.lines(),
+                papers,
+                ruledOut(built.values()),
+                alone,
+                chosen == null ? nothing(kinds) : note(chosen, alone),
+                first,
+                ranked,
+                List.copyOf(rejected),
+                rejectedClasses(built.values()));
+    }
+
+    private static String named(Recipe r) {
+        return r.letter() + ", " + r.method() + ": " + r.name();
+    }
+
+    private Optional<RejectedClass> unfit(Recipe r, Set<Damage.Kind> kinds) {
+        if (!r.damages().containsAll(kinds)) {
+            boolean some = kinds.stream().anyMatch(r.damages()::contains);
+            String damage =
+                    kinds.stream().map(k -> k.word().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", "));
+            return Optional.of(new RejectedClass(
+                    r.id(),
+                    named(r),
+                    "damage",
+                    some
+                            ? "does not cover all of it: " + damage + ". Plan them as two repairs."
+                            : "not for this damage: " + damage));
+        }
+        if (!r.families().isEmpty() && !r.families().contains(need.family())) {
+            return Optional.of(new RejectedClass(
+                    r.id(), named(r), "family", "not for " + need.family().word()));
+        }
+        for (Recipe.When w : Recipe.When.values()) {
+            if (r.when().contains(w) && !need.holds(w)) {
+                return Optional.of(
+                        new RejectedClass(r.id(), named(r), w.name().toLowerCase(Locale.ROOT), w.otherwise()));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Putty alone is settled once the putty is known. */
+    private Optional<String> puttyRule(Built b) {
+        if (!b.recipe().letter().equals("A")) {
+            return Optional.empty();
+        }
+        boolean alone = need.puttyAlone(b.item(Role.FINISH));
+        if (b.recipe().when().contains(Recipe.When.PUTTY_ALONE) && !alone) {
+            return Optional.of(Recipe.When.PUTTY_ALONE.otherwise());
+        }
+        if (b.recipe().when().contains(Recipe.When.NOT_PUTTY_ALONE) && alone) {
+            return Optional.of(Recipe.When.NOT_PUTTY_ALONE.otherwise());
+        }
+        return Optional.empty();
+    }
+
+    private boolean asked(Recipe.Slot slot) {
+        return (slot.only().isEmpty() || slot.only().contains(need.family()))
+                && (slot.damages().isEmpty()
+                        || need.damages().stream().anyMatch(d -> slot.damages().contains(d.kind())))
+                && slot.house().entrySet().stream().allMatch(e -> need.house().is(e.getKey(), e.getValue()));
+    }
+
+    private Built build(Recipe recipe) {
+        List<StackLine> lines = new ArrayList<>();
+        Map<Role, ShelfItem> chosen = new EnumMap<>(Role.class);
+        Optional<Surface> below = Optional.empty();
+        for (Recipe.Slot slot : recipe.slots()) {
+            if (!asked(slot)) {
+                continue;
+            }
+            Optional<Surface> surface = surface(slot, below);
+            List<Candidate> fit = candidates(slot, surface, chosen);
+            Optional<Candidate> best = fit.stream()
+                    .filter(c -> c.item().id().equals(pins.get(slot.role())))
+                    .findFirst()
+                    .or(() -> fit.stream().findFirst());
+            boolean pinned = best.isPresent() && best.get().item().id().equals(pins.get(slot.role()));
+            best.ifPresent(c -> chosen.put(slot.role(), c.item()));
+            lines.add(new StackLine(
+                    slot.role(),
+                    best,
+                    pinned,
+                    fit,
+                    best.isPresent() || slot.optional() ? "" : missing(slot, surface),
+                    slot.note()));
+            MaterialClass c = best.map(x -> x.item().materialClass())
+                    .orElseGet(() -> MaterialClass.of(slot.classes().getFirst()));
+            below = c.becomes().isPresent() ? c.becomes() : below;
+        }
+        return new Built(recipe, List.copyOf(lines));
+    }
+
+    private Optional<Surface> surface(Recipe.Slot slot, Optional<Surface> below) {
+        return switch (slot.on()) {
+            case ANY -> Optional.empty();
+            case PART -> Optional.of(need.ground());
+            case BARE -> Optional.of(need.bare());
+            case OUTER ->
+                Optional.of(need.part().face().contains(SurfaceState.GELCOAT) ? Surface.GELCOAT : need.bare());
+            case BELOW -> below;
+        };
+    }
+
+    private List<Candidate> candidates(Recipe.Slot slot, Optional<Surface> surface, Map<Role, ShelfItem> chosen) {
+        List<Candidate> out = new ArrayList<>();
+        for (String classId : slot.classes()) {
+            for (ShelfItem item : byClass.getOrDefault(classId, List.of())) {
+                boolean sameAsked = slot.same().isEmpty() || item.equals(chosen.get(Role.valueOf(slot.same())));
+                if (sameAsked && filter.inRole(item, slot.role(), surface).isEmpty()) {
+                    out.add(new Candidate(item, waitMin(item), why(item, slot.role())));
+                }
+            }
+        }
+        out.sort(Comparator.comparingDouble(Candidate::waitMin)
+                .thenComparing(c -> c.item().expires().orElse(LocalDate.MAX))
+                .thenComparing(c -> c.item().id()));
+        return List.copyOf(out);
+    }
+
+    /** Wait it costs, min: today's where the label gives a time, else what is typical for the class; 0 where it has none. */
+    private double waitMin(ShelfItem item) {
+        OptionalDouble today = need.times().sandMin(item);
+        if (today.isPresent()) {
+            return today.getAsDouble();
+        }
+        MaterialClass c = item.materialClass();
+        return c.figure("full")
+                .or(() -> c.figure("flash"))
+                .or(() -> c.figure("dry"))
+                .orElse(0.0);
+    }
+
+    private String why(ShelfItem item, Role role) {
+        OptionalDouble wait = need.times().sandMin(item);
+        String expiry = item.expires()
+                .map(e -> "use by " + ItemFilter.DAY.format(e.minusDays(1)))
+                .orElse("no expiry");
+        if (wait.isPresent()) {
+            boolean dries =
+                    role == Role.PINHOLE && item.materialClass().chemistry() == MaterialClass.Chemistry.ONE_PART;
+            return Math.round(Math.ceil(wait.getAsDouble())) + " min to " + (dries ? "dry" : "sand") + " today, "
+                    + expiry;
+        }
+        if (!item.sand().isEmpty() && need.airC() < item.minC()) {
+            return "does not cure at " + Check.shown(need.airC()) + " °C, warm to " + Check.shown(item.minC()) + " °C; "
+                    + expiry;
+        }
+        MaterialClass c = item.materialClass();
+        return c.figure("full")
+                .map(f -> "full after " + Check.shown(f / 60) + " h, typical: read the label; " + expiry)
+                .or(() -> c.figure("flash")
+                        .map(f -> "flash " + Check.shown(f) + " min, typical: read the label; " + expiry))
+                .orElse(expiry);
+    }
+
+    private String missing(Recipe.Slot slot, Optional<Surface> surface) {
+        String classes = slot.classes().stream()
+                .map(MaterialClass::of)
+                .filter(c -> surface.isEmpty() || filter.bond(c, surface.get()).isEmpty())
+                .map(c -> c.name().toLowerCase(Locale.ROOT))
+                .collect(Collectors.joining(" or "));
+        return "Nothing on the shelf for " + slot.role().word().toLowerCase(Locale.ROOT) + ": put " + classes
+                + " on it.";
+    }
+
+    private int pinsUsed(Built b) {
+        return (int) b.lines().stream().filter(StackLine::pinned).count();
+    }
+
+    private String note(Built b, boolean alone) {
+        if (!b.recipe().letter().equals("A")) {
+            return b.recipe().method() + ": "
+                    + b.recipe().name().substring(0, 1).toLowerCase(Locale.ROOT)
+                    + b.recipe().name().substring(1) + ".";
+        }
+        double shallow = Limits.rule("metal-shallow").upTo().orElseThrow();
+        String depth = Check.shown(need.deepestMm()) + " mm";
+        Optional<ShelfItem> putty = b.item(Role.FINISH);
+        if (alone) {
+            return depth + " deep: under " + Check.shown(shallow) + " mm, putty alone.";
+        }
+        if (need.deepestMm() < shallow && putty.isPresent()) {
+            return depth + " deep: the putty's label holds it to "
+                    + Check.shown(putty.get().typical("maxFinishedMm")) + " mm finished, so filler first.";
+        }
+        return depth + " deep: body filler, then putty.";
+    }
+
+    private String nothing(Set<Damage.Kind> kinds) {
+        return kinds.size() > 1
+                ? "No one way mends all of this damage: plan it as two repairs."
+                : "No way to mend this is known; below stands why each is not for it.";
+    }
+
+    private List<RuledOut> ruledOut(Collection<Built> built) {
+        Map<String, ItemFilter.Reason> out = new HashMap<>();
+        Set<String> fit = built.stream()
+                .flatMap(b -> b.lines().stream())
+                .flatMap(l -> l.candidates().stream())
+                .map(c -> c.item().id())
+                .collect(Collectors.toSet());
+        for (ShelfItem item : shelf) {
+            if (!fit.contains(item.id())) {
+                why(item, built).ifPresent(r -> out.put(item.id(), r));
+            }
+        }
+        return shelf.stream()
+                .filter(i -> out.containsKey(i.id()))
+                .map(i -> new RuledOut(
+                        i.id(),
+                        i.name(),
+                        i.lot(),
+                        i.materialClass().role(),
+                        out.get(i.id()).says(),
+                        out.get(i.id()).rule()))
+                .toList();
+    }
+
+    /** Why an item that fits nowhere does not; nothing for helpers that are simply not asked for. */
+    private Optional<ItemFilter.Reason> why(ShelfItem item, Collection<Built> built) {
+        Optional<ItemFilter.Reason> general = filter.anywhere(item);
+        MaterialClass c = item.materialClass();
+        if (general.isPresent() || c.role() == Role.PAPER) {
+            return general;
+        }
+        for (Built b : built) {
+            Optional<Surface> below = Optional.empty();
+            for (Recipe.Slot slot : b.recipe().slots()) {
+                Optional<Surface> surface = surface(slot, below);
+                if (asked(slot) && slot.classes().contains(c.id())) {
+                    Optional<ItemFilter.Reason> no = filter.inRole(item, slot.role(), surface);
+                    if (no.isPresent()) {
+                        return no;
+                    }
+                }
+                Optional<Surface> becomes =
+                        MaterialClass.of(slot.classes().getFirst()).becomes();
+                below = becomes.isPresent() ? becomes : below;
+            }
+        }
+        return TOLD.contains(c.role()) ? Optional.of(whyNot(c)) : Optional.empty();
+    }
+
+    /** Why no way to mend this asks for {@code c}. */
+    private ItemFilter.Reason whyNot(MaterialClass c) {
+        Optional<ItemFilter.Reason> bond = c.bondsTo().isEmpty() ? Optional.empty() : filter.bond(c, need.ground());
+        if (bond.isPresent() && filter.bond(c, need.bare()).isPresent()) {
+            return bond.get();
+        }
+        for (Recipe.Forbidden f : Recipe.forbidden()) {
+            if (f.classes().contains(c.id())
+                    && (!f.without().isEmpty() || !f.with().isEmpty())) {
+                return new ItemFilter.Reason(f.id(), f.why());
+            }
+        }
+        return bond.orElse(new ItemFilter.Reason("no-role", "no way to mend this asks for it"));
+    }
+
+    private List<RejectedClass> rejectedClasses(Collection<Built> built) {
+        Set<String> used = built.stream()
+                .flatMap(b -> b.recipe().slots().stream())
+                .filter(this::asked)
+                .flatMap(s -> s.classes().stream())
+                .collect(Collectors.toSet());
+        List<RejectedClass> out = new ArrayList<>();
+        for (MaterialClass c : MaterialClass.all()) {
+            if (TOLD.contains(c.role()) && !used.contains(c.id())) {
+                ItemFilter.Reason r = whyNot(c);
+                out.add(new RejectedClass(c.id(), c.name(), r.rule(), r.says()));
+            }
+        }
+        return List.copyOf(out);
+    }
+
+    /** Whether the house follows every school of {@code recipe}. */
+    static double followed(Recipe recipe, HouseRules house) {
+        if (recipe.schools().isEmpty()) {
+            return 1;
+        }
+        long own = recipe.schools().entrySet().stream()
+                .filter(e -> house.is(e.getKey(), e.getValue()))
+                .count();
+        return (double) own / recipe.schools().size();
+    }
+}

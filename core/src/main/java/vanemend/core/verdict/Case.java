@@ -1,0 +1,68 @@
+package vanemend.core.verdict;
+
+import java.time.LocalDate;
+import java.util.List;
+import vanemend.core.damage.Damage;
+import vanemend.core.part.Composite;
+import vanemend.core.part.Family;
+import vanemend.core.part.Glass;
+import vanemend.core.part.Material;
+import vanemend.core.part.Metal;
+import vanemend.core.part.PaintFilm;
+import vanemend.core.part.Part;
+import vanemend.core.part.Plastic;
+import vanemend.core.part.Tyre;
+import vanemend.core.trade.Air;
+import vanemend.core.trade.HouseRules;
+
+/**
+ * What is judged.
+ *
+ * @param damages one or more
+ * @param air shop air
+ * @param surfaceC hottest the plan would take the surface, °C; the air where nothing heats it
+ * @param today for the age of a tyre
+ * @param overrules limits of care set aside by a lead
+ */
+public record Case(
+        Part part,
+        List<Damage> damages,
+        Air air,
+        double surfaceC,
+        LocalDate today,
+        HouseRules house,
+        List<Overrule> overrules) {
+
+    /** What the part counts as: a plastic that proves to be fibre in resin is judged as composite too. */
+    public Material material() {
+        return switch (part.substrate()) {
+            case Metal m -> Material.METAL;
+            case Composite c -> Material.COMPOSITE;
+            case Plastic p ->
+                p.known().filter(f -> f == Family.COMPOSITE).isPresent() ? Material.COMPOSITE : Material.PLASTIC;
+            case Glass g -> Material.GLASS;
+            case Tyre t -> Material.TYRE;
+            case PaintFilm f -> Material.FILM;
+        };
+    }
+
+    /** All damages of one shape. */
+    public <T extends Damage> List<T> all(Class<T> shape) {
+        return damages.stream().filter(shape::isInstance).map(shape::cast).toList();
+    }
+
+    /** Whether {@code rule} is about this part and any of its damage. */
+    public boolean concerns(Limits.Rule rule) {
+        boolean asPlastic =
+                part.substrate() instanceof Plastic && rule.materials().contains(Material.PLASTIC);
+        if (!asPlastic && !rule.materials().contains(material())) {
+            return false;
+        }
+        if (rule.carbonOnly() && !(part.substrate() instanceof Composite c && c.kind() == Composite.Kind.CARBON)) {
+            return false;
+        }
+        return rule.damages().isEmpty()
+                || damages.isEmpty()
+                || damages.stream().anyMatch(d -> rule.damages().contains(d.kind()));
+    }
+}

@@ -1,0 +1,60 @@
+package vanemend.core.verdict;
+
+import org.locationtech.jts.geom.Geometry;
+import vanemend.core.damage.Crack;
+import vanemend.core.damage.Damage;
+import vanemend.core.damage.Hairline;
+import vanemend.core.damage.Hole;
+import vanemend.core.damage.Missing;
+import vanemend.core.damage.Scratch;
+import vanemend.core.part.Composite;
+import vanemend.core.part.Part;
+
+/** Fibre in resin: how deep the damage goes and whether its back is reached. */
+final class CompositeRules {
+    private static final double MEETS_EDGE_MM = 1;
+
+    private CompositeRules() {}
+
+    static void judge(Case c, Findings out) {
+        if (c.part().substrate() instanceof Composite k && k.kind() == Composite.Kind.CARBON) {
+            out.bears(Limits.rule("composite-carbon"), "");
+        }
+        for (Damage d : c.damages()) {
+            judge(c.part(), d, out);
+        }
+    }
+
+    private static void judge(Part part, Damage d, Findings out) {
+        if (d instanceof Hairline h) {
+            hairline(part, h.outline(), out);
+        } else if (d instanceof Crack k && k.depth() == Crack.Depth.OUTER_LAYER) {
+            hairline(part, k.outline(), out);
+        } else if (d instanceof Crack || d instanceof Hole || d instanceof Missing) {
+            through(part, out);
+        } else if (d instanceof Scratch s) {
+            out.bears(Limits.rule("composite-surface"), Findings.mm(s.depthMm()) + " deep");
+        }
+    }
+
+    private static void hairline(Part part, Geometry crack, Findings out) {
+        double edge = part.shape().getBoundary().distance(crack);
+        if (edge < MEETS_EDGE_MM) {
+            out.bears(
+                    Limits.rule("composite-hairline"),
+                    Verdict.Outcome.REFER,
+                    "Hairline to an edge",
+                    "meets an edge of the part",
+                    "A crack that has reached an edge runs on; only a hairline short of an edge may be sealed.");
+        } else {
+            out.bears(Limits.rule("composite-hairline"), Findings.mm(edge) + " short of the nearest edge");
+        }
+    }
+
+    private static void through(Part part, Findings out) {
+        boolean back = part.reach() == Part.Reach.BOTH_SIDES;
+        out.bears(
+                Limits.rule(back ? "composite-through" : "composite-one-side"),
+                back ? "both sides are reached" : "only the face is reached");
+    }
+}

@@ -1,0 +1,92 @@
+package vanemend.core.verdict;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import vanemend.core.damage.Dent;
+import vanemend.core.damage.RustHole;
+import vanemend.core.damage.Scratch;
+import vanemend.core.part.Metal;
+import vanemend.core.part.SurfaceState;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.TradeBook;
+
+/** Sheet metal: depth of filler, rust holes, aluminium. */
+final class MetalRules {
+    private MetalRules() {}
+
+    static void judge(Case c, Findings out) {
+        Metal metal = (Metal) c.part().substrate();
+        if (metal.kind() == Metal.Kind.UNKNOWN) {
+            out.bears(Limits.rule("any-unidentified"), "");
+        }
+        if (metal.kind() == Metal.Kind.ALUMINIUM) {
+            out.bears(Limits.rule("metal-aluminium"), "");
+        }
+        if (Stream.concat(c.part().face().stream(), c.part().back().stream()).anyMatch(SurfaceState::isRust)) {
+            out.bears(Limits.rule("metal-live-rust"), "rust is entered among the surface states");
+        }
+        double deepest = Math.max(
+                c.all(Dent.class).stream().mapToDouble(Dent::depthMm).max().orElse(0),
+                c.all(Scratch.class).stream()
+                        .mapToDouble(Scratch::depthMm)
+                        .max()
+                        .orElse(0));
+        if (deepest > 0) {
+            depth(deepest, out);
+        }
+        holes(c, out);
+    }
+
+    /** Depth counts as measured from the painted face; the coats that come off add under 0.2 mm, which primer makes up again. */
+    private static void depth(double deepest, Findings out) {
+        Limits.Rule shallow = Limits.rule("metal-shallow");
+        Limits.Rule mid = Limits.rule("metal-depth");
+        double aim = shallow.upTo().orElseThrow();
+        double most = mid.upTo().orElseThrow();
+        Limits.Rule bears = deepest <= aim ? shallow : deepest <= most ? mid : Limits.rule("metal-too-deep");
+        out.bears(
+                bears,
+                Check.shown(deepest) + " mm deep, "
+                        + (deepest <= aim ? "aim is at most " + Check.shown(aim) : "at most " + Check.shown(most))
+                        + " mm");
+    }
+
+    /** Holes whose mesh margins meet count as one: its measure is the circle around all of them. */
+    private static void holes(Case c, Findings out) {
+        List<RustHole> holes = c.all(RustHole.class);
+        if (holes.isEmpty()) {
+            return;
+        }
+        Limits.Rule small = Limits.rule("metal-hole");
+        double most = small.upTo().orElseThrow();
+        double margin = TradeBook.value("mesh.past");
+        List<Geometry> grown = new ArrayList<>();
+        holes.forEach(h -> grown.add(h.outline().buffer(margin)));
+        Geometry joined = OverlayNGRobust.union(grown);
+        for (int i = 0; i < joined.getNumGeometries(); i++) {
+            Geometry field = joined.getGeometryN(i);
+            List<RustHole> in =
+                    holes.stream().filter(h -> field.intersects(h.outline())).toList();
+            double across = in.size() == 1 ? in.getFirst().hole().acrossMm() : acrossMm(in);
+            boolean atEdge = !c.part()
+                    .shape()
+                    .covers(field.buffer(-margin * 0.999)
+                            .buffer(in.stream()
+                                    .mapToDouble(RustHole::rustPastMm)
+                                    .max()
+                                    .orElse(0)));
+            String said = (in.size() == 1 ? "" : in.size() + " holes that count as one: ") + Findings.mm(across)
+                    + " across of at most " + Check.shown(most) + " mm" + (atEdge ? ", reaches an edge" : "");
+            out.bears(across > most || atEdge ? Limits.rule("metal-hole-large") : small, said);
+        }
+    }
+
+    private static double acrossMm(List<RustHole> holes) {
+        List<Geometry> all = new ArrayList<>();
+        holes.forEach(h -> all.add(h.outline()));
+        return 2 * new org.locationtech.jts.algorithm.MinimumBoundingCircle(OverlayNGRobust.union(all)).getRadius();
+    }
+}

@@ -1,0 +1,146 @@
+package vanemend.core.verdict;
+
+import java.time.temporal.ChronoUnit;
+import vanemend.core.damage.Injury;
+import vanemend.core.part.Tyre;
+import vanemend.core.trade.Check;
+
+/** Tyres: place, size, angle, tread, age, speed symbol. */
+final class TyreRules {
+    private static final double DAYS_A_YEAR = 365.25;
+
+    private TyreRules() {}
+
+    static void judge(Case c, Findings out) {
+        Tyre tyre = (Tyre) c.part().substrate();
+        c.all(Injury.class).forEach(i -> injury(tyre, i, out));
+        tread(tyre, out);
+        speed(tyre, out);
+        age(c, tyre, out);
+    }
+
+    private static void injury(Tyre tyre, Injury i, Findings out) {
+        boolean truck = tyre.use() == Tyre.Use.TRUCK;
+        boolean placed = truck ? placedTruck(tyre, i, out) : placedCar(tyre, i, out);
+        Limits.Rule slant = Limits.rule("tyre-slant-out");
+        boolean slanted = !inCrown(tyre, i.innerXMm(), 0);
+        if (i.place() == Injury.Place.CROWN) {
+            out.measured(
+                    slant, slanted, "inner end " + Findings.mm(offset(tyre, i.innerXMm())) + " from the centre line");
+        }
+        Limits.Rule size = Limits.rule(truck ? "tyre-size-truck" : "tyre-size");
+        double most = size.upTo().orElseThrow();
+        boolean large = i.diameterMm() > most;
+        out.measured(size, large, Check.shown(i.diameterMm()) + " mm of at most " + Check.shown(most) + " mm");
+        Limits.Rule angle = Limits.rule("tyre-angle");
+        double square = angle.upTo().orElseThrow();
+        out.measured(
+                angle,
+                i.angleDeg() > square,
+                Check.shown(i.angleDeg()) + "° from square, one piece up to " + Check.shown(square) + "°");
+        if (placed && !slanted && !large) {
+            out.bears(Limits.rule("tyre-crown-injury"), i.angleDeg() > square ? "two-piece unit" : "one-piece unit");
+        }
+    }
+
+    private static boolean placedCar(Tyre tyre, Injury i, Findings out) {
+        Limits.Rule place = Limits.rule("tyre-place");
+        if (i.place() != Injury.Place.CROWN) {
+            out.bears(place, "injury in the " + i.place().word());
+            return false;
+        }
+        out.met(place, "in the crown");
+        Limits.Rule crown = Limits.rule("tyre-crown");
+        double most = crown.upTo().orElseThrow() * tyre.treadWidthMm();
+        double edge = edge(tyre, i);
+        boolean inside = inCrown(tyre, i.xMm(), i.diameterMm());
+        out.measured(
+                crown,
+                !inside,
+                Findings.mm(offset(tyre, i.xMm())) + " from the centre line of at most "
+                        + Findings.mm(Findings.floor1(most))
+                        + "; " + Findings.mm(edge) + " from the belt edge of at least "
+                        + Findings.mm(crown.from().orElseThrow()));
+        return inside;
+    }
+
+    private static boolean placedTruck(Tyre tyre, Injury i, Findings out) {
+        Limits.Rule place = Limits.rule("tyre-place-truck");
+        double least = place.from().orElseThrow();
+        double edge = edge(tyre, i);
+        boolean ok = i.place() == Injury.Place.CROWN && edge >= least;
+        out.measured(
+                place,
+                !ok,
+                i.place() == Injury.Place.CROWN
+                        ? Findings.mm(edge) + " from the tread edge, at least " + Check.shown(least) + " mm"
+                        : "injury in the " + i.place().word());
+        return ok;
+    }
+
+    private static double offset(Tyre tyre, double x) {
+        return Math.abs(x - tyre.treadWidthMm() / 2);
+    }
+
+    /** From the injury's rim to the edge of the tread, where the belt ends at the latest. */
+    private static double edge(Tyre tyre, Injury i) {
+        return tyre.treadWidthMm() / 2 - offset(tyre, i.xMm()) - i.diameterMm() / 2;
+    }
+
+    private static boolean inCrown(Tyre tyre, double x, double across) {
+        if (tyre.use() == Tyre.Use.TRUCK) {
+            return tyre.treadWidthMm() / 2 - offset(tyre, x) - across / 2
+                    >= Limits.rule("tyre-place-truck").from().orElseThrow();
+        }
+        Limits.Rule crown = Limits.rule("tyre-crown");
+        return offset(tyre, x) <= crown.upTo().orElseThrow() * tyre.treadWidthMm()
+                && tyre.treadWidthMm() / 2 - offset(tyre, x) - across / 2
+                        >= crown.from().orElseThrow();
+    }
+
+    private static void tread(Tyre tyre, Findings out) {
+        Limits.Rule worn = Limits.rule("tyre-tread");
+        double least = worn.from().orElseThrow();
+        out.measured(
+                worn,
+                tyre.treadDepthMm() <= least,
+                Check.shown(tyre.treadDepthMm()) + " mm in the shallowest groove, over " + Check.shown(least) + " mm");
+        Limits.Rule front = Limits.rule("tyre-tread-front");
+        double steer = front.from().orElseThrow();
+        if (tyre.use() == Tyre.Use.TRUCK && tyre.position() == Tyre.Position.FRONT) {
+            out.measured(
+                    front,
+                    tyre.treadDepthMm() < steer,
+                    Check.shown(tyre.treadDepthMm()) + " mm, front axle at least " + Check.shown(steer) + " mm");
+        }
+    }
+
+    private static void speed(Tyre tyre, Findings out) {
+        Limits.Rule rule = Limits.rule("tyre-speed");
+        double h = rule.from().orElseThrow();
+        String said = "symbol " + tyre.speed() + ", " + tyre.speed().kmh() + " km/h";
+        if (tyre.speed().kmh() > h) {
+            out.bears(rule, said);
+        } else if (tyre.speed().kmh() == h) {
+            out.bears(rule, Verdict.Outcome.LIMITS, said);
+        } else {
+            out.met(rule, said);
+        }
+    }
+
+    private static void age(Case c, Tyre tyre, Findings out) {
+        Limits.Rule old = Limits.rule("tyre-age");
+        Limits.Rule open = Limits.rule("tyre-age-unknown");
+        if (tyre.made().isEmpty()) {
+            out.bears(open, "no readable date code");
+            return;
+        }
+        double years = ChronoUnit.DAYS.between(tyre.made().get(), c.today()) / DAYS_A_YEAR;
+        String said = Check.shown(Findings.floor1(years)) + " years by its date code";
+        if (years > old.upTo().orElseThrow()) {
+            out.bears(old, said);
+        } else {
+            out.measured(open, years >= open.from().orElseThrow(), said);
+        }
+    }
+}

@@ -1,0 +1,301 @@
+import { Minus, Plus } from "lucide-react";
+import { Choice, Measure } from "../../shell/field";
+import { usePreferences } from "../../shell/preferences";
+import { length } from "../../units/units";
+import { type DamageDraft, type FieldsProps, traceLength, withCorner } from "./fresh";
+
+type Figure = "depthMm" | "lengthMm" | "widthMm" | "xMm" | "yMm" | "rustPastMm" | "soundMm";
+
+function Figures({
+  fields,
+  d,
+  frozen,
+  at,
+  set,
+}: FieldsProps & { fields: readonly { key: Figure; label: string; wide?: boolean }[] }) {
+  return (
+    <div className="grid grid-cols-2 gap-2">
+      {fields.map(({ key, label, wide }) => (
+        <div key={key} className={wide ? "col-span-2" : ""}>
+          <Measure
+            label={label}
+            quantity={key === "depthMm" ? "depth" : "length"}
+            value={d[key]}
+            disabled={frozen}
+            problem={at(key)}
+            onChange={(v) => set({ [key]: v } as Partial<DamageDraft>)}
+          />
+        </div>
+      ))}
+    </div>
+  );
+}
+
+function Turn({ d, frozen, at, set, label = "Turn of the length, from level" }: FieldsProps & { label?: string }) {
+  return (
+    <Measure
+      label={label}
+      quantity={{ unit: "°" }}
+      value={d.angleDeg}
+      disabled={frozen}
+      problem={at("angleDeg")}
+      onChange={(angleDeg) => set({ angleDeg })}
+    />
+  );
+}
+
+/** A dent: an ellipse with a depth. */
+export function DentFields(f: FieldsProps) {
+  return (
+    <div className="flex flex-col gap-2">
+      <Figures
+        {...f}
+        fields={[
+          { key: "depthMm", label: "Depth left", wide: true },
+          { key: "lengthMm", label: "Length" },
+          { key: "widthMm", label: "Width" },
+          { key: "xMm", label: "Across" },
+          { key: "yMm", label: "Up" },
+        ]}
+      />
+      <Turn {...f} />
+      <Choice
+        label="Shape of the hollow"
+        columns={3}
+        disabled={f.frozen}
+        value={f.d.profile ?? "BOWL"}
+        options={[
+          { value: "BOWL", label: "Bowl" },
+          { value: "SOFT", label: "Soft edge" },
+          { value: "POINT", label: "Point" },
+        ]}
+        onChange={(profile) => f.set({ profile })}
+      />
+    </div>
+  );
+}
+
+/** Anything that is as long as wide, or nearly: hole, missing piece, run, divot. */
+export function OvalFields({ more = [], ...f }: FieldsProps & { more?: readonly { key: Figure; label: string }[] }) {
+  return (
+    <div className="flex flex-col gap-2">
+      <Figures
+        {...f}
+        fields={[
+          ...more.map((m) => ({ ...m, wide: true })),
+          { key: "lengthMm", label: "Length" },
+          { key: "widthMm", label: "Width" },
+          { key: "xMm", label: "Across" },
+          { key: "yMm", label: "Up" },
+        ]}
+      />
+      <Turn {...f} />
+    </div>
+  );
+}
+
+/** A line from corner to corner. */
+export function TraceFields({
+  width = false,
+  depth = false,
+  ...f
+}: FieldsProps & { width?: boolean; depth?: boolean }) {
+  const { system } = usePreferences();
+  const { d, set, frozen, at } = f;
+  const xy = d.trace ?? [];
+  const put = (i: number, v: number | undefined) => set({ trace: xy.map((was, k) => (k === i ? (v ?? 0) : was)) });
+  return (
+    <div className="flex flex-col gap-2">
+      {(width || depth) && (
+        <Figures
+          {...f}
+          fields={[
+            ...(depth ? [{ key: "depthMm" as const, label: "Depth" }] : []),
+            ...(width ? [{ key: "widthMm" as const, label: "Width" }] : []),
+          ]}
+        />
+      )}
+      <p className="n font-semibold">{length(traceLength(xy), system)} long</p>
+      {at("trace") && <p className="text-oxide-text text-14 font-bold">{at("trace")}</p>}
+      {Array.from({ length: xy.length / 2 }, (_, i) => (
+        <div key={i} className="grid grid-cols-2 gap-2">
+          {(["across", "up"] as const).map((way, k) => (
+            <Measure
+              key={way}
+              label={`${i === 0 ? "Start" : i === xy.length / 2 - 1 ? "End" : `Corner ${i + 1}`}, ${way}`}
+              quantity="length"
+              value={xy[2 * i + k]}
+              disabled={frozen}
+              problem={at(`trace[${2 * i + k}]`)}
+              onChange={(v) => put(2 * i + k, v)}
+            />
+          ))}
+        </div>
+      ))}
+      {!frozen && (
+        <div className="grid grid-cols-2 gap-2">
+          <button type="button" className="btn" onClick={() => set({ trace: withCorner(xy) })}>
+            <Plus size={18} aria-hidden="true" /> Corner
+          </button>
+          <button
+            type="button"
+            className="btn"
+            disabled={xy.length <= 4}
+            onClick={() => set({ trace: [...xy.slice(0, -4), ...xy.slice(-2)] })}
+          >
+            <Minus size={18} aria-hidden="true" /> Corner
+          </button>
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** A stone chip. */
+export function ChipFields(f: FieldsProps) {
+  const { d, set, frozen, at } = f;
+  const chip = d.chip ?? {};
+  const put = (next: Partial<NonNullable<DamageDraft["chip"]>>) => set({ chip: { ...chip, ...next } });
+  const pit = chip.type === "PIT";
+  return (
+    <div className="flex flex-col gap-3">
+      <Choice
+        label="Shape of the break"
+        disabled={frozen}
+        value={chip.type}
+        problem={at("chip.type")}
+        options={[
+          { value: "BULLSEYE", label: "Bullseye" },
+          { value: "HALF_MOON", label: "Half-moon" },
+          { value: "STAR", label: "Star" },
+          { value: "COMBINATION", label: "Combination" },
+          { value: "PIT", label: "Pit, no legs" },
+        ]}
+        onChange={(type) => put({ type })}
+      />
+      <div className="grid grid-cols-2 gap-2">
+        {!pit && (
+          <>
+            <Measure
+              label="Body across"
+              quantity="length"
+              value={d.lengthMm}
+              disabled={frozen}
+              problem={at("lengthMm")}
+              onChange={(lengthMm) => set({ lengthMm })}
+            />
+            <Measure
+              label="With its legs"
+              quantity="length"
+              value={chip.spanMm}
+              disabled={frozen}
+              problem={at("chip.spanMm")}
+              onChange={(spanMm) => put({ spanMm })}
+            />
+          </>
+        )}
+        <Measure
+          label="Pit across"
+          quantity="length"
+          value={chip.pitMm}
+          disabled={frozen}
+          problem={at("chip.pitMm")}
+          onChange={(pitMm) => put({ pitMm })}
+        />
+        <Measure
+          label="To next repair"
+          quantity="length"
+          value={chip.repairMm}
+          disabled={frozen}
+          problem={at("chip.repairMm")}
+          onChange={(repairMm) => put({ repairMm })}
+        />
+      </div>
+      <p className="lab">No other repair: leave the last one empty.</p>
+      <Choice
+        label="Wiper passes over it"
+        disabled={frozen}
+        value={chip.inSweep === undefined ? undefined : chip.inSweep ? "YES" : "NO"}
+        problem={at("chip.inSweep")}
+        options={[
+          { value: "YES", label: "Yes" },
+          { value: "NO", label: "No" },
+        ]}
+        onChange={(v) => put({ inSweep: v === "YES" })}
+      />
+      <Figures
+        {...f}
+        fields={[
+          { key: "xMm", label: "Across" },
+          { key: "yMm", label: "Up" },
+        ]}
+      />
+    </div>
+  );
+}
+
+/** A puncture. */
+export function InjuryFields(f: FieldsProps) {
+  const { d, set, frozen, at } = f;
+  const injury = d.injury ?? {};
+  return (
+    <div className="flex flex-col gap-3">
+      <Choice
+        label="Where it is"
+        disabled={frozen}
+        value={injury.place}
+        problem={at("injury.place")}
+        options={[
+          { value: "CROWN", label: "Crown" },
+          { value: "SHOULDER", label: "Shoulder" },
+          { value: "SIDEWALL", label: "Sidewall" },
+          { value: "BEAD", label: "Bead" },
+        ]}
+        onChange={(place) => set({ injury: { ...injury, place } })}
+      />
+      <Figures
+        {...f}
+        fields={[
+          { key: "lengthMm", label: "Diameter, cleaned out", wide: true },
+          { key: "xMm", label: "From tread's left" },
+          { key: "yMm", label: "Along" },
+        ]}
+      />
+      <Turn {...f} label="Angle from square" />
+      <Measure
+        label="Inner end, from tread's left"
+        quantity="length"
+        value={injury.innerXMm}
+        disabled={frozen}
+        problem={at("injury.innerXMm")}
+        onChange={(innerXMm) => set({ injury: { ...injury, innerXMm } })}
+      />
+    </div>
+  );
+}
+
+/** Readings of the film gauge. */
+export function FilmFields({ d, set, frozen, at }: FieldsProps) {
+  const film = d.film ?? {};
+  const rows: readonly { key: keyof NonNullable<DamageDraft["film"]>; label: string }[] = [
+    { key: "peakUm", label: "Peak of the run" },
+    { key: "soundUm", label: "Sound clear beside it" },
+    { key: "totalUm", label: "Total film beside it" },
+    { key: "takeUm", label: "To take beside it" },
+  ];
+  return (
+    <div className="grid grid-cols-2 gap-2">
+      {rows.map(({ key, label }) => (
+        <Measure
+          key={key}
+          label={label}
+          quantity={{ unit: "µm" }}
+          value={film[key]}
+          disabled={frozen}
+          problem={at(`film.${key}`)}
+          onChange={(v) => set({ film: { ...film, [key]: v } })}
+        />
+      ))}
+    </div>
+  );
+}

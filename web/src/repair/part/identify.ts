@@ -1,0 +1,13 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { ask, type Api } from "../../api/client";
+
+/** What the server makes of a mark or of bench tests, asked anew while they are typed. */
+export function useIdentified(mark: string, tests: readonly Api["TestDraft"][], enabled = true) {
+  return useQuery({
+    queryKey: ["identify", mark, tests],
+    queryFn: () => ask<Api["IdentifyView"]>("/api/identify", { method: "POST", body: { mark, tests } }),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    enabled,
+  });
+}

@@ -1,0 +1,77 @@
+import type { Api } from "../../api/client";
+import { useSaid } from "../../shell/preferences";
+import { useCatalogue } from "../../api/queries";
+import { Head } from "../sheet";
+import { useIdentified } from "./identify";
+
+/** What the substrate means before anything is done to it. */
+function Meaning({ identity: i }: { identity: Api["Identity"] }) {
+  const say = useSaid();
+  if (!i.meaning && i.heatCapC === undefined) return null;
+  return (
+    <>
+      <Head title="What it means">{i.word}</Head>
+      <dl className="grid gap-2 p-4">
+        {i.promoter && (
+          <div>
+            <dt className="hd">Low surface energy</dt>
+            <dd>
+              Promoter before every layer, and again after every sanding.
+              {i.energy && ` ${i.energy}, recalled, verify.`}
+            </dd>
+          </div>
+        )}
+        {i.heatCapC !== undefined && (
+          <div>
+            <dt className="hd">Heat</dt>
+            <dd>{say(`Surface at most ${i.heatCapC} °C`)}; recalled, verify.</dd>
+          </div>
+        )}
+        {i.floats !== undefined && i.densityGPerCm3 !== undefined && (
+          <div>
+            <dt className="hd">{i.floats ? "A shaving floats" : "A shaving sinks"}</dt>
+            <dd>
+              {i.densityGPerCm3.toFixed(2)}
+              {"\u202f"}g/cm³ by the rule of mixtures.
+            </dd>
+          </div>
+        )}
+        {i.meaning && (
+          <>
+            <div>
+              <dt className="hd">Grinding</dt>
+              <dd>{i.meaning.grinding}</dd>
+            </div>
+            <div>
+              <dt className="hd">Solvent</dt>
+              <dd>{i.meaning.solvent}</dd>
+            </div>
+            <div>
+              <dt className="hd">So</dt>
+              <dd>{i.meaning.means}</dd>
+            </div>
+          </>
+        )}
+      </dl>
+    </>
+  );
+}
+
+const FAMILY: Partial<Record<NonNullable<Api["SubstrateDraft"]["material"]>, Api["FamilyView"]["family"]>> = {
+  METAL: "METAL",
+  COMPOSITE: "COMPOSITE",
+  GLASS: "GLASS",
+  TYRE: "RUBBER",
+  FILM: "FILM",
+};
+
+/** The same while the part is still being typed: from the mark or the bench tests, or from what the part is at first sight. */
+export function MeaningNow({ made }: { made: Api["SubstrateDraft"] }) {
+  const material = made.material ?? "METAL";
+  const plastic = useIdentified(made.mark ?? "", made.tests ?? [], material === "PLASTIC").data?.identity;
+  const family = useCatalogue().data?.families.find((f) => f.family === FAMILY[material]);
+  if (material === "PLASTIC") return plastic ? <Meaning identity={plastic} /> : null;
+  return (
+    family && <Meaning identity={{ word: family.meaning.name, meaning: family.meaning, promoter: false, energy: "" }} />
+  );
+}

@@ -1,0 +1,213 @@
+import type { Api } from "../../api/client";
+import { useCatalogue } from "../../api/queries";
+import { Choice, Line, Measure } from "../../shell/field";
+import { BenchTests } from "./bench-tests";
+import { MarkField } from "./mark";
+
+type Made = Api["SubstrateDraft"];
+export type Material = NonNullable<Made["material"]>;
+
+export const MATERIALS: readonly { value: Material; label: string }[] = [
+  { value: "METAL", label: "Metal" },
+  { value: "PLASTIC", label: "Plastic" },
+  { value: "COMPOSITE", label: "Composite" },
+  { value: "GLASS", label: "Glass" },
+  { value: "TYRE", label: "Tyre" },
+  { value: "FILM", label: "Clear coat" },
+];
+
+interface Props {
+  part: Api["PartDraft"];
+  set: (next: Partial<Api["PartDraft"]>) => void;
+  frozen: boolean;
+  at: (field: string) => string | undefined;
+}
+
+/** What only this kind of part is asked. */
+export function Substrate({ part, set, frozen, at }: Props) {
+  const made = part.made ?? {};
+  const put = (next: Partial<Made>) => set({ made: { ...made, ...next } });
+  const wall = (
+    <Measure
+      label="Wall thickness"
+      quantity="depth"
+      value={made.thicknessMm}
+      disabled={frozen}
+      problem={at("part.made.thicknessMm")}
+      onChange={(thicknessMm) => put({ thicknessMm })}
+    />
+  );
+  switch (made.material ?? "METAL") {
+    case "METAL":
+      return (
+        <>
+          <Choice
+            label="Metal"
+            value={part.metal}
+            disabled={frozen}
+            options={[
+              { value: "MILD_STEEL", label: "Steel" },
+              { value: "GALVANISED_STEEL", label: "Galvanised" },
+              { value: "ALUMINIUM", label: "Aluminium" },
+              { value: "UNKNOWN", label: "Not known" },
+            ]}
+            onChange={(metal) => set({ metal })}
+          />
+          <Measure
+            label="Sheet gauge"
+            quantity="depth"
+            value={part.gaugeMm}
+            disabled={frozen}
+            problem={at("part.gaugeMm")}
+            onChange={(gaugeMm) => set({ gaugeMm })}
+          />
+        </>
+      );
+    case "PLASTIC":
+      return (
+        <>
+          {wall}
+          <MarkField mark={made.mark ?? ""} frozen={frozen} onChange={(mark) => put({ mark: mark || undefined })} />
+          {!made.mark && <BenchTests tests={made.tests ?? []} frozen={frozen} onChange={(tests) => put({ tests })} />}
+        </>
+      );
+    case "COMPOSITE":
+      return (
+        <>
+          <Choice
+            label="Composite"
+            value={made.composite}
+            disabled={frozen}
+            problem={at("part.made.composite")}
+            options={[
+              { value: "SMC", label: "SMC" },
+              { value: "HAND_LAID", label: "Hand-laid" },
+              { value: "CARBON", label: "Carbon" },
+            ]}
+            onChange={(composite) => put({ composite })}
+          />
+          {wall}
+        </>
+      );
+    case "GLASS":
+      return <GlassFields made={made} put={put} frozen={frozen} at={at} />;
+    case "TYRE":
+      return <TyreFields made={made} put={put} frozen={frozen} at={at} />;
+    case "FILM":
+      return (
+        <p>The clear itself is mended, inside its own thickness. Readings of the film gauge are typed under Damage.</p>
+      );
+  }
+}
+
+interface Piece {
+  made: Made;
+  put: (next: Partial<Made>) => void;
+  frozen: boolean;
+  at: (field: string) => string | undefined;
+}
+
+function GlassFields({ made, put, frozen, at }: Piece) {
+  const stamps = useCatalogue().data?.stamps ?? [];
+  return (
+    <>
+      <label className="lab flex flex-col">
+        Stamp on the pane
+        <select
+          className="firm n h-14 w-full px-2 text-16 font-semibold text-ink"
+          disabled={frozen}
+          value={made.stamp ?? ""}
+          onChange={(e) => put({ stamp: (e.target.value || undefined) as Made["stamp"] })}
+        >
+          <option value="">Read it</option>
+          {stamps.map((s) => (
+            <option key={s.stamp} value={s.stamp}>
+              {s.word}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Measure
+        label="Middle of the steering wheel, from the left as drawn"
+        quantity="length"
+        value={made.wheelXMm}
+        disabled={frozen}
+        problem={at("part.made.wheelXMm")}
+        onChange={(wheelXMm) => put({ wheelXMm })}
+      />
+      <Choice
+        label="Vehicle over 3.5 t"
+        disabled={frozen}
+        value={made.heavy ? "YES" : "NO"}
+        options={[
+          { value: "NO", label: "No" },
+          { value: "YES", label: "Yes" },
+        ]}
+        onChange={(v) => put({ heavy: v === "YES" })}
+      />
+    </>
+  );
+}
+
+const SPEEDS = ["L", "M", "N", "P", "Q", "R", "S", "T", "U", "H", "V", "W", "Y"] as const;
+
+function TyreFields({ made, put, frozen, at }: Piece) {
+  return (
+    <>
+      <Choice
+        label="Class by the sidewall"
+        disabled={frozen}
+        value={made.use}
+        problem={at("part.made.use")}
+        options={[
+          { value: "CAR", label: "Car, light truck" },
+          { value: "TRUCK", label: "Medium truck, bus" },
+        ]}
+        onChange={(use) => put({ use })}
+      />
+      <Choice
+        label="Axle"
+        disabled={frozen}
+        value={made.position}
+        problem={at("part.made.position")}
+        options={[
+          { value: "FRONT", label: "Front" },
+          { value: "REAR", label: "Rear" },
+        ]}
+        onChange={(position) => put({ position })}
+      />
+      <Measure
+        label="Shallowest groove"
+        quantity="depth"
+        value={made.treadDepthMm}
+        disabled={frozen}
+        problem={at("part.made.treadDepthMm")}
+        onChange={(treadDepthMm) => put({ treadDepthMm })}
+      />
+      <div className="grid grid-cols-2 gap-2">
+        <Line
+          label="Date code"
+          value={made.dateCode ?? ""}
+          disabled={frozen}
+          problem={at("part.made.dateCode")}
+          onChange={(dateCode) => put({ dateCode: dateCode || undefined })}
+        />
+        <label className="lab flex flex-col">
+          Speed symbol
+          <select
+            className="firm n h-14 w-full px-2 text-20 font-semibold text-ink"
+            disabled={frozen}
+            value={made.speed ?? ""}
+            onChange={(e) => put({ speed: (e.target.value || undefined) as Made["speed"] })}
+          >
+            <option value="">–</option>
+            {SPEEDS.map((s) => (
+              <option key={s}>{s}</option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <p className="lab">Date code: week and year, four digits; leave it empty if it cannot be read.</p>
+    </>
+  );
+}

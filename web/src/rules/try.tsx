@@ -1,0 +1,153 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { Check, X } from "lucide-react";
+import { type ReactNode, useState } from "react";
+import { ask, type Api } from "../api/client";
+import { Measure } from "../shell/field";
+import { useSaid } from "../shell/preferences";
+
+/** Rules of thumb, tried: what they really give and what that leads to. */
+export function Try({ book }: { book: Api["RulesView"] }) {
+  return (
+    <div className="grid grid-cols-2 gap-x-6">
+      <Bead />
+      <Grit book={book} />
+      <Overlap />
+      <Flash />
+    </div>
+  );
+}
+
+function useThumb<T>(path: string, ready: boolean) {
+  return useQuery({
+    queryKey: ["thumb", path],
+    queryFn: () => ask<T>(path),
+    enabled: ready,
+    placeholderData: keepPreviousData,
+  });
+}
+
+function Bench({ title, told, children }: { title: string; told: string; children: ReactNode }) {
+  return (
+    <section className="border-b border-hair p-4" aria-label={title}>
+      <h2 className="text-20 font-semibold">{title}</h2>
+      <p className="mb-2">{told}</p>
+      {children}
+    </section>
+  );
+}
+
+function Answer({ view, error }: { view: Api["ThumbView"] | undefined; error: Error | null }) {
+  const say = useSaid();
+  if (error) return <p className="mt-2 font-bold text-oxide-text">{say(error.message)}</p>;
+  if (!view) return null;
+  return (
+    <div className="mt-2" aria-live="polite">
+      {view.figures.map((f) => (
+        <p key={f} className="n text-20 font-semibold">
+          {say(f)}
+        </p>
+      ))}
+      <p className="mt-1 flex gap-2">
+        {view.good ? (
+          <Check className="text-pine-text shrink-0" size={22} aria-label="holds up" />
+        ) : (
+          <X className="text-oxide-text shrink-0" size={22} aria-label="does not hold up" />
+        )}
+        <b>{say(view.leadsTo)}</b>
+      </p>
+    </div>
+  );
+}
+
+function Bead() {
+  const [puddleMm, setPuddle] = useState<number | undefined>(80);
+  const [beadMm, setBead] = useState<number | undefined>(80);
+  const { data, error } = useThumb<Api["BeadView"]>(
+    `/api/bead?puddleMm=${puddleMm}&beadMm=${beadMm}`,
+    puddleMm !== undefined && beadMm !== undefined,
+  );
+  return (
+    <Bench title="Bead across the puddle" told="A bead from edge to edge is 2 % only on a puddle of 100 mm.">
+      <div className="grid grid-cols-2 gap-2">
+        <Measure label="Puddle across" quantity="length" value={puddleMm} onChange={setPuddle} />
+        <Measure label="Bead" quantity="length" value={beadMm} onChange={setBead} />
+      </div>
+      <Answer
+        error={error}
+        view={
+          data && {
+            figures: [
+              `${data.percent.toFixed(1)}\u202f% of cream`,
+              `${Math.round(data.rightBeadMm)} mm of bead would be 2\u202f%`,
+            ],
+            leadsTo: data.said || "Inside 1.5 to 3 %: cures as the label says, in about the label's time.",
+            good: data.percent >= 1.5 && data.percent <= 3,
+          }
+        }
+      />
+    </Bench>
+  );
+}
+
+function Grit({ book }: { book: Api["RulesView"] }) {
+  const papers = book.gradings.flatMap((g) => Object.keys(g.grades).map((n) => `${g.id} ${n}`));
+  const [from, setFrom] = useState("P 80");
+  const [to, setTo] = useState("P 220");
+  const part = (p: string) => p.split(" ");
+  const path = `/api/thumb/grit?fromGrading=${part(from)[0]}&from=${part(from)[1]}&toGrading=${part(to)[0]}&to=${part(to)[1]}`;
+  const { data, error } = useThumb<Api["ThumbView"]>(path, true);
+  const pick = (label: string, value: string, set: (v: string) => void) => (
+    <label className="lab flex flex-col">
+      {label}
+      <select
+        className="firm n h-14 px-2 text-20 font-semibold text-ink"
+        value={value}
+        onChange={(e) => set(e.target.value)}
+      >
+        {papers.map((p) => (
+          <option key={p}>{p}</option>
+        ))}
+      </select>
+    </label>
+  );
+  return (
+    <Bench title="Jump of papers" told="The same number on another grading is not the same grain.">
+      <div className="grid grid-cols-2 gap-2">
+        {pick("From", from, setFrom)}
+        {pick("To", to, setTo)}
+      </div>
+      <Answer view={data} error={error} />
+    </Bench>
+  );
+}
+
+function Overlap() {
+  const [zoneMm, setZone] = useState<number | undefined>(300);
+  const [spreaderMm, setSpreader] = useState<number | undefined>(120);
+  const [overlapPercent, setOverlap] = useState<number | undefined>(10);
+  const { data, error } = useThumb<Api["ThumbView"]>(
+    `/api/thumb/overlap?zoneMm=${zoneMm}&spreaderMm=${spreaderMm}&overlapPercent=${overlapPercent}`,
+    zoneMm !== undefined && spreaderMm !== undefined && overlapPercent !== undefined,
+  );
+  return (
+    <Bench title="Overlap of strokes" told="A third of the spreader is the bench rule.">
+      <div className="grid grid-cols-3 gap-2">
+        <Measure label="Zone across" quantity="length" value={zoneMm} onChange={setZone} />
+        <Measure label="Spreader" quantity="length" value={spreaderMm} onChange={setSpreader} />
+        <Measure label="Overlap" quantity={{ unit: "%" }} value={overlapPercent} onChange={setOverlap} />
+      </div>
+      <Answer view={data} error={error} />
+    </Bench>
+  );
+}
+
+function Flash() {
+  const [minutes, setMinutes] = useState<number | undefined>(5);
+  const { data, error } = useThumb<Api["ThumbView"]>(`/api/thumb/flash?minutes=${minutes}`, minutes !== undefined);
+  return (
+    <Bench title="Flash of promoter" told="In today's shop air; the touch decides, never the clock alone.">
+      <Measure label="Waited" quantity={{ unit: "min" }} value={minutes} onChange={setMinutes} />
+      <Answer view={data} error={error} />
+    </Bench>
+  );
+}

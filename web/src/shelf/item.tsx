@@ -1,0 +1,331 @@
+import { useQuery } from "@tanstack/react-query";
+import { X } from "lucide-react";
+import { useState } from "react";
+import { ask, type Api, Problem } from "../api/client";
+import { useRules, useZone } from "../api/queries";
+import { Head } from "../repair/sheet";
+import { Line as TextLine, Measure, problemAt } from "../shell/field";
+import { dayAndTime } from "../units/units";
+import { send } from "./send";
+
+type Line = Api["ShelfLine"];
+type Draft = Api["ShelfItemDraft"];
+
+const NEW: Draft = { unit: "g", wet: "DRY", sand: [] };
+
+const ACT: Record<string, string> = {
+  ADD: "added",
+  EDIT: "edited",
+  RECEIVE: "received",
+  OPEN: "opened",
+  USE: "used",
+  DISCARD: "thrown away",
+  IMPORT: "taken from a file",
+};
+
+/** One item: what its label says, what is done with it, what was done. */
+export function ItemSheet({
+  line,
+  onClose,
+  onDone,
+}: {
+  line: Line | undefined;
+  onClose: () => void;
+  onDone: (lines: Line[]) => void;
+}) {
+  const fresh = line === undefined;
+  const [draft, setDraft] = useState<Draft>(() => (line ? { ...line.item } : NEW));
+  const [problems, setProblems] = useState<readonly Api["InputProblem"][]>([]);
+  const [said, setSaid] = useState("");
+  const put = (next: Partial<Draft>) => setDraft((d) => ({ ...d, ...next }));
+  const attempt = async (work: () => Promise<Line[]>, close: boolean) => {
+    setProblems([]);
+    setSaid("");
+    try {
+      onDone(await work());
+      if (close) onClose();
+      else setSaid("Done.");
+    } catch (e) {
+      if (e instanceof Problem && Array.isArray(e.more.problems)) {
+        setProblems(e.more.problems as Api["InputProblem"][]);
+      }
+      setSaid(e instanceof Error ? e.message : String(e));
+    }
+  };
+  const save = () =>
+    attempt(
+      () =>
+        fresh
+          ? send("/api/shelf", "POST", draft)
+          : send(`/api/shelf/${encodeURIComponent(line.item.id)}`, "PUT", draft),
+      fresh,
+    );
+  return (
+    <section className="firm-l bg-sheet flex w-[420px] shrink-0 flex-col overflow-y-auto" aria-label="Item">
+      <Head title={fresh ? "New item" : line.item.name}>
+        <button type="button" className="grid size-14 place-items-center" aria-label="Close" onClick={onClose}>
+          <X size={20} aria-hidden="true" />
+        </button>
+      </Head>
+      {!fresh && <Acts line={line} attempt={attempt} />}
+      <Head title="As its label says">{fresh ? "" : line.shown}</Head>
+      <div className="flex flex-col gap-3 p-4">
+        {fresh && (
+          <TextLine
+            label="Id, short and its own"
+            value={draft.id ?? ""}
+            problem={problemAt(problems, "id")}
+            onChange={(id) => put({ id })}
+          />
+        )}
+        <ClassPick draft={draft} put={put} problem={problemAt(problems, "classId")} />
+        <TextLine
+          label="Name"
+          value={draft.name ?? ""}
+          problem={problemAt(problems, "name")}
+          onChange={(name) => put({ name })}
+        />
+        <TextLine
+          label="Lot"
+          value={draft.lot ?? ""}
+          problem={problemAt(problems, "lot")}
+          onChange={(lot) => put({ lot })}
+        />
+        <DayField label="Not used from" value={draft.expires} onChange={(expires) => put({ expires })} />
+        <div className="grid grid-cols-2 gap-2">
+          <Measure
+            label="Left"
+            quantity={{ unit: draft.unit ?? "" }}
+            value={draft.quantity}
+            problem={problemAt(problems, "quantity")}
+            onChange={(quantity) => put({ quantity })}
+          />
+          <label className="lab flex flex-col">
+            Unit
+            <select
+              className="firm n h-14 px-2 text-16 font-semibold text-ink"
+              value={draft.unit}
+              onChange={(e) => put({ unit: e.target.value })}
+            >
+              {["g", "mL", "pieces"].map((u) => (
+                <option key={u}>{u}</option>
+              ))}
+            </select>
+          </label>
+          <Measure
+            label="Full pack"
+            quantity={{ unit: draft.unit ?? "" }}
+            value={draft.packQuantity}
+            problem={problemAt(problems, "packQuantity")}
+            onChange={(packQuantity) => put({ packQuantity })}
+          />
+          <Measure
+            label="Work time"
+            quantity={{ unit: "min" }}
+            value={draft.workMin}
+            problem={problemAt(problems, "workMin")}
+            onChange={(workMin) => put({ workMin })}
+          />
+          <Measure
+            label="Flash"
+            quantity={{ unit: "min" }}
+            value={draft.flashMin}
+            problem={problemAt(problems, "flashMin")}
+            onChange={(flashMin) => put({ flashMin })}
+          />
+          <Measure
+            label="Cream"
+            quantity={{ unit: "%" }}
+            value={draft.dosePercent}
+            problem={problemAt(problems, "dosePercent")}
+            onChange={(dosePercent) => put({ dosePercent })}
+          />
+          <Measure
+            label="Density, mixed"
+            quantity={{ unit: "g/mL" }}
+            value={draft.densityGPerMl}
+            problem={problemAt(problems, "densityGPerMl")}
+            onChange={(densityGPerMl) => put({ densityGPerMl })}
+          />
+        </div>
+        <SandTimes draft={draft} put={put} problems={problems} />
+        {draft.classId === "paper" && (
+          <div className="grid grid-cols-2 gap-2">
+            <label className="lab flex flex-col">
+              Grading
+              <select
+                className="firm n h-14 px-2 text-16 font-semibold text-ink"
+                value={draft.grading ?? ""}
+                onChange={(e) => put({ grading: e.target.value || undefined })}
+              >
+                <option value="">which?</option>
+                <option>P</option>
+                <option>CAMI</option>
+              </select>
+            </label>
+            <Measure
+              label="Grade"
+              quantity={{ unit: "" }}
+              value={draft.grade}
+              problem={problemAt(problems, "grade")}
+              onChange={(grade) => put({ grade })}
+            />
+          </div>
+        )}
+        <button type="button" className="btn go" onClick={() => void save()}>
+          {fresh ? "Put it on the shelf" : "Keep what the label says"}
+        </button>
+        <p role="status" className={problems.length > 0 ? "font-bold text-oxide-text" : ""}>
+          {said}
+        </p>
+      </div>
+      {!fresh && <History id={line.item.id} />}
+    </section>
+  );
+}
+
+function Acts({
+  line,
+  attempt,
+}: {
+  line: Line;
+  attempt: (work: () => Promise<Line[]>, close: boolean) => Promise<void>;
+}) {
+  const [quantity, setQuantity] = useState<number>();
+  const act = (name: string) =>
+    attempt(
+      () => send(`/api/shelf/${encodeURIComponent(line.item.id)}/acts`, "POST", { act: name, quantity, said: "" }),
+      name === "DISCARD",
+    );
+  return (
+    <div className="grid grid-cols-2 gap-2 p-4">
+      <div className="col-span-2">
+        <Measure label="How much" quantity={{ unit: line.item.unit }} value={quantity} onChange={setQuantity} />
+      </div>
+      <button type="button" className="btn" onClick={() => void act("RECEIVE")}>
+        Received
+      </button>
+      <button type="button" className="btn" onClick={() => void act("USE")}>
+        Used up
+      </button>
+      <button type="button" className="btn" disabled={line.item.opened !== undefined} onClick={() => void act("OPEN")}>
+        {line.item.opened ? "Opened" : "Open it today"}
+      </button>
+      <button type="button" className="btn" onClick={() => void act("DISCARD")}>
+        Throw away
+      </button>
+    </div>
+  );
+}
+
+interface Piece {
+  draft: Draft;
+  put: (next: Partial<Draft>) => void;
+}
+
+function ClassPick({ draft, put, problem }: Piece & { problem: string | undefined }) {
+  const classes = useRules().data?.classes ?? [];
+  return (
+    <label className="lab flex flex-col">
+      Class of material
+      <select
+        className="firm n h-14 px-2 text-16 font-semibold text-ink"
+        value={draft.classId ?? ""}
+        onChange={(e) => put({ classId: e.target.value || undefined })}
+      >
+        <option value="">choose</option>
+        {classes.map((c) => (
+          <option key={c.id} value={c.id}>
+            {c.name}
+          </option>
+        ))}
+      </select>
+      {problem && <span className="text-oxide-text text-14 font-bold">{problem}</span>}
+    </label>
+  );
+}
+
+function DayField({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string | undefined;
+  onChange: (value: string | undefined) => void;
+}) {
+  return (
+    <label className="lab flex flex-col">
+      {label}
+      <input
+        type="date"
+        className="firm n h-14 px-2.5 text-16 font-semibold text-ink"
+        value={value ?? ""}
+        onChange={(e) => onChange(e.target.value || undefined)}
+      />
+    </label>
+  );
+}
+
+function SandTimes({ draft, put, problems }: Piece & { problems: readonly Api["InputProblem"][] }) {
+  const sand = draft.sand ?? [];
+  const set = (i: number, next: Partial<Api["LabelTime"]>) =>
+    put({ sand: sand.map((t, k) => (k === i ? { ...t, ...next } : t)) });
+  return (
+    <fieldset>
+      <legend className="lab">Time to sand or dry, by temperature</legend>
+      {sand.map((t, i) => (
+        <div key={i} className="mb-1 grid grid-cols-[1fr_1fr_56px] items-end gap-2">
+          <Measure
+            label="Minutes"
+            quantity={{ unit: "min" }}
+            value={t.minutes}
+            problem={problemAt(problems, `sand[${i}].minutes`)}
+            onChange={(v) => set(i, { minutes: v ?? 0 })}
+          />
+          <Measure
+            label="At"
+            quantity="temperature"
+            value={t.atC}
+            problem={problemAt(problems, `sand[${i}].atC`)}
+            onChange={(v) => set(i, { atC: v ?? 0 })}
+          />
+          <button
+            type="button"
+            className="firm grid size-14 place-items-center"
+            aria-label={`Take label time ${i + 1} away`}
+            onClick={() => put({ sand: sand.filter((_, k) => k !== i) })}
+          >
+            <X size={18} aria-hidden="true" />
+          </button>
+        </div>
+      ))}
+      <button type="button" className="btn w-full" onClick={() => put({ sand: [...sand, { minutes: 15, atC: 21 }] })}>
+        Another label time
+      </button>
+    </fieldset>
+  );
+}
+
+function History({ id }: { id: string }) {
+  const zone = useZone();
+  const acts = useQuery({
+    queryKey: ["shelf", id, "acts"],
+    queryFn: () => ask<Api["ActView"][]>(`/api/shelf/${encodeURIComponent(id)}/acts`),
+  }).data;
+  return (
+    <>
+      <Head title="What was done">{acts?.length}</Head>
+      <ul className="p-4">
+        {acts?.map((a, i) => (
+          <li key={i} className="border-b border-hair py-1">
+            {dayAndTime(Date.parse(a.at), zone)}: {ACT[a.act] ?? a.act} by {a.by}
+            {a.quantity > 0 && `, ${a.quantity}`}
+            {a.said && `; ${a.said}`}
+          </li>
+        ))}
+        {acts?.length === 0 && <li>Nothing yet.</li>}
+      </ul>
+    </>
+  );
+}
