@@ -1,4 +1,4 @@
-import { QueryClient, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, QueryClient, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
 import { ask, type Api, Problem } from "./client";
 
@@ -38,6 +38,15 @@ export const useShelf = () =>
   useQuery({ queryKey: keys.shelf, queryFn: () => ask<Api["ShelfLine"][]>("/api/shelf"), staleTime: 60_000 });
 export const useRules = () =>
   useQuery({ queryKey: keys.rules, queryFn: () => ask<Api["RulesView"]>("/api/rules"), staleTime: 60_000 });
+
+/** The stack of a draft with what speaks for and against each choice, which what is computed while typing leaves out. */
+export const useWholeStack = (draft: Api["RepairDraft"] | undefined, enabled: boolean) =>
+  useQuery({
+    queryKey: ["stack", draft] as const,
+    queryFn: ({ signal }) => ask<Api["StackView"]>("/api/preview/stack", { method: "POST", body: draft, signal }),
+    enabled: enabled && draft !== undefined,
+    placeholderData: keepPreviousData,
+  });
 
 /** What there is to choose from; it changes with a release only. */
 export const useCatalogue = () =>

@@ -1,12 +1,12 @@
 import { Armchair, BookOpenCheck, Keyboard, LibraryBig, LogOut, Moon, Ruler, Sun, Wrench } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { NavLink, Outlet, useNavigate } from "react-router";
 import { ask } from "../api/client";
 import { queryClient, useBell } from "../api/queries";
 import { useOutbox, outbox } from "../repair/run/outbox";
 import { ClockRail } from "./clock-rail";
 import { KeysDialog } from "./keys-dialog";
-import { typing } from "./keys";
+import { typing, useKeys } from "./keys";
 import { usePreferences } from "./preferences";
 
 const PLACES = [

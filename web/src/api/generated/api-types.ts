@@ -100,6 +100,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/preview/stack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/repairs": {
         parameters: {
             query?: never;
@@ -1589,6 +1605,9 @@ export interface components {
             /** @enum {string} */
             role: "REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER";
         };
+        StackView: {
+            stack?: components["schemas"]["StackChoice"];
+        };
         StampView: {
             /** @enum {string} */
             stamp: "I" | "II" | "III" | "IV" | "V" | "VI" | "AS1" | "AS2" | "AS3" | "NONE";
@@ -1857,6 +1876,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PreviewView"];
+                };
+            };
+        };
+    };
+    stack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RepairDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StackView"];
                 };
             };
         };

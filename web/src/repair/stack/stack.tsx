@@ -2,7 +2,7 @@ import { ChevronDown, Pin, X } from "lucide-react";
 import { useId } from "react";
 import type { Api } from "../../api/client";
 import { grainOf, Hatches, type HatchName, Swatch } from "../../marks/hatch";
-import { useRules } from "../../api/queries";
+import { useRules, useWholeStack } from "../../api/queries";
 import { roleWord } from "./roles";
 import { useSaid } from "../../shell/preferences";
 import { litByLayer, useLit } from "../drawing/lit";
@@ -29,8 +29,11 @@ export function StackStation({
 }) {
   const id = useId();
   const say = useSaid();
+  const whole = useWholeStack(on.draft, !frozen).data?.stack;
   if (!workup) return <NotYet what="a stack" />;
-  const { lines, ruledOut, fillNote, papers, ranked, taken } = workup.stack;
+  const { lines, fillNote, papers, taken } = workup.stack;
+  // What is computed while typing says which stack; why, and why not the others, comes a moment later.
+  const { ranked, ruledOut, rejectedWays, rejectedClasses } = frozen ? workup.stack : (whole ?? workup.stack);
   const take = (recipe: string) =>
     on.change((d) => ({ ...d, recipe: recipe === ranked[0]?.recipe ? undefined : recipe }));
   const pin = (role: Role, item: string | undefined) =>
@@ -63,7 +66,7 @@ export function StackStation({
           {papers.length === 0 && <span className="font-bold text-oxide-text">none on the shelf</span>}
         </div>
       </div>
-      <Head title="Ruled out">{ruledOut.length}</Head>
+      <Head title="Ruled out">{frozen || whole ? ruledOut.length : ""}</Head>
       <ul>
         {ruledOut.map((r) => (
           <li key={r.itemId} title={r.rule} className="flex gap-3 border-b border-hair px-4 py-2.5">
@@ -78,8 +81,8 @@ export function StackStation({
           </li>
         ))}
       </ul>
-      <Rejected title="Ways not for this" rows={workup.stack.rejectedWays} />
-      <Rejected title="Classes not for this" rows={workup.stack.rejectedClasses} />
+      <Rejected title="Ways not for this" rows={rejectedWays} />
+      <Rejected title="Classes not for this" rows={rejectedClasses} />
       <Schools on={on} station="stack" frozen={frozen} />
     </>
   );

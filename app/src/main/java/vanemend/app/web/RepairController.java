@@ -24,6 +24,7 @@ import vanemend.app.store.Shop;
 import vanemend.app.web.Views.PreviewView;
 import vanemend.app.web.Views.RepairLine;
 import vanemend.app.web.Views.RepairView;
+import vanemend.app.web.Views.StackView;
 import vanemend.core.plan.Conditions;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
@@ -98,6 +99,12 @@ class RepairController {
     PreviewView preview(@RequestBody RepairDraft draft, Principal me) {
         Bench.Worked w = bench.work(draft, people.of(me));
         return new PreviewView(w.workup().map(Workup::sketch), w.problems());
+    }
+
+    /** The stack of a draft with everything that speaks for and against it; what is computed while typing leaves that out. */
+    @PostMapping("/preview/stack")
+    StackView stack(@RequestBody RepairDraft draft, Principal me) {
+        return new StackView(bench.work(draft, people.of(me)).workup().map(Workup::stack));
     }
 
     private static RepairDraft draftOf(RepairDraft draft) {

@@ -25,7 +25,7 @@ class Turns extends OncePerRequestFilter {
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
-        return !request.getRequestURI().equals("/api/preview");
+        return !request.getRequestURI().startsWith("/api/preview");
     }
 
     @Override

@@ -28,6 +28,7 @@ import vanemend.core.run.Ahead;
 import vanemend.core.run.RunState;
 import vanemend.core.sanding.Grains;
 import vanemend.core.stack.Recipe;
+import vanemend.core.stack.StackChoice;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.InputProblem;
 import vanemend.core.trade.TradeValue;
@@ -92,6 +93,9 @@ final class Views {
 
     /** A draft worked up without saving; the plan comes without its rework, as it does in a repair not begun. */
     record PreviewView(Optional<Workup> workup, List<InputProblem> problems) {}
+
+    /** The whole stack of a draft; empty where the draft cannot be worked up. */
+    record StackView(Optional<StackChoice> stack) {}
 
     /** A run. */
     record RunView(long id, FrozenPlan frozen, RunState state, Instant now) {

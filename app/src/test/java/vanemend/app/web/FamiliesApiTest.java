@@ -54,6 +54,17 @@ class FamiliesApiTest {
     }
 
     @Test
+    void whileTypingTheStackIsSaidAndWhyNotTheOthersComesWhenAsked() {
+        Caller.Answer typed = tam.post("/api/preview", thinRun());
+        Caller.Answer whole = tam.post("/api/preview/stack", thinRun());
+        assertThat(whole.text("stack.taken")).isEqualTo(typed.text("workup.stack.taken"));
+        assertThat(whole.at("stack.ranked.0.terms").size()).isPositive();
+        assertThat(whole.at("stack.rejectedClasses").size()).isPositive();
+        assertThat(typed.at("workup.stack.rejectedClasses").size()).isZero();
+        assertThat(typed.at("workup.stack.lines")).isEqualTo(whole.at("stack.lines"));
+    }
+
+    @Test
     void marksAreReadAndRefusedWithTheCharacter() {
         Caller.Answer read = tam.post("/api/identify", Map.of("mark", ">PP+EPDM-TD20<"));
         assertThat(read.text("reading.mark.written")).isEqualTo(">PP+EPDM-TD20<");

@@ -31,7 +31,7 @@ public record Workup(
         Drawing drawing,
         Optional<Plan> plan,
         List<String> blockers) {
-    /** As shown while typing, a fifth lighter: without the rework of the plan. */
+    /** As shown while typing, less than half as heavy: without the rework of the plan and without why the rest of the shelf is not it. */
     public Workup sketch() {
         return new Workup(
                 ruleBook,
@@ -40,7 +40,7 @@ public record Workup(
                 mark,
                 identity,
                 verdict,
-                stack,
+                stack.sketch(),
                 drawing,
                 plan.map(Plan::withoutRework),
                 blockers);
