@@ -17,10 +17,13 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.extension.AfterEachCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
 
 /** The packaged application with its demo depot, on its own MariaDB, and a headless browser to look at it. Started once. */
 public final class Depot {
@@ -35,6 +38,7 @@ public final class Depot {
     private final String[] database;
     private final int port;
     private final Browser browser;
+    private final List<BrowserContext> open = new ArrayList<>();
     private Process app;
 
     private Depot() {
@@ -171,9 +175,19 @@ public final class Depot {
     /** A browser that has been nowhere yet. */
     public static Page blank(int width, int height) {
         BrowserContext context = ONE.browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
+        ONE.open.add(context);
         Page page = context.newPage();
-        page.setDefaultTimeout(20_000);
+        page.setDefaultTimeout(30_000);
         return page;
+    }
+
+    /** Closes every browser after each test: a page left open goes on asking the server whenever the bell rings. */
+    static final class Leave implements AfterEachCallback {
+        @Override
+        public void afterEach(ExtensionContext test) {
+            ONE.open.forEach(BrowserContext::close);
+            ONE.open.clear();
+        }
     }
 
     /** Runs the project's own command and gives what it printed. */

@@ -11,8 +11,10 @@ import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 
 @DisplayName("every family: what is it, may it be mended, and with what")
+@ExtendWith(Depot.Leave.class)
 class FamiliesTest {
     private static Locator button(Page page, String name) {
         return page.getByRole(

@@ -11,8 +11,10 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 
 @DisplayName("reload, lost network, killed server: nothing that was done is missing")
+@ExtendWith(Depot.Leave.class)
 class FaultsTest {
     @SuppressWarnings("unchecked")
     private static Map<String, Object> state(Technician t) {

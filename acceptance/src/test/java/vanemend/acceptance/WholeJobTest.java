@@ -8,8 +8,10 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 
 @DisplayName("a dented steel door, from part to record")
+@ExtendWith(Depot.Leave.class)
 class WholeJobTest {
     @Test
     void wholeJobWithALowSpotAndPinholes() {
