@@ -153,7 +153,7 @@ public final class Bench {
     }
 
     public static Conditions shop(double airC, HouseRules house, List<ShelfItem> shelf) {
-        return new Conditions(new Air(airC, 50), house, shelf, NOW, ZONE, 20);
+        return new Conditions(new Air(airC, 50), house, shelf, NOW, ZONE, 20, new Conditions.Place(55.4, -3.1));
     }
 
     public static Conditions shop() {
@@ -193,7 +193,8 @@ public final class Bench {
     }
 
     public static RepairDraft repair(PartDraft part, DamageDraft... dents) {
-        return new RepairDraft(part, List.of(dents), Map.of(), DryingRoute.Kind.AIR, Map.of(), null, null, null, null);
+        return new RepairDraft(
+                part, List.of(dents), Map.of(), DryingRoute.Kind.AIR, Map.of(), null, null, null, null, null);
     }
 
     /**
@@ -232,7 +233,7 @@ public final class Bench {
                 out.add(item(c.id(), c.id(), work, sand, Optional.empty(), Optional.empty(), TODAY.plusDays(90)));
             }
         }
-        for (int grade : new int[] {36, 80, 120, 180, 240, 320, 400, 600, 800, 1000, 1200, 1500}) {
+        for (int grade : new int[] {36, 80, 120, 180, 240, 320, 400, 600, 800, 1000, 1200, 1500, 3000}) {
             out.add(paper("P", grade));
         }
         return out;

@@ -124,7 +124,14 @@ class Demo implements ApplicationRunner {
         Conditions today = shop.conditions(false);
         Bench.Worked worked = Bench.work(
                 draft,
-                new Conditions(today.air(), today.house(), today.shelf(), at, today.zone(), today.spreadMlPerMin()));
+                new Conditions(
+                        today.air(),
+                        today.house(),
+                        today.shelf(),
+                        at,
+                        today.zone(),
+                        today.spreadMlPerMin(),
+                        today.place()));
         Workup workup = worked.workup()
                 .orElseThrow(() -> new IllegalStateException("demo repair cannot be worked up: " + worked.problems()));
         return new FrozenPlan(at, by.name(), draft, workup);

@@ -31,12 +31,20 @@ public class Shop {
     private final Shelf shelf;
     private final Clock clock;
     private final ZoneId zone;
+    private final Conditions.Place place;
 
-    Shop(JdbcClient db, Shelf shelf, Clock clock, @Value("${vanemend.zone}") String zone) {
+    Shop(
+            JdbcClient db,
+            Shelf shelf,
+            Clock clock,
+            @Value("${vanemend.zone}") String zone,
+            @Value("${vanemend.latitude}") double latitude,
+            @Value("${vanemend.longitude}") double longitude) {
         this.db = db;
         this.shelf = shelf;
         this.clock = clock;
         this.zone = ZoneId.of(zone);
+        this.place = new Conditions.Place(latitude, longitude);
     }
 
     /** The shop's zone. */
@@ -131,6 +139,7 @@ public class Shop {
                 now.shelf(),
                 clock.instant(),
                 zone,
-                TradeBook.value(apprentice ? "spread.rate.apprentice" : "spread.rate"));
+                TradeBook.value(apprentice ? "spread.rate.apprentice" : "spread.rate"),
+                place);
     }
 }

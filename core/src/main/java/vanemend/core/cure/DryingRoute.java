@@ -18,8 +18,28 @@ public record DryingRoute(
         Kind kind, double sandFromMin, double rampMin, double holdMin, double coolMin, double peakC, String note) {
     /** Ways to dry. */
     public enum Kind {
-        AIR,
-        LAMP
+        AIR("in air"),
+        LAMP("under the lamp"),
+        OVEN("in the oven"),
+        SUN("in the sun"),
+        CLOUD("under cloud"),
+        UV_LAMP("under a UV lamp");
+
+        private final String word;
+
+        Kind(String word) {
+            this.word = word;
+        }
+
+        /** As said. */
+        public String word() {
+            return word;
+        }
+
+        /** Whether the part is warmed. */
+        public boolean heats() {
+            return this == LAMP || this == OVEN;
+        }
     }
 
     private static final double NEAR_K = 1;
@@ -44,27 +64,47 @@ public record DryingRoute(
                         "Does not cure below " + Math.round(law.minC()) + " °C: warm panel and shop first.");
     }
 
-    /**
-     * Under a lamp: the surface nears the plateau as plateau − (plateau − air)·e^(−t/τ). The hold counts from within 1 K of the
-     * plateau, at that lower temperature; what cures on the way up and down is margin.
-     */
+    /** Under a lamp on a steel panel, set for polyester. */
     public static DryingRoute lamp(CureLaw law, double airC, double peroxideFactor) {
-        double tau = TradeBook.value("heat.tau.steel");
-        double plateau = Math.min(TradeBook.value("heat.lamp-plateau"), law.capC());
-        double cool = TradeBook.value("heat.cool-to");
-        if (airC >= plateau - NEAR_K) {
-            return new DryingRoute(Kind.LAMP, -1, 0, 0, 0, airC, "The shop is as warm as the lamp would be.");
-        }
-        double ramp = tau * Math.log((plateau - airC) / NEAR_K);
-        double hold = law.sandMinAt(plateau - NEAR_K, peroxideFactor).orElse(0);
-        double down = airC >= cool ? 0 : tau * Math.log((plateau - airC) / (cool - airC));
-        return new DryingRoute(
+        return heated(
                 Kind.LAMP,
+                law,
+                airC,
+                peroxideFactor,
+                TradeBook.value("heat.tau.steel"),
+                Math.min(TradeBook.value("heat.lamp-plateau"), law.capC()));
+    }
+
+    /**
+     * Warmed: the surface nears the plateau as plateau − (plateau − air)·e^(−t/τ). The hold counts from within 1 K of the plateau, at
+     * that lower temperature; what cures on the way up and down is margin.
+     *
+     * @param tauMin time constant of the panel, min
+     * @param plateauC what the surface is held at, °C
+     */
+    public static DryingRoute heated(
+            Kind kind, CureLaw law, double airC, double peroxideFactor, double tauMin, double plateauC) {
+        double cool = TradeBook.value("heat.cool-to");
+        if (airC >= plateauC - NEAR_K) {
+            return new DryingRoute(kind, -1, 0, 0, 0, airC, "The shop is as warm as that would be.");
+        }
+        double ramp = tauMin * Math.log((plateauC - airC) / NEAR_K);
+        double hold = law.sandMinAt(plateauC - NEAR_K, peroxideFactor).orElse(0);
+        double down = airC >= cool ? 0 : tauMin * Math.log((plateauC - airC) / (cool - airC));
+        return new DryingRoute(
+                kind,
                 ramp + hold + down,
                 ramp,
                 hold,
                 down,
-                plateau,
-                "Surface " + Math.round(plateau) + " °C, stop above " + Math.round(law.capC()) + " °C.");
+                plateauC,
+                "Surface " + Math.round(plateauC) + " °C, stop above " + Math.round(law.capC()) + " °C.");
+    }
+
+    /** A route that takes {@code minutes} without warming the part; not a number where it does not cure. */
+    public static DryingRoute still(Kind kind, double minutes, double airC, String note) {
+        return Double.isNaN(minutes)
+                ? new DryingRoute(kind, -1, 0, 0, 0, airC, note)
+                : new DryingRoute(kind, minutes, 0, minutes, 0, airC, note);
     }
 }

@@ -1,5 +1,7 @@
 package vanemend.core.damage;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.locationtech.jts.geom.Geometry;
 
 /**
@@ -18,5 +20,27 @@ public record Scratch(Trace trace, double widthMm, double depthMm) implements Da
     @Override
     public Geometry outline() {
         return trace.strip(widthMm);
+    }
+
+    /**
+     * As a row of narrow hollows, one a leg of the trace with a width to spare at each end: a little more than its V, and what a
+     * spreader sees.
+     */
+    public List<Dent> hollows() {
+        List<Dent> out = new ArrayList<>();
+        List<Double> xy = trace.xy();
+        for (int i = 0; i + 3 < xy.size(); i += 2) {
+            double dx = xy.get(i + 2) - xy.get(i);
+            double dy = xy.get(i + 3) - xy.get(i + 1);
+            out.add(new Dent(
+                    xy.get(i) + dx / 2,
+                    xy.get(i + 1) + dy / 2,
+                    Math.hypot(dx, dy) + 2 * widthMm,
+                    widthMm,
+                    Math.toDegrees(Math.atan2(dy, dx)),
+                    depthMm,
+                    Dent.Profile.POINT));
+        }
+        return out;
     }
 }

@@ -3,13 +3,10 @@ package vanemend.core.method;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import vanemend.core.cure.DryingRoute;
 import vanemend.core.footprint.Footprint;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
-import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Step.Ask;
 import vanemend.core.method.Step.Clock;
 import vanemend.core.method.Step.Kind;
@@ -27,7 +24,7 @@ import vanemend.core.trade.TradeBook;
  * Metal dent fill: dents left after straightening, mended with polyester filler and putty. The order is the order of the work;
  * each private method is one heading of it.
  */
-public final class MetalDentFill {
+public final class MetalDentFill extends Page {
     /**
      * What the earlier stations found.
      *
@@ -52,9 +49,9 @@ public final class MetalDentFill {
             Optional<Double> sealerDryMin) {}
 
     private final Found found;
-    private final List<Step> steps = new ArrayList<>();
 
     private MetalDentFill(Found found) {
+        super(found.stack());
         this.found = found;
     }
 
@@ -119,7 +116,8 @@ public final class MetalDentFill {
         boolean coats = found.house().is("filler-base", "sound-coats");
         double cm2 = area(Zone.Kind.FEATHER) / 100;
         Optional<Caution> lead = Optional.of(TradeBook.shipped().caution("old-paint"));
-        Builder open = step("open", Kind.SAND, coats ? "Open the coats, keep e-coat and primer" : "Strip to bare metal")
+        StepBuilder open = step(
+                        "open", Kind.SAND, coats ? "Open the coats, keep e-coat and primer" : "Strip to bare metal")
                 .detail((coats
                                 ? "Take off clear and base inside the opening; sand what stays. "
                                 : "Everything off inside the opening. ")
@@ -252,7 +250,7 @@ public final class MetalDentFill {
                 .material(name(Role.PINHOLE))
                 .active(TradeBook.value("minutes.seal"))
                 .caution("solvent"));
-        Builder wait = step("seal-wait", Kind.WAIT, "Let the sealer dry")
+        StepBuilder wait = step("seal-wait", Kind.WAIT, "Let the sealer dry")
                 .detail(
                         found.sealerDryMin().isPresent()
                                 ? "Label time at today's temperature, then by touch."
@@ -289,104 +287,6 @@ public final class MetalDentFill {
                 .material(name(Role.WIPE))
                 .active(TradeBook.value("minutes.wipe"))
                 .caution("solvent"));
-    }
-
-    private void mixAndSpread(MixPlan mix, String prefix, String layer, Zone.Kind zone, String title, String detail) {
-        add(step(prefix + "-prepare", Kind.DO, "Stir the tin, knead the cream")
-                .detail(
-                        "Board, spreaders and scale laid out. Never cardboard: it drinks resin and sheds fibre. Hands free until it is spread.")
-                .material(mix.pour().material())
-                .zone(zone)
-                .active(TradeBook.value("minutes.prepare-mix")));
-        for (int b = 1; b <= mix.pour().batches(); b++) {
-            String suffix = mix.pour().batches() == 1 ? "" : "-" + b;
-            String of = mix.pour().batches() == 1
-                    ? ""
-                    : ", batch " + b + " of " + mix.pour().batches();
-            batch(mix, prefix, suffix, of, layer, zone, title, detail);
-        }
-    }
-
-    private void batch(
-            MixPlan mix,
-            String prefix,
-            String suffix,
-            String of,
-            String layer,
-            Zone.Kind zone,
-            String title,
-            String detail) {
-        add(
-                mixing(mix, prefix + "-mix" + suffix, of, zone),
-                spreading(mix, prefix + "-spread" + suffix, title + of, detail, layer, zone));
-    }
-
-    private Builder mixing(MixPlan mix, String id, String of, Zone.Kind zone) {
-        String grams = grams(mix);
-        return step(id, Kind.MIX, "Weigh and mix" + of)
-                .detail(
-                        "Filler first, then cream to what was really weighed, beside it on the board. Press down, fold, do not whip; one"
-                                + " even colour inside " + Math.round(mix.pour().mixMin() * 60) + " s.")
-                .zone(zone)
-                .tool("Scale, board")
-                .material(mix.pour().material())
-                .amount(grams)
-                .figure(Check.shown(mix.pour().fillerG()) + " g")
-                .active(mix.pour().mixMin())
-                .mix(mix.id())
-                .clock(
-                        Clock.Kind.BY,
-                        "On the part by",
-                        mix.pour().onPartByMin(),
-                        "0.8 of " + Check.shown(mix.labelWorkMin()) + " min label work time, at today's air and dose")
-                .asks(Ask.FILLER_G, Ask.CREAM_G)
-                .caution("styrene")
-                .caution("peroxide");
-    }
-
-    private Builder spreading(MixPlan mix, String id, String title, String detail, String layer, Zone.Kind zone) {
-        return step(id, Kind.SPREAD, title)
-                .detail(detail)
-                .zone(zone)
-                .layer(layer)
-                .tool("Spreader " + mm("spread.width"))
-                .material(mix.pour().material())
-                .amount(grams(mix))
-                .active(mix.pour().spreadMin())
-                .mix(mix.id())
-                .caution("styrene");
-    }
-
-    private void cure(MixPlan mix, String prefix, Zone.Kind zone, String paper) {
-        add(curing(mix, prefix + "-wait", zone, paper));
-    }
-
-    private Builder curing(MixPlan mix, String id, Zone.Kind zone, String paper) {
-        DryingRoute route = mix.route();
-        boolean lamp = route.kind() == DryingRoute.Kind.LAMP;
-        Builder b = step(id, Kind.WAIT, lamp ? "Dry under the lamp" : "Wait to sand")
-                .detail((lamp ? route.note() + " Then cool. " : "")
-                        + "Thin edges cure last. The surface may stay slightly tacky: try a corner with " + paper + ".")
-                .zone(zone)
-                .layer(mix.id().equals("filler") ? "filler" : "putty")
-                .material(mix.pour().material())
-                .mix(mix.id())
-                .asks(Ask.SURFACE_C)
-                .clock(
-                        Clock.Kind.FROM,
-                        "Sand from",
-                        route.sandFromMin(),
-                        lamp
-                                ? "ramp, hold and cool"
-                                : "label " + Math.round(mix.law().sandMin()) + " min at "
-                                        + Check.shown(mix.law().refC()) + " °C")
-                .gate(new Gate(
-                        "Nail leaves no mark on the thin edge, paper does not clog?",
-                        "Hard",
-                        "sand now",
-                        "Still soft",
-                        List.of(new Gate.Branch("soft", "Still soft", "wait and try again", "wait-again"))));
-        return lamp ? b.caution("lamp").needs(Resource.LAMP) : b;
     }
 
     private void sand(Rung r) {
@@ -453,7 +353,7 @@ public final class MetalDentFill {
     private List<Step> rework(MixPlan mix, Optional<String> before, String spread, String paper) {
         String layer = mix.id().equals("filler") ? "filler" : "putty";
         Zone.Kind zone = mix.id().equals("filler") ? Zone.Kind.FILLER : Zone.Kind.PUTTY;
-        List<Builder> all = new ArrayList<>();
+        List<StepBuilder> all = new ArrayList<>();
         before.ifPresent(title -> all.add(step("tap", Kind.DO, title)
                 .detail("Below the surface, no more.")
                 .zone(Zone.Kind.DAMAGE)
@@ -482,206 +382,10 @@ public final class MetalDentFill {
                         .findFirst()
                         .orElse(TradeBook.value("minutes.scuff")))
                 .caution("dust"));
-        return chain("", all.toArray(Builder[]::new));
-    }
-
-    private Step waitAgain() {
-        return chain(
-                        "",
-                        step("more", Kind.WAIT, "Wait a little longer")
-                                .detail("Longer does no harm. Warm the panel to 50 °C at most.")
-                                .zone(Zone.Kind.FILLER)
-                                .clock(
-                                        Clock.Kind.FROM,
-                                        "Try again from",
-                                        TradeBook.value("minutes.retest"),
-                                        TradeBook.shipped()
-                                                .entry("minutes.retest")
-                                                .shown())
-                                .asks(Ask.SURFACE_C))
-                .getFirst();
-    }
-
-    private Step named(String id) {
-        return steps.stream()
-                .filter(s -> s.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new IllegalStateException("no step " + id))
-                .as(id, List.of());
-    }
-
-    private String grams(MixPlan mix) {
-        return Check.shown(mix.pour().fillerG()) + " g, cream "
-                + String.format(Locale.ROOT, "%.1f", mix.pour().creamG()) + " g";
-    }
-
-    private static String lifts(MixPlan mix) {
-        int n = mix.pour().lifts();
-        return n == 1 ? "one lift" : n + " thin lifts";
+        return chain("", all.toArray(StepBuilder[]::new));
     }
 
     private double area(Zone.Kind kind) {
         return found.footprint().areaMm2(kind);
-    }
-
-    private String name(Role role) {
-        return found.stack().item(role).map(ShelfItem::name).orElse(role.word());
-    }
-
-    private static String mm(String valueId) {
-        return Check.shown(TradeBook.value(valueId)) + " mm";
-    }
-
-    private static String first(String s) {
-        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
-    }
-
-    private void add(Builder... b) {
-        steps.addAll(chain(steps.isEmpty() ? "" : steps.getLast().id(), b));
-    }
-
-    /** Builds steps so that each follows the one before it, the first {@code last}; empty for none. */
-    private static List<Step> chain(String last, Builder... builders) {
-        List<Step> out = new ArrayList<>();
-        for (Builder b : builders) {
-            Step s = b.build(last.isEmpty() ? List.of() : List.of(last));
-            out.add(s);
-            last = s.id();
-        }
-        return out;
-    }
-
-    private static Builder step(String id, Kind kind, String title) {
-        return new Builder(id, kind, title);
-    }
-
-    /** Collects a step's fields by name. */
-    private static final class Builder {
-        private final String id;
-        private final Kind kind;
-        private final String title;
-        private final Map<String, String> text = new java.util.HashMap<>();
-        private final List<Caution> cautions = new ArrayList<>();
-        private final List<Resource> resources = new ArrayList<>();
-        private final List<Ask> asks = new ArrayList<>();
-        private Optional<Zone.Kind> zone = Optional.empty();
-        private Optional<Clock> clock = Optional.empty();
-        private Optional<Gate> gate = Optional.empty();
-        private double active;
-
-        Builder(String id, Kind kind, String title) {
-            this.id = id;
-            this.kind = kind;
-            this.title = title;
-        }
-
-        Builder detail(String s) {
-            text.put("detail", s);
-            return this;
-        }
-
-        Builder layer(String s) {
-            text.put("layer", s);
-            return this;
-        }
-
-        Builder tool(String s) {
-            text.put("tool", s);
-            return this;
-        }
-
-        Builder paper(String s) {
-            text.put("paper", s);
-            return this;
-        }
-
-        Builder material(String s) {
-            text.put("material", s);
-            return this;
-        }
-
-        Builder amount(String s) {
-            text.put("amount", s);
-            return this;
-        }
-
-        Builder figure(String s) {
-            text.put("figure", s);
-            return this;
-        }
-
-        Builder mix(String s) {
-            text.put("mix", s);
-            return this;
-        }
-
-        Builder zone(Zone.Kind z) {
-            zone = Optional.of(z);
-            return this;
-        }
-
-        Builder active(double min) {
-            active = min;
-            return this;
-        }
-
-        Builder clock(Clock.Kind k, String label, double minutes, String note) {
-            clock = Optional.of(new Clock(k, label, minutes, note));
-            return this;
-        }
-
-        Builder gate(Gate g) {
-            gate = Optional.of(g);
-            return this;
-        }
-
-        Builder asks(Ask... all) {
-            asks.addAll(List.of(all));
-            return this;
-        }
-
-        Builder caution(String cautionId) {
-            return caution(TradeBook.shipped().caution(cautionId));
-        }
-
-        Builder caution(Caution c) {
-            cautions.add(c);
-            return this;
-        }
-
-        Builder needs(Resource... all) {
-            resources.addAll(List.of(all));
-            return this;
-        }
-
-        Step build(List<String> after) {
-            if (active > 0) {
-                resources.addFirst(Resource.HANDS);
-            }
-            return new Step(
-                    id,
-                    kind,
-                    title,
-                    get("detail"),
-                    zone,
-                    get("layer"),
-                    get("tool"),
-                    get("paper"),
-                    get("material"),
-                    get("amount"),
-                    get("figure"),
-                    active,
-                    clock,
-                    gate,
-                    get("mix"),
-                    List.copyOf(asks),
-                    List.copyOf(cautions),
-                    List.copyOf(resources),
-                    after);
-        }
-
-        private String get(String name) {
-            return text.getOrDefault(name, "");
-        }
     }
 }

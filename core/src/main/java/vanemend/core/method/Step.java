@@ -27,6 +27,8 @@ import vanemend.core.trade.Caution;
  * @param cautions what can hurt, before it starts
  * @param resources what it needs besides the part
  * @param after steps that must be finished before
+ * @param acts what it does to the part, as interlocks ask
+ * @param portion portion that it uses; empty for none
  */
 public record Step(
         String id,
@@ -47,7 +49,14 @@ public record Step(
         List<Ask> asks,
         List<Caution> cautions,
         List<Resource> resources,
-        List<String> after) {
+        List<String> after,
+        List<Act> acts,
+        String portion) {
+
+    public Step {
+        acts = acts == null ? List.of() : List.copyOf(acts);
+        portion = portion == null ? "" : portion;
+    }
 
     /** What happens in a step. */
     public enum Kind {
@@ -63,6 +72,7 @@ public record Step(
     public enum Resource {
         HANDS,
         LAMP,
+        OVEN,
         SANDER
     }
 
@@ -117,6 +127,13 @@ public record Step(
     public Step as(String newId, List<String> newAfter) {
         return new Step(
                 newId, kind, title, detail, zone, layer, tool, paper, material, amount, figure, activeMin, clock, gate,
-                mix, asks, cautions, resources, newAfter);
+                mix, asks, cautions, resources, newAfter, acts, portion);
+    }
+
+    /** The same with other hands-on minutes. */
+    public Step lasting(double min) {
+        return new Step(
+                id, kind, title, detail, zone, layer, tool, paper, material, amount, figure, min, clock, gate, mix,
+                asks, cautions, resources, after, acts, portion);
     }
 }

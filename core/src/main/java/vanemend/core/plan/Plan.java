@@ -3,8 +3,14 @@ package vanemend.core.plan;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import vanemend.core.cure.Wait;
+import vanemend.core.footprint.Piece;
+import vanemend.core.method.Interlock;
 import vanemend.core.method.Loop;
 import vanemend.core.method.MixPlan;
+import vanemend.core.mix.Portion;
+import vanemend.core.mix.Shopping;
+import vanemend.core.sanding.FilmBudget;
 import vanemend.core.sanding.Ladder;
 import vanemend.core.trade.Air;
 
@@ -22,6 +28,12 @@ import vanemend.core.trade.Air;
  * @param totalMin start to finish, min
  * @param spareMin promised time less finish, min; empty where none was made
  * @param closing who decides before this plan does
+ * @param portions what else is taken from the shelf, by job
+ * @param waits every wait with its ways to cure
+ * @param budget clear coat left grade by grade, for a run
+ * @param pieces what is cut to shape
+ * @param shopping what is taken from the shelf in all
+ * @param broken interlocks that an edit of the plan breaks
  */
 public record Plan(
         String method,
@@ -34,10 +46,28 @@ public record Plan(
         double activeMin,
         double totalMin,
         Optional<Double> spareMin,
-        String closing) {
+        String closing,
+        List<Portion> portions,
+        List<Wait> waits,
+        Optional<FilmBudget> budget,
+        List<Piece> pieces,
+        List<Shopping> shopping,
+        List<Interlock.Broken> broken) {
+    /** Plans of an earlier release know mixes of filler and cream alone. */
+    public Plan {
+        portions = portions == null ? List.of() : List.copyOf(portions);
+        waits = waits == null ? List.of() : List.copyOf(waits);
+        budget = budget == null ? Optional.empty() : budget;
+        pieces = pieces == null ? List.of() : List.copyOf(pieces);
+        shopping = shopping == null ? List.of() : List.copyOf(shopping);
+        broken = broken == null ? List.of() : List.copyOf(broken);
+    }
+
     /** The plan as read before the work begins: rework is walked only in a run. */
     public Plan withoutRework() {
-        return new Plan(method, steps, List.of(), mixes, ladder, schools, air, activeMin, totalMin, spareMin, closing);
+        return new Plan(
+                method, steps, List.of(), mixes, ladder, schools, air, activeMin, totalMin, spareMin, closing, portions,
+                waits, budget, pieces, shopping, broken);
     }
 
     /** The mix called {@code id}. */

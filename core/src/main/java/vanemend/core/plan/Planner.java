@@ -11,12 +11,17 @@ import vanemend.core.cure.DryingRoute;
 import vanemend.core.damage.Damage;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
+import vanemend.core.damage.Scratch;
+import vanemend.core.part.Composite;
 import vanemend.core.part.Glass;
 import vanemend.core.part.Metal;
+import vanemend.core.part.PaintFilm;
 import vanemend.core.part.Part;
+import vanemend.core.part.Plastic;
 import vanemend.core.part.Tyre;
 import vanemend.core.stack.Matcher;
 import vanemend.core.stack.Need;
+import vanemend.core.stack.Recipe;
 import vanemend.core.stack.StackChoice;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
@@ -60,6 +65,7 @@ public final class Planner {
                 check.refuse("houseRules." + e.getKey(), e.getValue(), "one of the schools", x.getMessage());
             }
         }
+        PlanEdits.check(draft.edits(), check);
         if (draft.cutYMm() != null) {
             check.range("cutYMm", "Height of the cut", draft.cutYMm(), 0, part.heightMm(), "mm");
         }
@@ -106,10 +112,8 @@ public final class Planner {
         if (stack.taken().isEmpty()) {
             blockers.add(stack.fillNote());
         }
-        List<Dent> dents = judged.all(Dent.class);
-        Worked worked = part.substrate() instanceof Metal m && dents.size() == damages.size()
-                ? new DentPlan(draft, shop, house, part, m, dents, stack).work(blockers)
-                : outlined(blockers);
+        Worked worked = worked(
+                new Job(draft, shop, house, part, judged.material(), damages, stack, identity.heatCapC()), blockers);
         return new Workup(
                 RuleBook.version(),
                 part.name(),
@@ -126,17 +130,53 @@ public final class Planner {
     /** What a method makes of a repair. */
     record Worked(String mark, Drawing drawing, Optional<Plan> plan) {}
 
-    /** Part and damage drawn; steps are planned for dents in sheet metal. */
+    /** What the method that is taken makes of it; where none is taken yet, the part and its damage drawn. */
+    private Worked worked(Job job, List<String> blockers) {
+        List<Dent> hollows = new ArrayList<>(job.all(Dent.class));
+        job.all(Scratch.class).forEach(s -> hollows.addAll(s.hollows()));
+        boolean onlyHollows = damages.stream().allMatch(d -> d instanceof Dent || d instanceof Scratch);
+        if (part.substrate() instanceof Metal m && onlyHollows && !hollows.isEmpty()) {
+            return new DentPlan(job, m, hollows, blockers).work();
+        }
+        String letter = job.recipe().map(Recipe::letter).orElse("");
+        Optional<MethodPlan> method =
+                letter.isEmpty() || damages.isEmpty() ? Optional.empty() : method(job, letter, blockers);
+        return method.map(MethodPlan::work).orElseGet(() -> outlined(blockers));
+    }
+
+    private Optional<MethodPlan> method(Job job, String letter, List<String> blockers) {
+        return switch (part.substrate()) {
+            case Metal m when letter.equals("B") -> Optional.of(new RustPlan(job, m, blockers));
+            case PaintFilm p -> Optional.of(new RunPlan(job, blockers));
+            case Glass g -> Optional.of(new ChipPlan(job, blockers));
+            case Tyre t -> Optional.of(new TyrePlan(job, t, blockers));
+            case Composite c -> Optional.of(composite(job, c.thicknessMm(), letter, blockers));
+            case Plastic p
+            when letter.equals("D") || letter.equals("E") ->
+                Optional.of(composite(job, p.thicknessMm(), letter, blockers));
+            case Plastic p when letter.equals("J") -> Optional.of(new AbsPlan(job, p, blockers));
+            case Plastic p when letter.equals("K") -> Optional.of(new TrimPlan(job, p, blockers));
+            case Plastic p -> Optional.of(new PlasticPlan(job, p, blockers));
+            default -> Optional.empty();
+        };
+    }
+
+    private MethodPlan composite(Job job, double wallMm, String letter, List<String> blockers) {
+        String word = part.substrate().word();
+        return letter.equals("E")
+                ? new HairlinePlan(job, wallMm, word, blockers)
+                : new CompositePlan(job, wallMm, word, blockers);
+    }
+
     private Worked outlined(List<String> blockers) {
         if (blockers.isEmpty()) {
-            blockers.add(
-                    "Steps are planned for dents in sheet metal so far: for this one follow the labels of its stack.");
+            blockers.add("Nothing to plan yet: say what the damage is.");
         }
         Drawing drawing = new Drawing(
                 part.widthMm(),
                 part.heightMm(),
                 corners(part),
-                lines(),
+                lines(part),
                 drawn(damages),
                 List.of(),
                 List.of(),
@@ -145,7 +185,7 @@ public final class Planner {
     }
 
     /** Lines on the part, and the limits that a verdict measures from. */
-    private List<Part.BodyLine> lines() {
+    static List<Part.BodyLine> lines(Part part) {
         List<Part.BodyLine> out = new ArrayList<>(part.bodyLines());
         double top = part.heightMm();
         if (part.substrate() instanceof Glass g) {

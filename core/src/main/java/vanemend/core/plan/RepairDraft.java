@@ -21,6 +21,7 @@ import vanemend.core.verdict.Overrule;
  * @param promisedAt when it must be ready
  * @param recipe way to mend that the technician took; the best when absent
  * @param overrules limits of care that a lead set aside
+ * @param edits changes made to the plan, in their order
  */
 public record RepairDraft(
         PartDraft part,
@@ -31,15 +32,16 @@ public record RepairDraft(
         Double cutYMm,
         Instant promisedAt,
         String recipe,
-        List<Overrule> overrules) {
+        List<Overrule> overrules,
+        List<PlanEdit> edits) {
     /** A draft of {@code part} and {@code damages}, the rest left open. */
     public static RepairDraft of(PartDraft part, List<DamageDraft> damages) {
-        return new RepairDraft(part, damages, null, null, null, null, null, null, null);
+        return new RepairDraft(part, damages, null, null, null, null, null, null, null, null);
     }
 
     /** The same with {@code signed} as its overrules. */
     public RepairDraft overruled(List<Overrule> signed) {
-        return new RepairDraft(part, damages, pins, drying, houseRules, cutYMm, promisedAt, recipe, signed);
+        return new RepairDraft(part, damages, pins, drying, houseRules, cutYMm, promisedAt, recipe, signed, edits);
     }
 
     public RepairDraft {
@@ -47,6 +49,7 @@ public record RepairDraft(
         pins = pins == null ? Map.of() : Map.copyOf(pins);
         houseRules = houseRules == null ? Map.of() : Map.copyOf(houseRules);
         overrules = overrules == null ? List.of() : List.copyOf(overrules);
+        edits = edits == null ? List.of() : List.copyOf(edits);
         drying = drying == null ? DryingRoute.Kind.AIR : drying;
     }
 }

@@ -1,8 +1,6 @@
 package vanemend.core.sanding;
 
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import vanemend.core.footprint.Footprint;
@@ -18,17 +16,6 @@ import vanemend.core.trade.TradeBook;
  * compared in micrometres, so that gradings mix without mistake.
  */
 public final class DentLadder {
-    private static final double SAME = 1.08;
-
-    /** One paper on the shelf with its grain. */
-    private record Paper(ShelfItem item, double um) {
-        String label() {
-            return item.grading().orElseThrow().equals("P")
-                    ? "P" + item.grade().orElseThrow()
-                    : item.grading().get() + " " + item.grade().orElseThrow();
-        }
-    }
-
     private final Footprint footprint;
     private final HouseRules house;
     private final List<Paper> papers;
@@ -40,14 +27,7 @@ public final class DentLadder {
         this.house = house;
         this.filled = filled;
         this.limit = TradeBook.value(house.is("ladder", "quick") ? "ladder.ratio.quick" : "ladder.ratio.fine");
-        this.papers = shelf.stream()
-                .map(i -> new Paper(
-                        i,
-                        Grains.micrometres(i.grading().orElseThrow(), i.grade().orElseThrow())))
-                .sorted(Comparator.comparingDouble(Paper::um)
-                        .reversed()
-                        .thenComparing(p -> p.item().id()))
-                .toList();
+        this.papers = Paper.coarseToFine(shelf);
     }
 
     /**
@@ -108,7 +88,7 @@ public final class DentLadder {
         String span = number(from) + " to " + number(to);
         List<String> ends = new ArrayList<>();
         for (double end : new double[] {from, to}) {
-            if (papers.stream().noneMatch(p -> same(p.um(), end))) {
+            if (papers.stream().noneMatch(p -> p.is(end))) {
                 ends.add("P" + number(end));
             }
         }
@@ -122,50 +102,8 @@ public final class DentLadder {
         return um > 150 ? 80 : um > 60 ? 180 : 320;
     }
 
-    private static boolean same(double um, double wanted) {
-        return um <= wanted * SAME && um >= wanted / SAME;
-    }
-
-    /** Cheapest path by minutes over the shelf, papers sorted coarse to fine; ties go to fewer papers. */
     private Optional<List<Paper>> leg(double from, double to, boolean afterPutty) {
-        int n = papers.size();
-        double[] cost = new double[n];
-        int[] count = new int[n];
-        int[] back = new int[n];
-        int best = -1;
-        for (int j = 0; j < n; j++) {
-            Paper p = papers.get(j);
-            boolean end = same(p.um(), to);
-            cost[j] = Double.POSITIVE_INFINITY;
-            back[j] = -1;
-            if (same(p.um(), from)) {
-                cost[j] = minutes(Optional.empty(), p, afterPutty, end);
-                count[j] = 1;
-            }
-            for (int i = 0; i < j; i++) {
-                double ratio = papers.get(i).um() / p.um();
-                if (cost[i] < Double.POSITIVE_INFINITY && ratio > SAME && ratio <= limit && p.um() >= to / SAME) {
-                    double c = cost[i] + minutes(Optional.of(papers.get(i)), p, afterPutty, end);
-                    if (c < cost[j] - 1e-9 || (Math.abs(c - cost[j]) <= 1e-9 && count[i] + 1 < count[j])) {
-                        cost[j] = c;
-                        count[j] = count[i] + 1;
-                        back[j] = i;
-                    }
-                }
-            }
-            if (end && cost[j] < Double.POSITIVE_INFINITY && (best < 0 || cost[j] < cost[best] - 1e-9)) {
-                best = j;
-            }
-        }
-        if (best < 0) {
-            return Optional.empty();
-        }
-        List<Paper> path = new ArrayList<>();
-        for (int j = best; j >= 0; j = back[j]) {
-            path.add(papers.get(j));
-        }
-        Collections.reverse(path);
-        return Optional.of(path);
+        return Paper.cheapest(papers, from, to, limit, (before, p, last) -> minutes(before, p, afterPutty, last));
     }
 
     /** Minutes on one paper: change and look, plus what it must take off over its removal rate. */
@@ -230,6 +168,8 @@ public final class DentLadder {
                 sign,
                 minutes,
                 discs,
-                afterPutty);
+                afterPutty,
+                afterPutty ? "After the putty" : "On the filler",
+                "");
     }
 }

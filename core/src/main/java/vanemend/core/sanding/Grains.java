@@ -49,6 +49,14 @@ public final class Grains {
                     .properties()
                     .forEach(e ->
                             grades.put(Integer.valueOf(e.getKey()), e.getValue().asDouble()));
+            String beyond = "";
+            if (row.has("beyond")) {
+                row.get("beyond")
+                        .properties()
+                        .forEach(e -> grades.put(
+                                Integer.valueOf(e.getKey()), e.getValue().asDouble()));
+                beyond = "; beyond the standard's scale recalled, verify";
+            }
             double last = Double.MAX_VALUE;
             for (Map.Entry<Integer, Double> e : grades.entrySet()) {
                 if (e.getValue() >= last) {
@@ -60,7 +68,7 @@ public final class Grains {
                     DataFile.text(row, "id"),
                     DataFile.text(row, "name"),
                     grades,
-                    DataFile.provenance(row).shown());
+                    DataFile.provenance(row).shown() + beyond);
             out.put(g.id(), g);
         }
         return out;

@@ -17,6 +17,8 @@ import vanemend.core.footprint.Zone;
  * @param minutes hands-on, min
  * @param discs discs or sheets
  * @param afterPutty true for papers after the putty skim
+ * @param stage what it is sanded for, as said
+ * @param note what to know; empty for none
  */
 public record Rung(
         String id,
@@ -30,4 +32,11 @@ public record Rung(
         String sign,
         double minutes,
         int discs,
-        boolean afterPutty) {}
+        boolean afterPutty,
+        String stage,
+        String note) {
+    public Rung {
+        stage = stage == null ? afterPutty ? "After the putty" : "On the filler" : stage;
+        note = note == null ? "" : note;
+    }
+}

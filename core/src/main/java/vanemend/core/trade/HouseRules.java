@@ -16,6 +16,7 @@ public record HouseRules(Map<String, String> chosen) {
      * One question on which good technicians disagree.
      *
      * @param materials kinds of part it is about; empty for all
+     * @param methods letters of the methods it is about; empty for all
      * @param followed false where no plan of this build turns with it yet; it is kept and printed all the same
      */
     public record School(
@@ -26,6 +27,7 @@ public record HouseRules(Map<String, String> chosen) {
             String why,
             List<Option> options,
             List<String> materials,
+            List<String> methods,
             boolean followed,
             String shown) {
         public School {
@@ -127,6 +129,7 @@ public record HouseRules(Map<String, String> chosen) {
                     DataFile.text(row, "why"),
                     List.copyOf(options),
                     DataFile.texts(row, "materials"),
+                    DataFile.texts(row, "methods"),
                     row.path("followed").asBoolean(true),
                     DataFile.provenance(row).shown());
             out.put(s.id(), s);

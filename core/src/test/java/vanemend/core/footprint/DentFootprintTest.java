@@ -29,7 +29,7 @@ class DentFootprintTest {
     @ParameterizedTest(name = "stadium L {0} r {1}: {2} mm² (textbook: 2rL + πr²)")
     @CsvSource({"90,25,6463.5", "90,38,11376.5", "100,5,1078.53982", "50,10,1314.15927"})
     void stadium(double length, double r, double area) {
-        Geometry g = DentFootprint.grow(
+        Geometry g = Reach.grow(
                 GEOMETRY.createLineString(new Coordinate[] {new Coordinate(0, 0), new Coordinate(length, 0)}), r);
         assertThat(g.getArea()).isCloseTo(area, within(area * 0.005));
     }
@@ -45,7 +45,7 @@ class DentFootprintTest {
         double area = Math.PI * d.a() * d.b();
         for (double r : new double[] {12, 35, 135}) {
             double expected = area + perimeter * r + Math.PI * r * r;
-            assertThat(DentFootprint.grow(d.outline(), r).getArea()).isCloseTo(expected, within(expected * 0.005));
+            assertThat(Reach.grow(d.outline(), r).getArea()).isCloseTo(expected, within(expected * 0.005));
         }
     }
 
@@ -70,7 +70,7 @@ class DentFootprintTest {
             Part part = i % 2 == 0 ? plain : lined;
             Footprint f = DentFootprint.of(part, new DepthField(Bench.dents(r)));
             Zone inner = null;
-            for (Zone.Kind kind : Zone.Kind.values()) {
+            for (Zone.Kind kind : DentFootprint.distances().keySet()) {
                 Zone z = f.zone(kind);
                 assertThat(z.shape().isValid()).as(kind + " is a valid polygon").isTrue();
                 assertThat(z.areaMm2()).isLessThanOrEqualTo(part.widthMm() * part.heightMm() * 1.0001);

@@ -34,7 +34,9 @@ class ScheduleTest {
                 List.of(),
                 List.of(),
                 List.of(),
-                List.of(after));
+                List.of(after),
+                List.of(),
+                "");
     }
 
     private static final List<Step> DIAMOND = List.of(

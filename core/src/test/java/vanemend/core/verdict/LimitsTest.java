@@ -477,7 +477,8 @@ class LimitsTest {
                 d.cutYMm(),
                 d.promisedAt(),
                 d.recipe(),
-                List.of(new Overrule(rule, "customer told, refinish later", "Isla", Instant.EPOCH)));
+                List.of(new Overrule(rule, "customer told, refinish later", "Isla", Instant.EPOCH)),
+                null);
     }
 
     @Test

@@ -26,7 +26,13 @@ class MetalVerdictTest {
         RepairDraft d = Bench.repair(Bench.door(metal, answers), Bench.dent(340, 240, 120, 100, depth));
         var shop = Bench.shop();
         var air = new vanemend.core.plan.Conditions(
-                new Air(airC, rh), shop.house(), shop.shelf(), shop.now(), shop.zone(), shop.spreadMlPerMin());
+                new Air(airC, rh),
+                shop.house(),
+                shop.shelf(),
+                shop.now(),
+                shop.zone(),
+                shop.spreadMlPerMin(),
+                shop.place());
         return Bench.workup(d, air).verdict();
     }
 

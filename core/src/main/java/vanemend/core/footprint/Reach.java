@@ -1,0 +1,107 @@
+package vanemend.core.footprint;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Set;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.buffer.BufferParameters;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import org.locationtech.jts.operation.polygonize.Polygonizer;
+import vanemend.core.part.Part;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.TradeBook;
+
+/** How far a zone reaches: out by a distance, up to an edge, up to a feature line. */
+public final class Reach {
+    private static final GeometryFactory GEOMETRY = new GeometryFactory();
+    private static final int SEGMENTS_A_QUARTER = 16;
+
+    private Reach() {}
+
+    /** Outline offset by {@code mm}, round corners. Area of a segment L by r: 2·r·L + π·r² (stadium, textbook). */
+    public static Geometry grow(Geometry g, double mm) {
+        if (mm == 0) {
+            return g;
+        }
+        return g.buffer(mm, SEGMENTS_A_QUARTER, BufferParameters.CAP_ROUND);
+    }
+
+    /** {@code g} as far as it lies in {@code side}. */
+    public static Geometry within(Geometry g, Geometry side) {
+        return side.contains(g) ? g : OverlayNGRobust.overlay(g, side, OverlayNG.INTERSECTION);
+    }
+
+    /** The piece of the sheet that this field's outer zones may use. */
+    static Geometry side(Part part, Polygon sheet, Geometry field, double reach, Geometry own, Set<String> flags) {
+        Geometry side = sheet;
+        double near = TradeBook.value("dent.body-line-near");
+        for (Part.BodyLine l : part.bodyLines()) {
+            LineString line = across(l, sheet);
+            double away = line.distance(own);
+            if (line.intersects(field)) {
+                flags.add("The repair crosses the " + l.name()
+                        + ": shape one side to tape along it, then the other. Fine zones run over it.");
+            } else if (away < reach) {
+                side = OverlayNGRobust.overlay(side, pieceWith(sheet, line, field), OverlayNG.INTERSECTION);
+                flags.add("320 stops at the " + l.name() + ", " + mm(away) + " mm from the damage.");
+            } else if (away - reach <= near) {
+                flags.add("The " + l.name() + " lies " + mm(away - reach) + " mm past the 320: take the 320 up to it.");
+            }
+        }
+        return side;
+    }
+
+    static void edges(Part part, Geometry outer, String what, Set<String> flags) {
+        Envelope e = outer.getEnvelopeInternal();
+        List<String> met = new ArrayList<>();
+        if (e.getMinX() <= 0) {
+            met.add("left");
+        }
+        if (e.getMaxX() >= part.widthMm()) {
+            met.add("right");
+        }
+        if (e.getMinY() <= 0) {
+            met.add("lower");
+        }
+        if (e.getMaxY() >= part.heightMm()) {
+            met.add("upper");
+        }
+        if (!met.isEmpty()) {
+            flags.add(what + " stops at the " + String.join(" and ", met) + " edge of the part.");
+        }
+    }
+
+    /** The line run on past the sheet at both ends. */
+    static LineString across(Part.BodyLine l, Polygon sheet) {
+        double length = Math.hypot(l.x2Mm() - l.x1Mm(), l.y2Mm() - l.y1Mm());
+        double reach = sheet.getEnvelopeInternal().getDiameter() / length + 1;
+        double dx = (l.x2Mm() - l.x1Mm()) * reach;
+        double dy = (l.y2Mm() - l.y1Mm()) * reach;
+        return GEOMETRY.createLineString(new Coordinate[] {
+            new Coordinate(l.x1Mm() - dx, l.y1Mm() - dy), new Coordinate(l.x2Mm() + dx, l.y2Mm() + dy)
+        });
+    }
+
+    private static Geometry pieceWith(Polygon sheet, LineString line, Geometry field) {
+        Polygonizer cutter = new Polygonizer();
+        cutter.add(sheet.getExteriorRing().union(line));
+        @SuppressWarnings("unchecked")
+        Collection<Polygon> cut = cutter.getPolygons();
+        return cut.stream()
+                .filter(p -> p.contains(field.getInteriorPoint()))
+                .findFirst()
+                .<Geometry>map(p -> p)
+                .orElse(sheet);
+    }
+
+    private static String mm(double v) {
+        return Check.shown((double) Math.round(v));
+    }
+}

@@ -1,0 +1,288 @@
+package vanemend.core.method;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import vanemend.core.cure.Wait;
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.method.Step.Clock;
+import vanemend.core.method.Step.Kind;
+import vanemend.core.method.Step.Resource;
+import vanemend.core.mix.Portion;
+import vanemend.core.sanding.Rung;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.TradeBook;
+
+/** What the pages of plastics, composite, trim, glass, film, rust and tyre share. */
+abstract class KitPage extends Page {
+    final Kit kit;
+    final List<Loop> loops = new ArrayList<>();
+
+    KitPage(Kit kit) {
+        super(kit.stack());
+        this.kit = kit;
+    }
+
+    MethodSteps laid(String method) {
+        loops.add(new Loop("wait-again", "Wait, then try again", List.of(waitAgain())));
+        return new MethodSteps(
+                method,
+                List.copyOf(steps),
+                List.copyOf(loops),
+                List.copyOf(kit.mixes().values()));
+    }
+
+    // --- gates
+
+    static Gate gate(String question, String yes, String yesNote, String no, Gate.Branch... branches) {
+        return new Gate(question, yes, yesNote, no, List.of(branches));
+    }
+
+    static Gate.Branch branch(String id, String label, String note, String loop) {
+        return new Gate.Branch(id, label, note, loop);
+    }
+
+    StepBuilder look(String id, String title, String detail, Zone.Kind zone, Gate gate) {
+        return step(id, Kind.GATE, title)
+                .detail(detail)
+                .zone(zone)
+                .active(TradeBook.value("minutes.gate"))
+                .gate(gate);
+    }
+
+    void loop(String id, String title, StepBuilder... builders) {
+        loops.add(new Loop(id, title, chain("", builders)));
+    }
+
+    // --- steps that several methods have
+
+    void wash(Zone.Kind zone, String more) {
+        add(step("wash", Kind.DO, "Wash the whole part")
+                .detail("Soap and water, both sides: it spreads no dirt and shows hidden damage. " + more)
+                .zone(zone)
+                .material(name(Role.WASH))
+                .active(TradeBook.value("minutes.wash-part"))
+                .acts(Act.CLEAN));
+    }
+
+    StepBuilder clean(String id, String title, String detail, Zone.Kind zone) {
+        return step(id, Kind.DO, title)
+                .detail(detail)
+                .zone(zone)
+                .material(name(Role.CLEAN))
+                .active(TradeBook.value("minutes.wipe"))
+                .caution("solvent")
+                .acts(Act.CLEAN);
+    }
+
+    StepBuilder dustOff(String id, Zone.Kind zone) {
+        String how = switch (kit.house().of("cleaning-dust")) {
+            case "air" -> "Blow off with clean dry air. Nothing wet near fresh material.";
+            case "tack" -> "Tack cloth, opened, balled loosely, light touch.";
+            default -> "Clean dry air, then a wipe by the label. Fingers off from here.";
+        };
+        return step(id, Kind.DO, "Dust off")
+                .detail(how)
+                .zone(zone)
+                .active(TradeBook.value("minutes.wipe"))
+                .caution("solvent")
+                .acts(Act.WIPE_AGAIN);
+    }
+
+    /** One coat of promoter and its flash; nothing where the stack has none. */
+    List<StepBuilder> promoter(String id, Role role, Zone.Kind zone, String portion, Act on, Act flashed) {
+        if (stack.item(role).isEmpty()) {
+            return List.of();
+        }
+        String item = name(role);
+        StepBuilder coat = step(id, Kind.DO, "Promoter, one wet coat")
+                .detail("Wet, no puddles, not dusted on. Too much lets the repair go; missed, nothing holds.")
+                .zone(zone)
+                .layer("promoter")
+                .material(item)
+                .portion(portion)
+                .active(TradeBook.value("minutes.promote"))
+                .caution("spray")
+                .acts(on);
+        return List.of(coat, flash(id + "-flash", item, zone, portion, flashed));
+    }
+
+    StepBuilder flash(String id, String item, Zone.Kind zone, String wait, Act flashed) {
+        StepBuilder b = step(id, Kind.WAIT, "Let the promoter flash")
+                .detail("By the clock and by touch: dry to a fingertip beside the work, shine gone.")
+                .zone(zone)
+                .layer("promoter")
+                .material(item)
+                .gate(gate(
+                        "Flashed: dry to the touch, shine gone?",
+                        "Flashed",
+                        "go on",
+                        "Still wet",
+                        branch("wet", "Still wet", "wait and try again", "wait-again")))
+                .acts(flashed);
+        kit.waited(wait).ifPresent(w -> clock(b, w, "Go on from"));
+        return b;
+    }
+
+    /** Sets the clock of {@code w}; heat needs its lamp or oven and its caution. */
+    StepBuilder clock(StepBuilder b, Wait w, String label) {
+        b.clock(Clock.Kind.FROM, label, w.route().sandFromMin(), w.source());
+        return switch (w.route().kind()) {
+            case LAMP -> b.caution("lamp").needs(Resource.LAMP).acts(Act.HEAT, Act.COOL);
+            case OVEN -> b.caution("lamp").needs(Resource.OVEN).acts(Act.HEAT, Act.COOL);
+            case SUN, CLOUD, UV_LAMP -> b.caution("uv");
+            case AIR -> b;
+        };
+    }
+
+    void cartridgeReady(String id, String portion) {
+        Portion p = kit.portion(portion);
+        add(step(id, Kind.DO, "Equalise, fit the mixer, purge")
+                .detail(p.notes().getFirst() + " " + goes(p) + "Hands free until it is spread.")
+                .material(p.material())
+                .amount(figure(p, "Cartridges") + ", " + figure(p, "Mixers"))
+                .portion(portion)
+                .active(TradeBook.value("minutes.cartridge"))
+                .caution("epoxy")
+                .acts(Act.EQUALISE, Act.FIT_MIXER, Act.PURGE));
+    }
+
+    private static String goes(Portion p) {
+        return p.batches() == 1 ? "" : p.batches() + " goes, a fresh mixer each. ";
+    }
+
+    /** A figure of a portion as said. */
+    static String figure(Portion p, String word) {
+        return p.figures().stream()
+                .filter(f -> f.word().equals(word))
+                .findFirst()
+                .map(f -> Check.shown(f.value()) + " "
+                        + (f.value() == 1 && f.unit().endsWith("s")
+                                ? f.unit().substring(0, f.unit().length() - 1)
+                                : f.unit()))
+                .orElseThrow(() -> new IllegalStateException("portion " + p.id() + " has no figure " + word));
+    }
+
+    /** How much of a portion, in the unit of the shelf. */
+    static String needed(Portion p) {
+        return Check.shown(p.needed()) + " " + (p.unit().equals("pieces") && p.needed() == 1 ? "piece" : p.unit());
+    }
+
+    /** Material laid on within its work time. */
+    StepBuilder apply(
+            String id, String title, String detail, String portion, String layer, Zone.Kind zone, double min) {
+        Portion p = kit.portion(portion);
+        StepBuilder b = step(id, Kind.SPREAD, title)
+                .detail(detail)
+                .zone(zone)
+                .layer(layer)
+                .material(p.material())
+                .amount(needed(p))
+                .figure(needed(p))
+                .portion(portion)
+                .active(min);
+        return p.workMin() > 0
+                ? b.clock(
+                        Clock.Kind.BY,
+                        "On the part by",
+                        p.onPartByMin(),
+                        "0.8 of the label's work time, at today's air" + (p.batches() > 1 ? "; each go" : ""))
+                : b;
+    }
+
+    /** A wait for cure with its sign as a gate. */
+    StepBuilder cured(String id, String title, String wait, String layer, Zone.Kind zone, String label, Act act) {
+        Optional<Wait> w = kit.waited(wait);
+        boolean heat = w.filter(x -> x.route().kind().heats()).isPresent();
+        String how = heat
+                ? w.orElseThrow().route().note() + " Then cool to " + Check.shown(TradeBook.value("heat.cool-to"))
+                        + " °C: no sanding while warm. "
+                : "";
+        StepBuilder b = step(
+                        id,
+                        Kind.WAIT,
+                        heat ? title + " " + w.orElseThrow().route().kind().word() : title)
+                .detail(how + (w.isEmpty() ? "By test: the label gives no time. " : "") + "Thin edges cure last.")
+                .zone(zone)
+                .layer(layer)
+                .gate(gate(
+                        w.map(Wait::sign).orElse("A fingernail leaves no mark on the thin edge?"),
+                        "Hard",
+                        "go on",
+                        "Still soft",
+                        branch("soft", "Still soft", "wait and try again", "wait-again")))
+                .acts(act);
+        w.ifPresent(x -> {
+            b.material(x.material());
+            clock(b, x, label);
+        });
+        return b;
+    }
+
+    /** The rungs of one leg, as steps. */
+    List<StepBuilder> sanding(String leg, String layer, boolean guideCoat, String more, Act... acts) {
+        List<StepBuilder> out = new ArrayList<>();
+        for (Rung r : kit.ladder().rungs()) {
+            if (r.id().startsWith(leg + "-")) {
+                boolean machine = r.tool().contains("DA")
+                        || r.tool().contains("belt")
+                        || r.tool().contains("orbital");
+                out.add(step(
+                                r.id(),
+                                Kind.SAND,
+                                (guideCoat ? "Guide coat, " : "") + first(r.paper()) + " by "
+                                        + r.tool().toLowerCase(Locale.ROOT).replace("da", "DA"))
+                        .detail(first(r.motion()) + ". Stop when: " + r.sign() + ". " + more)
+                        .zone(r.zone())
+                        .layer(layer)
+                        .tool(r.tool())
+                        .paper(r.paper() + (r.note().isEmpty() ? "" : ", " + r.note()))
+                        .amount(r.discs() + (r.discs() == 1 ? " disc" : " discs"))
+                        .active(r.minutes())
+                        .caution("dust")
+                        .acts(acts)
+                        .needs(machine ? new Resource[] {Resource.SANDER} : new Resource[0]));
+            }
+        }
+        if (guideCoat) {
+            out.forEach(b -> b.acts(Act.GUIDE));
+        }
+        return out;
+    }
+
+    void addAll(List<StepBuilder> all) {
+        add(all.toArray(StepBuilder[]::new));
+    }
+
+    StepBuilder cut(String id, String title, String detail, String portion, Zone.Kind zone) {
+        Portion p = kit.portion(portion);
+        return step(id, Kind.DO, title)
+                .detail(detail)
+                .zone(zone)
+                .material(p.material())
+                .amount(needed(p))
+                .portion(portion)
+                .active(TradeBook.value("minutes.cut-cloth"))
+                .acts(Act.CUT_CLOTH);
+    }
+
+    void ready(String title, String detail) {
+        add(step("ready", Kind.DO, title)
+                .detail(detail + " " + TradeBook.shipped().closing())
+                .zone(Zone.Kind.CLEAN)
+                .active(TradeBook.value("minutes.wipe"))
+                .acts(Act.READY));
+    }
+
+    double minutesFor(String valueId, Zone.Kind zone) {
+        return Math.max(1, TradeBook.value(valueId) * kit.footprint().areaMm2(zone) / 100 / 100);
+    }
+
+    static List<StepBuilder> join(List<StepBuilder> a, StepBuilder... more) {
+        List<StepBuilder> out = new ArrayList<>(a);
+        out.addAll(List.of(more));
+        return out;
+    }
+}

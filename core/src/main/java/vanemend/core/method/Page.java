@@ -1,0 +1,193 @@
+package vanemend.core.method;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import vanemend.core.cure.DryingRoute;
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.method.Step.Ask;
+import vanemend.core.method.Step.Clock;
+import vanemend.core.method.Step.Kind;
+import vanemend.core.method.Step.Resource;
+import vanemend.core.stack.StackChoice;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.TradeBook;
+
+/** What the pages of all methods share: steps in order, filler and cream from tin to part, and the words they use. */
+abstract class Page {
+    final StackChoice stack;
+    final List<Step> steps = new ArrayList<>();
+
+    Page(StackChoice stack) {
+        this.stack = stack;
+    }
+
+    void mixAndSpread(
+            MixPlan mix, String prefix, String layer, Zone.Kind zone, String title, String detail, Act... acts) {
+        add(step(prefix + "-prepare", Kind.DO, "Stir the tin, knead the cream")
+                .detail(
+                        "Board, spreaders and scale laid out. Never cardboard: it drinks resin and sheds fibre. Hands free until it is spread.")
+                .material(mix.pour().material())
+                .zone(zone)
+                .active(TradeBook.value("minutes.prepare-mix")));
+        for (int b = 1; b <= mix.pour().batches(); b++) {
+            String suffix = mix.pour().batches() == 1 ? "" : "-" + b;
+            String of = mix.pour().batches() == 1
+                    ? ""
+                    : ", batch " + b + " of " + mix.pour().batches();
+            batch(mix, prefix, suffix, of, layer, zone, title, detail, acts);
+        }
+    }
+
+    void batch(
+            MixPlan mix,
+            String prefix,
+            String suffix,
+            String of,
+            String layer,
+            Zone.Kind zone,
+            String title,
+            String detail,
+            Act... acts) {
+        add(
+                mixing(mix, prefix + "-mix" + suffix, of, zone),
+                spreading(mix, prefix + "-spread" + suffix, title + of, detail, layer, zone)
+                        .acts(acts));
+    }
+
+    StepBuilder mixing(MixPlan mix, String id, String of, Zone.Kind zone) {
+        String grams = grams(mix);
+        return step(id, Kind.MIX, "Weigh and mix" + of)
+                .detail(
+                        "Filler first, then cream to what was really weighed, beside it on the board. Press down, fold, do not whip; one"
+                                + " even colour inside " + Math.round(mix.pour().mixMin() * 60) + " s.")
+                .zone(zone)
+                .tool("Scale, board")
+                .material(mix.pour().material())
+                .amount(grams)
+                .figure(Check.shown(mix.pour().fillerG()) + " g")
+                .active(mix.pour().mixMin())
+                .mix(mix.id())
+                .clock(
+                        Clock.Kind.BY,
+                        "On the part by",
+                        mix.pour().onPartByMin(),
+                        "0.8 of " + Check.shown(mix.labelWorkMin()) + " min label work time, at today's air and dose")
+                .asks(Ask.FILLER_G, Ask.CREAM_G)
+                .caution("styrene")
+                .caution("peroxide");
+    }
+
+    StepBuilder spreading(MixPlan mix, String id, String title, String detail, String layer, Zone.Kind zone) {
+        return step(id, Kind.SPREAD, title)
+                .detail(detail)
+                .zone(zone)
+                .layer(layer)
+                .tool("Spreader " + mm("spread.width"))
+                .material(mix.pour().material())
+                .amount(grams(mix))
+                .active(mix.pour().spreadMin())
+                .mix(mix.id())
+                .caution("styrene");
+    }
+
+    void cure(MixPlan mix, String prefix, Zone.Kind zone, String paper) {
+        add(curing(mix, prefix + "-wait", zone, paper));
+    }
+
+    StepBuilder curing(MixPlan mix, String id, Zone.Kind zone, String paper) {
+        DryingRoute route = mix.route();
+        boolean lamp = route.kind().heats();
+        StepBuilder b = step(id, Kind.WAIT, lamp ? "Dry under the lamp" : "Wait to sand")
+                .detail((lamp ? route.note() + " Then cool. " : "")
+                        + "Thin edges cure last. The surface may stay slightly tacky: try a corner with " + paper + ".")
+                .zone(zone)
+                .layer(mix.id())
+                .material(mix.pour().material())
+                .mix(mix.id())
+                .asks(Ask.SURFACE_C)
+                .clock(
+                        Clock.Kind.FROM,
+                        "Sand from",
+                        route.sandFromMin(),
+                        lamp
+                                ? "ramp, hold and cool"
+                                : "label " + Math.round(mix.law().sandMin()) + " min at "
+                                        + Check.shown(mix.law().refC()) + " °C")
+                .gate(new Gate(
+                        "Nail leaves no mark on the thin edge, paper does not clog?",
+                        "Hard",
+                        "sand now",
+                        "Still soft",
+                        List.of(new Gate.Branch("soft", "Still soft", "wait and try again", "wait-again"))));
+        return lamp ? b.caution("lamp").needs(Resource.LAMP) : b;
+    }
+
+    Step waitAgain() {
+        return chain(
+                        "",
+                        step("more", Kind.WAIT, "Wait a little longer")
+                                .detail("Longer does no harm. Warm the panel to 50 °C at most.")
+                                .zone(Zone.Kind.FILLER)
+                                .clock(
+                                        Clock.Kind.FROM,
+                                        "Try again from",
+                                        TradeBook.value("minutes.retest"),
+                                        TradeBook.shipped()
+                                                .entry("minutes.retest")
+                                                .shown())
+                                .asks(Ask.SURFACE_C))
+                .getFirst();
+    }
+
+    Step named(String id) {
+        return steps.stream()
+                .filter(s -> s.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("no step " + id))
+                .as(id, List.of());
+    }
+
+    String grams(MixPlan mix) {
+        return Check.shown(mix.pour().fillerG()) + " g, cream "
+                + String.format(Locale.ROOT, "%.1f", mix.pour().creamG()) + " g";
+    }
+
+    static String lifts(MixPlan mix) {
+        int n = mix.pour().lifts();
+        return n == 1 ? "one lift" : n + " thin lifts";
+    }
+
+    String name(Role role) {
+        return stack.item(role).map(ShelfItem::name).orElse(role.word());
+    }
+
+    static String mm(String valueId) {
+        return Check.shown(TradeBook.value(valueId)) + " mm";
+    }
+
+    static String first(String s) {
+        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
+    }
+
+    void add(StepBuilder... b) {
+        steps.addAll(chain(steps.isEmpty() ? "" : steps.getLast().id(), b));
+    }
+
+    /** Builds steps so that each follows the one before it, the first {@code last}; empty for none. */
+    static List<Step> chain(String last, StepBuilder... builders) {
+        List<Step> out = new ArrayList<>();
+        for (StepBuilder b : builders) {
+            Step s = b.build(last.isEmpty() ? List.of() : List.of(last));
+            out.add(s);
+            last = s.id();
+        }
+        return out;
+    }
+
+    static StepBuilder step(String id, Kind kind, String title) {
+        return new StepBuilder(id, kind, title);
+    }
+}

@@ -1,0 +1,93 @@
+package vanemend.core.method;
+
+import java.util.List;
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.method.Step.Kind;
+import vanemend.core.trade.TradeBook;
+
+/** Plastic through-hole, flexible filler and mesh: back and face wet in wet, one cure. */
+public final class PlasticMesh extends PlasticPage {
+    private PlasticMesh(Kit kit) {
+        super(kit);
+    }
+
+    /** The steps. */
+    public static MethodSteps lay(Kit kit) {
+        PlasticMesh p = new PlasticMesh(kit);
+        p.add(p.clean(
+                "clean",
+                "Clean the back, then the face",
+                "Waterborne remover or plastics cleaner; off with a second cloth.",
+                Zone.Kind.BACK_CLEAN));
+        p.dullBack();
+        p.dish(false);
+        p.dullFace();
+        p.meshAndFill();
+        p.shapeFace();
+        p.seal();
+        return p.laid("Plastic through-hole with flexible filler and mesh");
+    }
+
+    private void meshAndFill() {
+        add(cut(
+                "cut-mesh",
+                "Cut mesh and film",
+                "Mesh " + mm("mesh.past") + " past the hole at sides and ends; film larger than the mesh.",
+                "mesh",
+                Zone.Kind.MESH));
+        List<StepBuilder> back = promoter(
+                "back-promoter", Role.PROMOTE, Zone.Kind.BACK_SAND, "promoter", Act.PROMOTE_BACK, Act.FLASH_BACK);
+        addAll(back);
+        addAll(facePromoter("face-promoter"));
+        mixAndSpread(
+                kit.mix("filler"),
+                "filler",
+                "filler",
+                Zone.Kind.MESH,
+                "Mesh on film to the back, fill the face",
+                "Filler on the mesh on film, press it to the back; at once, wet in wet, fill the face from the front, edges"
+                        + " tapered, a little proud.",
+                Act.APPLY_BACK,
+                Act.LAY_CLOTH,
+                Act.APPLY_FACE);
+        cure(kit.mix("filler"), "filler", Zone.Kind.RING_180, "80");
+        add(step("film-off", Kind.DO, "Peel the film")
+                .detail("It comes off clean once it has set.")
+                .zone(Zone.Kind.MESH)
+                .material(name(Role.FILM))
+                .active(TradeBook.value("minutes.untape"))
+                .acts(Act.CURE_FACE));
+    }
+
+    @Override
+    void dish(boolean backing) {
+        add(step("dish", Kind.SAND, "Bevel the face")
+                .detail("Wide and shallow around the hole, rounded, no kink at its rim.")
+                .zone(Zone.Kind.DISH)
+                .layer("part")
+                .tool("DA")
+                .paper("80")
+                .active(minutesFor("minutes.dish.per-100cm2", Zone.Kind.DISH))
+                .caution("dust")
+                .needs(Step.Resource.SANDER)
+                .acts(Act.DISH, Act.SAND_FACE));
+    }
+
+    @Override
+    String fillId() {
+        return "filler";
+    }
+
+    @Override
+    StepBuilder secondCoat() {
+        return step("fill", Kind.DO, "Second coat, the same filler")
+                .detail("Weigh and mix as before, press it into the pinholes, keep it thin.")
+                .zone(Zone.Kind.RING_180)
+                .layer("filler")
+                .material(kit.mix("filler").pour().material())
+                .active(TradeBook.value("minutes.prepare-mix"))
+                .caution("styrene")
+                .acts(Act.APPLY_FACE);
+    }
+}

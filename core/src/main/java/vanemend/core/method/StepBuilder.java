@@ -1,0 +1,159 @@
+package vanemend.core.method;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import vanemend.core.footprint.Zone;
+import vanemend.core.method.Step.Ask;
+import vanemend.core.method.Step.Clock;
+import vanemend.core.method.Step.Kind;
+import vanemend.core.method.Step.Resource;
+import vanemend.core.trade.Caution;
+import vanemend.core.trade.TradeBook;
+
+/** Collects a step's fields by name. */
+final class StepBuilder {
+    private final String id;
+    private final Kind kind;
+    private final String title;
+    private final Map<String, String> text = new HashMap<>();
+    private final List<Caution> cautions = new ArrayList<>();
+    private final List<Resource> resources = new ArrayList<>();
+    private final List<Ask> asks = new ArrayList<>();
+    private Optional<Zone.Kind> zone = Optional.empty();
+    private Optional<Clock> clock = Optional.empty();
+    private Optional<Gate> gate = Optional.empty();
+    private double active;
+    private final Set<Act> acts = EnumSet.noneOf(Act.class);
+
+    StepBuilder(String id, Kind kind, String title) {
+        this.id = id;
+        this.kind = kind;
+        this.title = title;
+    }
+
+    StepBuilder detail(String s) {
+        text.put("detail", s);
+        return this;
+    }
+
+    StepBuilder layer(String s) {
+        text.put("layer", s);
+        return this;
+    }
+
+    StepBuilder tool(String s) {
+        text.put("tool", s);
+        return this;
+    }
+
+    StepBuilder paper(String s) {
+        text.put("paper", s);
+        return this;
+    }
+
+    StepBuilder material(String s) {
+        text.put("material", s);
+        return this;
+    }
+
+    StepBuilder amount(String s) {
+        text.put("amount", s);
+        return this;
+    }
+
+    StepBuilder figure(String s) {
+        text.put("figure", s);
+        return this;
+    }
+
+    StepBuilder mix(String s) {
+        text.put("mix", s);
+        return this;
+    }
+
+    StepBuilder zone(Zone.Kind z) {
+        zone = Optional.of(z);
+        return this;
+    }
+
+    StepBuilder active(double min) {
+        active = min;
+        return this;
+    }
+
+    StepBuilder clock(Clock.Kind k, String label, double minutes, String note) {
+        clock = Optional.of(new Clock(k, label, minutes, note));
+        return this;
+    }
+
+    StepBuilder gate(Gate g) {
+        gate = Optional.of(g);
+        return this;
+    }
+
+    StepBuilder asks(Ask... all) {
+        asks.addAll(List.of(all));
+        return this;
+    }
+
+    StepBuilder caution(String cautionId) {
+        return caution(TradeBook.shipped().caution(cautionId));
+    }
+
+    StepBuilder caution(Caution c) {
+        cautions.add(c);
+        return this;
+    }
+
+    StepBuilder portion(String s) {
+        text.put("portion", s);
+        return this;
+    }
+
+    StepBuilder acts(Act... all) {
+        acts.addAll(List.of(all));
+        return this;
+    }
+
+    StepBuilder needs(Resource... all) {
+        resources.addAll(List.of(all));
+        return this;
+    }
+
+    Step build(List<String> after) {
+        if (active > 0) {
+            resources.addFirst(Resource.HANDS);
+        }
+        return new Step(
+                id,
+                kind,
+                title,
+                get("detail"),
+                zone,
+                get("layer"),
+                get("tool"),
+                get("paper"),
+                get("material"),
+                get("amount"),
+                get("figure"),
+                active,
+                clock,
+                gate,
+                get("mix"),
+                List.copyOf(asks),
+                List.copyOf(cautions),
+                List.copyOf(resources),
+                after,
+                List.copyOf(acts),
+                get("portion"));
+    }
+
+    private String get(String name) {
+        return text.getOrDefault(name, "");
+    }
+}

@@ -1,0 +1,63 @@
+package vanemend.core.mix;
+
+import java.util.List;
+
+/**
+ * What is taken from the shelf for one job of the plan, in the form it comes in.
+ *
+ * @param id name that steps refer to
+ * @param title what it is for, as said
+ * @param form how it is dispensed
+ * @param material name on the shelf
+ * @param itemId shelf item
+ * @param lot as printed
+ * @param needed amount, in {@code unit}, rounded up to what can be dispensed
+ * @param unit unit it is counted in on the shelf
+ * @param figures what to know to dispense it, the one that matters first
+ * @param batches goes, each with its own clock; 1 where there is no hurry
+ * @param workMin work time today, min; 0 where none bears
+ * @param notes in words
+ */
+public record Portion(
+        String id,
+        String title,
+        Form form,
+        String material,
+        String itemId,
+        String lot,
+        double needed,
+        String unit,
+        List<Figure> figures,
+        int batches,
+        double workMin,
+        List<String> notes) {
+    /** How a material is dispensed. */
+    public enum Form {
+        CARTRIDGE,
+        HAND_MIXED,
+        LAMINATE,
+        BEAD,
+        DROPS,
+        GEL,
+        BRUSHED,
+        SPRAYED,
+        WIPED,
+        CUT,
+        PIECES
+    }
+
+    /**
+     * One figure of a portion.
+     *
+     * @param word as said
+     * @param value in {@code unit}
+     * @param unit such as mL
+     * @param note where it comes from; empty for none
+     */
+    public record Figure(String word, double value, String unit, String note) {}
+
+    /** All on the part by, min from the start; 0 where no work time bears. */
+    public double onPartByMin() {
+        return workMin * vanemend.core.trade.TradeBook.value("mix.work-share");
+    }
+}

@@ -1,0 +1,309 @@
+package vanemend.core.mix;
+
+import java.util.ArrayList;
+import java.util.List;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.mix.Portion.Figure;
+import vanemend.core.mix.Portion.Form;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.TradeBook;
+
+/** From areas and volumes to what is squeezed, dropped, sprayed, brushed or cut. Areas mm², lengths mm, volumes mL. */
+public final class Portions {
+    private static final double MM2_A_M2 = 1e6;
+    private static final int MOST_BATCHES = 12;
+
+    private Portions() {}
+
+    /**
+     * A two-part adhesive from a cartridge through a static mixer. Each go must be on the part within its share of the work time; a
+     * mixer left standing longer sets, so each go takes a mixer of its own and purges it.
+     *
+     * @param volume where it goes
+     * @param workMin work time today, min
+     * @param ratePerMin what the hands can lay and spread, mL/min
+     */
+    public static Portion cartridge(
+            String id, String title, ShelfItem item, FillVolume volume, double workMin, double ratePerMin) {
+        double window = workMin * TradeBook.value("mix.work-share");
+        double total = volume.totalMl();
+        int goes = batches(total, ratePerMin * window);
+        double bead = TradeBook.value("cartridge.bead");
+        double purge = Math.PI * bead * bead / 4 * TradeBook.value("cartridge.purge") / 1000;
+        double perMixer = purge + TradeBook.value("cartridge.mixer");
+        double drawn = total + goes * perMixer;
+        double pack = item.packQuantity().orElse(TradeBook.value("cartridge.pack"));
+        double usable = pack * TradeBook.value("cartridge.usable");
+        int cartridges = (int) Math.ceil(drawn / usable - 1e-9);
+        List<String> notes = new ArrayList<>();
+        notes.add("Equalise first: both sides level. Then fit the mixer, then purge "
+                + shown(TradeBook.value("cartridge.purge")) + " mm into the waste. Gun ratio as the label says.");
+        goes(goes, window, notes);
+        return new Portion(
+                id,
+                title,
+                Form.CARTRIDGE,
+                item.name(),
+                item.id(),
+                item.lot(),
+                up(drawn, 1),
+                "mL",
+                List.of(
+                        figure("On the part", volume.onPartMl(), "mL", ""),
+                        figure(
+                                "Bead to lay",
+                                volume.onPartMl() * 1000 / (Math.PI * bead * bead / 4),
+                                "mm",
+                                shown(bead) + " mm bead"),
+                        figure("Mixers", goes, "mixers", goes == 1 ? "one go" : "one for each go"),
+                        figure("Waste in purge and mixer", goes * perMixer, "mL", ""),
+                        figure(
+                                "Cartridges",
+                                cartridges,
+                                "cartridges",
+                                shown(pack) + " mL each, " + Math.round(TradeBook.value("cartridge.usable") * 100)
+                                        + " % comes out")),
+                goes,
+                workMin,
+                List.copyOf(notes));
+    }
+
+    /** A two-part cream mixed by hand on a palette, equal or as its label says; never through a mixer. */
+    public static Portion handMixed(
+            String id, String title, ShelfItem item, FillVolume volume, double workMin, double ratePerMin) {
+        double window = Math.max(0, workMin * TradeBook.value("mix.work-share") - TradeBook.value("mix.minutes"));
+        int goes = batches(volume.totalMl(), ratePerMin * window);
+        List<String> notes = new ArrayList<>();
+        notes.add(
+                "Ratio by its label, both parts by weight or both by volume, never one of each. Palette and spreader, no"
+                        + " static mixer.");
+        goes(goes, window, notes);
+        double grams = volume.totalMl() * item.density();
+        return new Portion(
+                id,
+                title,
+                Form.HAND_MIXED,
+                item.name(),
+                item.id(),
+                item.lot(),
+                up(volume.totalMl(), 0.5),
+                "mL",
+                List.of(
+                        figure("Both parts together", up(grams / goes, 0.5), "g", "for each of " + goes),
+                        figure("On the part", volume.onPartMl(), "mL", "")),
+                goes,
+                workMin,
+                List.copyOf(notes));
+    }
+
+    /**
+     * Laminating resin for cloth wetted by hand: resin = cloth·(1 − ψ)/ψ with ψ the share of glass by weight, plus what fills the rest
+     * of the dish.
+     *
+     * @param clothMm2 all plies together
+     * @param arealGPerM2 cloth
+     * @param extraMl fills what the plies leave
+     */
+    public static Portion laminate(
+            String id,
+            String title,
+            ShelfItem item,
+            double clothMm2,
+            double arealGPerM2,
+            double extraMl,
+            double workMin,
+            double ratePerMin) {
+        double psi = TradeBook.value("laminate.glass-share");
+        double cloth = clothMm2 / MM2_A_M2 * arealGPerM2;
+        double grams = (cloth * (1 - psi) / psi + extraMl * item.density()) * (1 + TradeBook.value("mix.board-loss"));
+        double window = Math.max(0, workMin * TradeBook.value("mix.work-share") - TradeBook.value("mix.minutes"));
+        double ml = grams / item.density();
+        int goes = batches(ml, ratePerMin * window);
+        List<String> notes = new ArrayList<>();
+        notes.add("Resin and hardener by weight, by the label. A thick mass in a pot heats up: mix flat, use it.");
+        goes(goes, window, notes);
+        return new Portion(
+                id,
+                title,
+                Form.LAMINATE,
+                item.name(),
+                item.id(),
+                item.lot(),
+                up(ml, 1),
+                "mL",
+                List.of(
+                        figure("Resin with hardener", up(grams / goes, 1), "g", "for each of " + goes),
+                        figure(
+                                "Cloth",
+                                cloth,
+                                "g",
+                                "glass to resin 1 : " + shown(tenth((1 - psi) / psi)) + " by weight"),
+                        figure("Glass", psi * 100, "%", "by weight, hand lay-up")),
+                goes,
+                workMin,
+                List.copyOf(notes));
+    }
+
+    /** A bead along a line: π·d²/4·L. */
+    public static Portion bead(String id, String title, ShelfItem item, double lengthMm, double diameterMm) {
+        double ml = Math.PI * diameterMm * diameterMm / 4 * lengthMm / 1000;
+        return new Portion(
+                id,
+                title,
+                Form.BEAD,
+                item.name(),
+                item.id(),
+                item.lot(),
+                up(ml * (1 + TradeBook.value("mix.board-loss")), 0.5),
+                "mL",
+                List.of(
+                        figure("Bead", lengthMm, "mm", shown(diameterMm) + " mm across"),
+                        figure("On the part", ml, "mL", "")),
+                1,
+                0,
+                List.of());
+    }
+
+    /** Glass resin in drops: a first fill, further fills, and enough kept back for the last bead. */
+    public static Portion drops(String id, ShelfItem item, boolean vacuum) {
+        double drop = TradeBook.value("glass.drop");
+        double first = TradeBook.value("glass.first-drops");
+        double more = TradeBook.value("glass.more-drops");
+        double load = TradeBook.value("glass.load-drops");
+        List<Figure> figures = vacuum
+                ? List.of(
+                        figure("Load", Math.ceil(load * 0.75), "drops", "three quarters of the resin"),
+                        figure("Keep back", load - Math.ceil(load * 0.75), "drops", "for the last bead"),
+                        figure("All", load, "drops", shown(drop) + " mL each"))
+                : List.of(
+                        figure("First fill", first, "drops", ""),
+                        figure("Again where it stays dark", more, "drops", "dark is air"),
+                        figure("Keep back", 2, "drops", "for the last bead"));
+        double all = vacuum ? load : first + more + 2;
+        return new Portion(
+                id,
+                "Resin into the break",
+                Form.DROPS,
+                item.name(),
+                item.id(),
+                item.lot(),
+                up(all * drop, 0.01),
+                "mL",
+                figures,
+                1,
+                0,
+                List.of(
+                        "Resin stays off paint and skin. Sun sets it: keep the bottle shut and the chip in the shade."));
+    }
+
+    /** Gel for a small divot, a little over full. */
+    public static Portion gel(String id, String title, ShelfItem item, double ml) {
+        return new Portion(
+                id,
+                title,
+                Form.GEL,
+                item.name(),
+                item.id(),
+                item.lot(),
+                up(ml * item.density(), 0.1),
+                "g",
+                List.of(figure(
+                        "In the divot", Math.max(0.01, Math.ceil(ml * 100) / 100), "mL", "a drop is about 0.03 mL")),
+                1,
+                0,
+                List.of("Level with a card before the activator: after it, nothing moves."));
+    }
+
+    /** Something brushed or wiped or sprayed over an area in coats, {@code perM2} mL a coat. */
+    public static Portion coats(
+            String id, String title, Form form, ShelfItem item, double areaMm2, double coats, double perM2) {
+        double ml = areaMm2 / MM2_A_M2 * coats * perM2;
+        return new Portion(
+                id,
+                title,
+                form,
+                item.name(),
+                item.id(),
+                item.lot(),
+                item.unit().equals("pieces") ? coats : up(ml, 1),
+                item.unit(),
+                List.of(
+                        figure("Area", areaMm2 / 100, "cm²", ""),
+                        figure("Coats", coats, coats == 1 ? "coat" : "coats", shown(perM2) + " mL/m² each"),
+                        figure("In all", ml, "mL", "")),
+                1,
+                0,
+                List.of());
+    }
+
+    /** Something cut from a sheet. */
+    public static Portion cut(String id, String title, ShelfItem item, double areaMm2, int pieces, String note) {
+        return new Portion(
+                id,
+                title,
+                Form.CUT,
+                item.name(),
+                item.id(),
+                item.lot(),
+                pieces,
+                "pieces",
+                List.of(
+                        figure("Cut", pieces, pieces == 1 ? "piece" : "pieces", note),
+                        figure("Sheet", areaMm2 / 100, "cm²", "without offcuts")),
+                1,
+                0,
+                List.of("Cut it before anything is mixed."));
+    }
+
+    /** Something taken by the piece. */
+    public static Portion pieces(String id, String title, ShelfItem item, int pieces, String note) {
+        return new Portion(
+                id,
+                title,
+                Form.PIECES,
+                item.name(),
+                item.id(),
+                item.lot(),
+                pieces,
+                "pieces",
+                List.of(figure("Take", pieces, pieces == 1 ? "piece" : "pieces", note)),
+                1,
+                0,
+                List.of());
+    }
+
+    private static int batches(double ml, double most) {
+        return most > 0 ? Math.clamp((int) Math.ceil(ml / most - 1e-9), 1, MOST_BATCHES) : MOST_BATCHES;
+    }
+
+    private static void goes(int goes, double window, List<String> notes) {
+        if (goes >= MOST_BATCHES) {
+            notes.add(
+                    "Even small goes cannot be spread in time: take a slower class, cool the shop, or mend part of it first.");
+        } else if (goes > 1) {
+            notes.add("One go cannot be spread in " + shown(Math.floor(window * 10) / 10) + " min: " + goes
+                    + " equal goes, each with its own clock.");
+        }
+    }
+
+    /** Whether even small goes cannot be spread in time. */
+    public static boolean hopeless(Portion p) {
+        return p.batches() >= MOST_BATCHES;
+    }
+
+    private static Figure figure(String word, double value, String unit, String note) {
+        return new Figure(word, tenth(value), unit, note);
+    }
+
+    private static double up(double v, double step) {
+        return Math.round(Math.ceil(v / step - 1e-9) * step * 1000) / 1000.0;
+    }
+
+    private static double tenth(double v) {
+        return v < 0.1 ? Math.round(v * 100) / 100.0 : Math.round(v * 10) / 10.0;
+    }
+
+    private static String shown(double v) {
+        return Check.shown(v);
+    }
+}

@@ -1,0 +1,142 @@
+package vanemend.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import vanemend.core.cure.DryingRoute;
+import vanemend.core.cure.Sun;
+import vanemend.core.cure.UvCure;
+import vanemend.core.cure.Wait;
+import vanemend.core.damage.Chip;
+import vanemend.core.damage.Crack;
+import vanemend.core.damage.Damage;
+import vanemend.core.damage.Oval;
+import vanemend.core.footprint.Footprint;
+import vanemend.core.footprint.Grown;
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.method.GlassChip;
+import vanemend.core.mix.Portion;
+import vanemend.core.mix.Portions;
+import vanemend.core.sanding.Ladder;
+import vanemend.core.sanding.SurfaceLadder;
+import vanemend.core.section.Cut;
+import vanemend.core.section.Section;
+import vanemend.core.section.Taper;
+import vanemend.core.trade.Check;
+
+/** Windscreen chip: drops, vacuum or pressure, light by the sun's height or a lamp. */
+final class ChipPlan extends MethodPlan {
+    private static final double FILM_MM = 20;
+
+    ChipPlan(Job job, List<String> blockers) {
+        super(job, blockers);
+    }
+
+    /** Where the injector sits: the pit of a chip, the start of a crack. */
+    private Coordinate pit() {
+        Damage d = job.damages().getFirst();
+        return switch (d) {
+            case Chip c -> new Coordinate(c.xMm(), c.yMm());
+            case Crack c -> c.trace().line().getCoordinateN(0);
+            default -> d.outline().getCentroid().getCoordinate();
+        };
+    }
+
+    private double pitMm() {
+        return job.all(Chip.class).stream().mapToDouble(Chip::pitMm).max().orElse(2);
+    }
+
+    @Override
+    Planner.Worked work() {
+        boolean vacuum = job.recipe().map(r -> r.id().equals("chip-vacuum")).orElse(true);
+        Coordinate at = pit();
+        Geometry pit = round(at, pitMm());
+        Footprint f = Grown.on(part(), job.outline())
+                .shape(Zone.Kind.PIT, 0, pit)
+                .shape(Zone.Kind.INJECTOR, 0, round(at, value("glass.injector")))
+                .shape(Zone.Kind.FILM, 0, round(at, FILM_MM))
+                .out(Zone.Kind.CLEAN, value("glass.clean-past"))
+                .footprint();
+        Ladder ladder = SurfaceLadder.of(
+                f, job.stack().papers(), List.of(), "none: blade flat over it, blade upright to scrape");
+        Optional<Plan> plan = Optional.empty();
+        if (blockers.isEmpty()) {
+            ShelfItem resin = need(Role.FILL);
+            portion(Portions.drops("resin", resin, vacuum));
+            light(resin);
+            coats("wipe", "Alcohol", Portion.Form.WIPED, Role.WIPE, Zone.Kind.PIT, f, 1, "coat.wipe");
+            plan = finish(() -> GlassChip.lay(kit(f, ladder), vacuum), ladder, Optional.empty());
+        }
+        return new Planner.Worked(part().substrate().word(), drawing(f, section()), plan);
+    }
+
+    private static Geometry round(Coordinate at, double mm) {
+        return new Oval(at.x, at.y, mm, mm, 0).polygon();
+    }
+
+    /** Sun, cloud and lamp side by side; the lamp where nothing else is asked for or the sun is down. */
+    private void light(ShelfItem resin) {
+        Conditions.Place place = job.shop().place();
+        double up = Sun.elevationDeg(job.shop().now(), place.latitudeDeg(), place.longitudeDeg());
+        String height = up <= 0 ? "the sun is down" : "sun " + Math.round(up) + "° high now";
+        DryingRoute lamp = DryingRoute.still(
+                DryingRoute.Kind.UV_LAMP, value("uv.lamp-minutes"), airC(), "By the lamp's own label; film stays on.");
+        List<DryingRoute> routes = new ArrayList<>(List.of(lamp));
+        routes.add(by(DryingRoute.Kind.SUN, UvCure.sunMin(up), height));
+        routes.add(by(DryingRoute.Kind.CLOUD, UvCure.cloudMin(up), height + ", a quarter of its light comes through"));
+        DryingRoute route = routes.stream()
+                .filter(r -> r.kind() == job.draft().drying() && r.cures())
+                .findFirst()
+                .orElse(lamp);
+        waits.put(
+                "light",
+                new Wait(
+                        "light",
+                        "Resin: film off from",
+                        resin.name(),
+                        List.copyOf(routes),
+                        route,
+                        "Bead hard under the film's edge to a blade?",
+                        route.kind() == DryingRoute.Kind.UV_LAMP
+                                ? "label of the lamp"
+                                : height + "; 5 min at " + Check.shown(value("uv.sun-elevation"))
+                                        + "°, recalled, verify"));
+    }
+
+    private DryingRoute by(DryingRoute.Kind kind, OptionalDouble minutes, String height) {
+        return DryingRoute.still(
+                kind,
+                minutes.orElse(Double.NaN),
+                airC(),
+                minutes.isPresent() ? height : height + ": too low to plan on, take the lamp");
+    }
+
+    private Section section() {
+        Coordinate at = pit();
+        double outer = value("glass.ply");
+        double inner = outer + value("glass.interlayer");
+        double deep = Math.min(value("glass.break-depth"), outer * 0.9);
+        double half = Math.max(15, job.outline().getEnvelopeInternal().getWidth());
+        double from = Math.max(0, at.x - half);
+        double to = Math.min(part().widthMm(), at.x + half);
+        Taper cone = new Taper(round(at, Math.max(pitMm() * 2.2, 4)), Math.max(pitMm() * 1.1, 2), false, cutY());
+        Taper legs = new Taper(job.outline(), 2, false, cutY());
+        return new Cut(cutY(), from, to, x -> -inner - outer)
+                .layer("inner", "Inner ply", "coat", x -> -inner)
+                .layer("interlayer", "Interlayer", "rubber", x -> -outer)
+                .layer("outer", "Outer ply", "part", x -> -Math.max(deep * cone.at(x), 0.25 * deep * legs.at(x)))
+                .layer("resin", "Resin", "resin", x -> 0)
+                .section();
+    }
+
+    @Override
+    double cutY() {
+        Double typed = job.draft().cutYMm();
+        return typed == null ? pit().y : typed;
+    }
+}

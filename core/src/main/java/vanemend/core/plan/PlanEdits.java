@@ -1,0 +1,86 @@
+package vanemend.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import vanemend.core.method.Step;
+import vanemend.core.trade.Check;
+
+/** Edits of a plan applied to a method's steps. What was mixed, spread and waited for stays together and in order. */
+final class PlanEdits {
+    private static final double MOST_MIN = 24 * 60;
+
+    private PlanEdits() {}
+
+    /** The steps after {@code edits}; an edit of a step that is no longer there is left out. */
+    static List<Step> apply(List<Step> laid, List<PlanEdit> edits) {
+        List<Step> steps = new ArrayList<>(laid);
+        for (PlanEdit e : edits) {
+            int at = index(steps, e.step());
+            if (at < 0) {
+                continue;
+            }
+            List<Step> tried = new ArrayList<>(steps);
+            Step s = tried.remove(at);
+            switch (e.kind()) {
+                case SKIP -> {}
+                case MOVE -> tried.add(e.after() == null || e.after().isEmpty() ? 0 : index(tried, e.after()) + 1, s);
+                case MINUTES -> tried.add(at, s.lasting(e.minutes()));
+            }
+            if (together(laid, tried)) {
+                steps = tried;
+            }
+        }
+        return chained(steps);
+    }
+
+    /** Refuses edits that make no sense or tear a mix from its spreading and its wait. */
+    static void check(List<PlanEdit> edits, Check check) {
+        for (int i = 0; i < edits.size(); i++) {
+            PlanEdit e = edits.get(i);
+            String field = "edits." + i;
+            if (e.kind() == null || e.step() == null || e.step().isEmpty()) {
+                check.refuse(field, null, "skip, move or minutes of a step", "An edit of the plan names no step.");
+            } else if (e.kind() == PlanEdit.Kind.MINUTES) {
+                check.range(field + ".minutes", "Hands-on time", e.minutes(), 0, MOST_MIN, "min");
+            }
+        }
+    }
+
+    /** Whether every mix still stands before its spreading and that before its wait, and none of them is gone alone. */
+    static boolean together(List<Step> laid, List<Step> steps) {
+        for (String mix : laid.stream()
+                .map(Step::mix)
+                .filter(m -> !m.isEmpty())
+                .distinct()
+                .toList()) {
+            List<String> was =
+                    laid.stream().filter(s -> s.mix().equals(mix)).map(Step::id).toList();
+            List<String> is = steps.stream()
+                    .filter(s -> s.mix().equals(mix))
+                    .map(Step::id)
+                    .toList();
+            if (!was.equals(is)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static int index(List<Step> steps, String id) {
+        for (int i = 0; i < steps.size(); i++) {
+            if (steps.get(i).id().equals(id)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private static List<Step> chained(List<Step> steps) {
+        List<Step> out = new ArrayList<>();
+        for (Step s : steps) {
+            out.add(s.as(
+                    s.id(), out.isEmpty() ? List.of() : List.of(out.getLast().id())));
+        }
+        return List.copyOf(out);
+    }
+}

@@ -1,0 +1,226 @@
+package vanemend.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.locationtech.jts.geom.Geometry;
+import vanemend.core.damage.RustHole;
+import vanemend.core.footprint.Footprint;
+import vanemend.core.footprint.Grown;
+import vanemend.core.footprint.Piece;
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.method.RustPatch;
+import vanemend.core.mix.FillVolume;
+import vanemend.core.mix.Portion;
+import vanemend.core.mix.Portions;
+import vanemend.core.part.Metal;
+import vanemend.core.sanding.Grains;
+import vanemend.core.sanding.Ladder;
+import vanemend.core.sanding.Leg;
+import vanemend.core.sanding.SurfaceLadder;
+import vanemend.core.section.Cut;
+import vanemend.core.section.Section;
+import vanemend.core.section.Taper;
+import vanemend.core.trade.Check;
+
+/** Rust-through: cut back, mesh, glass-fibre filler, body filler, primer on both sides. */
+final class RustPlan extends MethodPlan {
+    private final Metal metal;
+    private final double cutBackMm;
+
+    RustPlan(Job job, Metal metal, List<String> blockers) {
+        super(job, blockers);
+        this.metal = metal;
+        double rust = job.all(RustHole.class).stream()
+                .mapToDouble(RustHole::rustPastMm)
+                .max()
+                .orElse(0);
+        this.cutBackMm = value("rust.cut-margin") + (job.house().is("rust", "converter") ? 0 : rust);
+    }
+
+    @Override
+    Planner.Worked work() {
+        double fibre = Math.max(cutBackMm, 0) + value("rust.fibre-past");
+        double filler = fibre + value("rust.filler-past") - value("rust.fibre-past");
+        double strip = Math.max(filler + value("dent.feather-width"), value("rust.strip-past") + cutBackMm);
+        double mesh = cutBackMm + value("mesh.past");
+        Footprint f = Grown.on(part(), job.outline())
+                .out(Zone.Kind.RUST, cutBackMm)
+                .out(Zone.Kind.FIBRE, fibre)
+                .out(Zone.Kind.FILLER, filler)
+                .out(Zone.Kind.STRIP, strip)
+                .out(Zone.Kind.CLEAN, strip + value("dent.clean-past"))
+                .out(Zone.Kind.MESH, mesh)
+                .out(Zone.Kind.PRIME_BACK, mesh + value("dent.clean-past"))
+                .footprint();
+        double limit = value(job.house().is("ladder", "quick") ? "ladder.ratio.quick" : "ladder.ratio.fine");
+        List<Leg> legs = new ArrayList<>();
+        double off = value("minutes.open.per-100cm2")
+                * f.areaMm2(Zone.Kind.STRIP)
+                / 1e4
+                * value("ladder.rate.da")
+                * Grains.micrometres("P", 36);
+        legs.add(leg(
+                "strip",
+                "Strip",
+                36,
+                36,
+                off,
+                Zone.Kind.STRIP,
+                Zone.Kind.STRIP,
+                Zone.Kind.STRIP,
+                "DA",
+                "flat, moving",
+                "bright metal, paint edge feathered"));
+        double tall = value("dent.proud") * (f.areaMm2(Zone.Kind.RUST) + f.areaMm2(Zone.Kind.FIBRE)) / 2;
+        legs.add(leg(
+                "fibre-level",
+                "On the glass-fibre filler",
+                80,
+                80,
+                tall,
+                Zone.Kind.FIBRE,
+                Zone.Kind.FIBRE,
+                Zone.Kind.FIBRE,
+                "Board",
+                "cross the strokes",
+                "level or just below, no lump"));
+        double proud = value("dent.proud") * (f.areaMm2(Zone.Kind.FIBRE) + f.areaMm2(Zone.Kind.FILLER)) / 2;
+        Leg shape = leg(
+                "shape",
+                "On the body filler",
+                80,
+                180,
+                proud,
+                Zone.Kind.FILLER,
+                Zone.Kind.FILLER,
+                Zone.Kind.STRIP,
+                "Board",
+                "cross the directions",
+                "flush, edges translucent, feathered");
+        legs.add(new Leg(
+                shape.id(),
+                shape.stage(),
+                shape.fromP(),
+                shape.toP(),
+                limit,
+                shape.stockMm3(),
+                value("ladder.rate.block"),
+                shape.scratchShare(),
+                shape.first(),
+                shape.middle(),
+                shape.last(),
+                shape.tool(),
+                shape.motion(),
+                shape.sign(),
+                false,
+                Leg.Grades.CHEAPEST));
+        Ladder ladder =
+                SurfaceLadder.of(f, job.stack().papers(), legs, job.house().label("ladder"));
+        Optional<Plan> plan = Optional.empty();
+        if (blockers.isEmpty()) {
+            ladderHolds(ladder);
+            amounts(f);
+            plan = finish(() -> RustPatch.lay(kit(f, ladder)), ladder, Optional.empty());
+        }
+        return new Planner.Worked(
+                metal.word() + " " + Check.shown(metal.gaugeMm()) + " mm, bare", drawing(f, section(f)), plan);
+    }
+
+    private void amounts(Footprint f) {
+        double loss = value("mix.board-loss");
+        double tight = value("dent.tight-coat");
+        tin(
+                "fibre",
+                "Glass-fibre filler",
+                need(Role.BACK),
+                FillVolume.of(
+                        0,
+                        f.areaMm2(Zone.Kind.RUST),
+                        f.areaMm2(Zone.Kind.FIBRE),
+                        value("rust.fibre-thick"),
+                        value("dent.proud"),
+                        tight,
+                        loss),
+                value("rust.fibre-thick"),
+                f.zone(Zone.Kind.FIBRE));
+        tin(
+                "filler",
+                "Body filler",
+                need(Role.FILL),
+                FillVolume.of(
+                        0,
+                        f.areaMm2(Zone.Kind.FIBRE),
+                        f.areaMm2(Zone.Kind.FILLER),
+                        value("rust.filler-thick"),
+                        value("dent.proud"),
+                        tight,
+                        loss),
+                value("rust.filler-thick"),
+                f.zone(Zone.Kind.FILLER));
+        ShelfItem mesh = need(Role.REINFORCE);
+        Geometry shape = f.zone(Zone.Kind.MESH).shape();
+        portion(Portions.cut(
+                "mesh",
+                "Mesh",
+                mesh,
+                shape.getArea(),
+                shape.getNumGeometries(),
+                Check.shown(value("mesh.past")) + " mm larger all round"));
+        for (int i = 0; i < shape.getNumGeometries(); i++) {
+            pieces.add(Piece.of(
+                    "mesh-" + (i + 1), "Mesh " + (i + 1), mesh.name(), 1, Zone.Side.BACK, shape.getGeometryN(i)));
+        }
+        item(Role.CONVERT)
+                .ifPresent(i -> portion(Portions.coats(
+                        "converter",
+                        "Rust converter",
+                        Portion.Form.BRUSHED,
+                        i,
+                        f.areaMm2(Zone.Kind.RUST),
+                        1,
+                        value("coat.converter"))));
+        ShelfItem primer = need(Role.SEAL);
+        portion(Portions.coats(
+                "primer",
+                "Primer, both sides",
+                Portion.Form.SPRAYED,
+                primer,
+                f.areaMm2(Zone.Kind.STRIP) + f.areaMm2(Zone.Kind.PRIME_BACK),
+                2,
+                value("coat.primer")));
+        coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
+    }
+
+    private Section section(Footprint f) {
+        double[] ends = ends(f, Zone.Kind.STRIP);
+        double gauge = metal.gaugeMm();
+        double coats = part().coatsMm(true) + part().coatsMm(false);
+        double meshMm = value("rust.mesh-thick");
+        Taper mesh = new Taper(f.zone(Zone.Kind.MESH).shape(), 1, false, cutY());
+        Taper hole = new Taper(f.zone(Zone.Kind.RUST).shape(), 1, false, cutY());
+        Taper fibre = new Taper(f.zone(Zone.Kind.FIBRE).shape(), value("rust.fibre-past"), false, cutY());
+        Taper filler = new Taper(f.zone(Zone.Kind.FILLER).shape(), value("dent.filler-past"), false, cutY());
+        Taper strip = new Taper(f.zone(Zone.Kind.STRIP).shape(), value("dent.feather-width"), true, cutY());
+        // The edges are turned in below the face, so that both fillers find room.
+        double sink = value("rust.fibre-thick") + value("rust.filler-thick") - coats;
+        return new Cut(
+                        cutY(),
+                        ends[0],
+                        ends[1],
+                        x -> -coats - gauge - sink * fibre.at(x) - meshMm * Math.signum(mesh.at(x)))
+                .layer("mesh", "Mesh", "cloth", x -> -coats - gauge - sink * fibre.at(x))
+                .layer("part", "Part", "part", x -> -coats - sink * fibre.at(x) - (hole.at(x) > 0 ? gauge : 0))
+                .layer(
+                        "fibre",
+                        "Glass-fibre filler",
+                        "backing",
+                        x -> -coats - (sink - value("rust.fibre-thick")) * fibre.at(x))
+                .layer("filler", "Body filler", "fill", x -> filler.at(x) > 0 ? -coats + coats * filler.at(x) : -1e3)
+                .layer("coats", "Coats", "paint", x -> -coats + coats * strip.at(x))
+                .layer("primer", "Primer", "coat", x -> strip.at(x) < 1 ? -coats * 0.3 : 0)
+                .section();
+    }
+}

@@ -1,0 +1,167 @@
+package vanemend.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import vanemend.core.damage.Blemish;
+import vanemend.core.damage.Damage;
+import vanemend.core.footprint.Footprint;
+import vanemend.core.footprint.Grown;
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Chemistry;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.method.TrimFinish;
+import vanemend.core.mix.FillVolume;
+import vanemend.core.mix.Portion;
+import vanemend.core.mix.Portions;
+import vanemend.core.part.Plastic;
+import vanemend.core.sanding.Ladder;
+import vanemend.core.sanding.Leg;
+import vanemend.core.sanding.SurfaceLadder;
+import vanemend.core.section.Cut;
+import vanemend.core.section.Section;
+import vanemend.core.section.Taper;
+
+/** Trim: residue off, divot filled, grain and colour. */
+final class TrimPlan extends MethodPlan {
+    private static final int FINE = 320;
+
+    private final Plastic plastic;
+
+    TrimPlan(Job job, Plastic plastic, List<String> blockers) {
+        super(job, blockers);
+        this.plastic = plastic;
+    }
+
+    private List<Blemish> of(Damage.Kind kind) {
+        return job.all(Blemish.class).stream().filter(b -> b.kind() == kind).toList();
+    }
+
+    /** Bowl: π·a·b·h/2, mL. */
+    private double divotMl() {
+        return of(Damage.Kind.DIVOT).stream()
+                        .mapToDouble(b ->
+                                Math.PI / 4 * b.place().lengthMm() * b.place().widthMm() * b.depthMm() / 2)
+                        .sum()
+                / 1000;
+    }
+
+    @Override
+    Planner.Worked work() {
+        boolean residue = !of(Damage.Kind.RESIDUE).isEmpty();
+        boolean divot = !of(Damage.Kind.DIVOT).isEmpty();
+        double sand = value("trim.sand-past");
+        double texture = value("coat.texture-past");
+        double colour = texture + value("coat.colour-past");
+        Footprint f = Grown.on(part(), job.outline())
+                .out(Zone.Kind.FINE_320, sand)
+                .fine(Zone.Kind.TEXTURE, texture)
+                .fine(Zone.Kind.COLOUR, colour)
+                .out(Zone.Kind.CLEAN, Math.max(colour, value("trim.clean-past")))
+                .footprint();
+        List<Leg> legs = new ArrayList<>();
+        if (residue) {
+            legs.add(dulls(
+                    "residue", "Hard glue", FINE, Zone.Kind.DAMAGE, f, "Slow orbital", "glue gone, grain still there"));
+        }
+        legs.add(dulls(
+                "dull", "Over the repair", FINE, Zone.Kind.FINE_320, f, "Slow orbital", "dull all over, no edge"));
+        Ladder ladder = SurfaceLadder.of(f, job.stack().papers(), legs, "never coarser than 180");
+        Optional<Plan> plan = Optional.empty();
+        if (blockers.isEmpty()) {
+            ladderHolds(ladder);
+            amounts(f, divot);
+            plan = finish(() -> TrimFinish.lay(kit(f, ladder), residue, divot), ladder, Optional.empty());
+        }
+        return new Planner.Worked(plastic.word(), drawing(f, section(f)), plan);
+    }
+
+    private void amounts(Footprint f, boolean divot) {
+        if (divot) {
+            ShelfItem fill = need(Role.FILL);
+            if (fill.materialClass().chemistry() == Chemistry.CYANOACRYLATE) {
+                portion(Portions.gel("face", "Gel for the divot", fill, divotMl() * 1.1));
+            } else {
+                double ml = divotMl();
+                portion(Portions.cartridge(
+                        "face",
+                        "Adhesive for the divot",
+                        fill,
+                        new FillVolume(ml, 0, ml * 0.2, 0, (ml + ml * 0.2) * value("mix.board-loss")),
+                        workMin(fill),
+                        job.shop().spreadMlPerMin()));
+                curing("face", "Divot: sand from", fill, 1, "A fingernail leaves no mark?");
+                item(Role.PROMOTE).ifPresent(i -> {
+                    portion(Portions.coats(
+                            "promoter",
+                            "Promoter under the adhesive",
+                            Portion.Form.SPRAYED,
+                            i,
+                            f.areaMm2(Zone.Kind.FINE_320),
+                            1,
+                            value("coat.promoter")));
+                    flash("promoter", i);
+                });
+            }
+        }
+        item(Role.SEAL).ifPresent(i -> flash("seal", i));
+        coats(
+                "seal",
+                "Promoter under the texture",
+                Portion.Form.SPRAYED,
+                Role.SEAL,
+                Zone.Kind.TEXTURE,
+                f,
+                1,
+                "coat.promoter");
+        coats(
+                "texture",
+                "Texture",
+                Portion.Form.SPRAYED,
+                Role.TEXTURE,
+                Zone.Kind.TEXTURE,
+                f,
+                value("coat.texture-coats"),
+                "coat.texture");
+        coats(
+                "colour",
+                "Colour",
+                Portion.Form.SPRAYED,
+                Role.COLOUR,
+                Zone.Kind.COLOUR,
+                f,
+                value("coat.colour-coats"),
+                "coat.colour");
+        coats("clean", "Cleaner, three times", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 3, "coat.wipe");
+    }
+
+    private Section section(Footprint f) {
+        double[] ends = ends(f, Zone.Kind.TEXTURE);
+        double t = plastic.thicknessMm();
+        List<Blemish> divots = of(Damage.Kind.DIVOT);
+        double deep = divots.stream().mapToDouble(Blemish::depthMm).max().orElse(0);
+        Cut cut = new Cut(cutY(), ends[0], ends[1], x -> -t);
+        if (divots.isEmpty()) {
+            cut.layer("part", "Part", "part", x -> 0);
+        } else {
+            Blemish first = divots.getFirst();
+            double reach = Math.min(first.place().lengthMm(), first.place().widthMm()) / 2;
+            Taper in = new Taper(first.outline(), reach, false, cutY());
+            cut.layer("part", "Part", "part", x -> -deep * (1 - (1 - in.at(x)) * (1 - in.at(x))))
+                    .layer("face", "Fill", "fill", x -> 0);
+        }
+        Taper grain = new Taper(f.zone(Zone.Kind.TEXTURE).shape(), 10, false, cutY());
+        Taper paint = new Taper(f.zone(Zone.Kind.COLOUR).shape(), 10, false, cutY());
+        return cut.layer("texture", "Texture", "finish", x -> 0.08 * grain.at(x))
+                .layer("colour", "Colour", "paint", x -> 0.08 * grain.at(x) + 0.04 * paint.at(x))
+                .section();
+    }
+
+    @Override
+    double cutY() {
+        Double typed = job.draft().cutYMm();
+        List<Blemish> divots = of(Damage.Kind.DIVOT);
+        return typed == null && !divots.isEmpty() ? divots.getFirst().place().yMm() : super.cutY();
+    }
+}

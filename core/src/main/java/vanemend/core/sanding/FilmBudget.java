@@ -1,0 +1,72 @@
+package vanemend.core.sanding;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import vanemend.core.trade.TradeBook;
+
+/**
+ * Clear coat left beside a run, grade by grade, µm. The putty shield keeps the clear untouched until the run is level; from then on each
+ * grade, and the polish after the last, takes off the scratch of the one before it (scratch share of clear times its median grain;
+ * recalled, verify).
+ *
+ * @param soundUm clear beside the run before the work, µm
+ * @param leastUm house minimum to leave, µm
+ * @param left one line a grade after the first
+ * @param said verdict: safe, tight, or the grade at which it would cut through
+ */
+public record FilmBudget(double soundUm, double leastUm, List<Left> left, String said) {
+    /**
+     * Clear left after a grade.
+     *
+     * @param paper as printed
+     * @param um µm
+     */
+    public record Left(String paper, double um) {}
+
+    private static final double TIGHT_UM = 5;
+
+    /** What the grades of {@code ladder} leave of {@code soundUm}. */
+    public static FilmBudget of(double soundUm, double leastUm, Ladder ladder) {
+        double share = TradeBook.value("clear.scratch-share");
+        double guarded = Grains.micrometres("P", (int) TradeBook.value("clear.guarded-to"));
+        double um = soundUm;
+        List<Left> out = new ArrayList<>();
+        Optional<String> through = Optional.empty();
+        Optional<String> under = Optional.empty();
+        List<Rung> rungs = ladder.rungs();
+        for (int i = 1; i <= rungs.size(); i++) {
+            boolean polish = i == rungs.size();
+            if (!polish && rungs.get(i).grainUm() >= guarded) {
+                continue;
+            }
+            um -= share * rungs.get(i - 1).grainUm();
+            String paper = polish ? "polish" : rungs.get(i).paper();
+            out.add(new Left(paper, Math.max(0, um)));
+            if (um <= 0 && through.isEmpty()) {
+                through = Optional.of(paper);
+            }
+            if (um < leastUm && under.isEmpty()) {
+                under = Optional.of(paper);
+            }
+        }
+        double end = Math.max(0, um);
+        String left = Math.round(end) + " of " + Math.round(soundUm) + " µm left, " + Math.round(leastUm) + " asked";
+        String said = through.isPresent()
+                ? "Would cut through at " + through.get() + ": repaint instead."
+                : under.isPresent()
+                        ? "Too thin from " + under.get() + " on: " + left + "."
+                        : end - leastUm < TIGHT_UM ? "Tight: " + left + "." : "Safe: " + left + ".";
+        return new FilmBudget(soundUm, leastUm, List.copyOf(out), said);
+    }
+
+    /** Clear left at the end, µm. */
+    public double endUm() {
+        return left.isEmpty() ? soundUm : left.getLast().um();
+    }
+
+    /** Whether the house minimum stays. */
+    public boolean holds() {
+        return endUm() >= leastUm;
+    }
+}

@@ -1,0 +1,110 @@
+package vanemend.core.method;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import vanemend.core.Bench;
+import vanemend.core.plan.RepairDraft;
+
+/** One made-up repair for every way to mend, by recipe. */
+public final class Cases {
+    private static final String TPO =
+            "{name: Front skirt, widthMm: 1600, heightMm: 420, made: {material: PLASTIC, mark: '>PP+EPDM-TD20<', thicknessMm: 3.2}}";
+    private static final String SPLIT =
+            "{kind: CRACK, trace: [760, 180, 800, 205, 838, 244], through: THROUGH, ends: BOTH}";
+    private static final String SMC =
+            "{name: Battery lid, widthMm: 640, heightMm: 420, made: {material: COMPOSITE, composite: SMC, thicknessMm: 3.2}}";
+    private static final String LID_CRACK =
+            "{kind: CRACK, trace: [250, 190, 300, 205, 345, 230], through: THROUGH, ends: BOTH}";
+    private static final String RUST =
+            "{name: Wheel arch, widthMm: 1100, heightMm: 620, gaugeMm: 0.8, made: {material: METAL},"
+                    + " metal: MILD_STEEL}";
+    private static final String HOLE =
+            "{kind: RUST_HOLE, xMm: 600, yMm: 330, lengthMm: 34, widthMm: 22, angleDeg: 70, rustPastMm: 12}";
+    private static final String GLASS =
+            "{name: Windscreen, widthMm: 2100, heightMm: 1150, made: {material: GLASS, stamp: II, wheelXMm: 1560, heavy: true}}";
+    private static final String STAR =
+            "{kind: CHIP, xMm: 640, yMm: 520, lengthMm: 6, chip: {type: STAR, spanMm: 13, pitMm: 2.5, inSweep: true}}";
+    private static final String TYRE = "{name: Rear tyre, widthMm: 178, heightMm: 360, made: {material: TYRE, use: CAR,"
+            + " treadDepthMm: 4.6, dateCode: '3523', speed: R, position: REAR}}";
+    private static final String FILM = "{name: Arm cover, widthMm: 420, heightMm: 180, made: {material: FILM},"
+            + " coats: [{kind: PRIMER_SURFACER}, {kind: BASE}, {kind: CLEAR}]}";
+    private static final String RUN =
+            "{kind: RUN, xMm: 210, yMm: 92, lengthMm: 64, widthMm: 9, angleDeg: 82, film: {peakUm: 176, soundUm: 58, totalUm: 128}}";
+    private static final String TRIM =
+            "{name: Console, widthMm: 480, heightMm: 210, made: {material: PLASTIC, mark: '>PC+ABS<', thicknessMm: 2.5}}";
+    private static final String DIVOT =
+            "{kind: DIVOT, xMm: 330, yMm: 96, lengthMm: 14, widthMm: 5, angleDeg: 25, depthMm: 0.8}";
+    private static final String RESIDUE =
+            "{kind: RESIDUE, xMm: 150, yMm: 110, lengthMm: 120, widthMm: 34, angleDeg: 0}";
+
+    private Cases() {}
+
+    /** Drafts by recipe id, each taking that recipe. */
+    public static Map<String, RepairDraft> all() {
+        Map<String, RepairDraft> out = new LinkedHashMap<>();
+        out.put("dent-filler-putty", Bench.repair(Bench.door(), Bench.dent(340, 240, 120, 100, 4.2)));
+        out.put("dent-putty-alone", Bench.repair(Bench.door(), Bench.dent(340, 240, 120, 100, 1.4)));
+        put(out, "rust-mesh", RUST, HOLE);
+        put(out, "rust-converted", RUST, HOLE);
+        put(out, "run-machine", FILM, RUN);
+        put(out, "run-block", FILM, RUN);
+        put(out, "composite-epoxy", SMC, LID_CRACK);
+        put(out, "composite-epoxy-film", SMC, LID_CRACK);
+        put(out, "composite-one-material", SMC, LID_CRACK);
+        put(out, "composite-lay-up", SMC, LID_CRACK);
+        put(
+                out,
+                "hairline-sealant",
+                "{name: Roof pod, widthMm: 1400, heightMm: 700, made: {material: COMPOSITE, composite: HAND_LAID, thicknessMm: 5},"
+                        + " face: [GELCOAT]}",
+                "{kind: HAIRLINE, trace: [610, 330, 660, 352, 714, 358]}");
+        put(out, "plastic-adhesive-cloth", TPO, SPLIT);
+        put(
+                out,
+                "plastic-adhesive-polyester",
+                TPO,
+                "{kind: CRACK, trace: [760, 180, 800, 195], through: THROUGH, ends: BOTH}");
+        put(
+                out,
+                "plastic-patch",
+                TPO,
+                "{kind: CRACK, trace: [1600, 150, 1550, 162, 1512, 170], through: THROUGH, ends: ONE}");
+        put(out, "plastic-mesh", TPO, "{kind: HOLE, xMm: 760, yMm: 180, lengthMm: 38, widthMm: 26, angleDeg: 20}");
+        put(out, "plastic-face", TPO, "{kind: SCRATCH, trace: [700, 200, 790, 214], widthMm: 4, depthMm: 1.2}");
+        put(
+                out,
+                "weld-finish",
+                TPO,
+                "{kind: SEAM, trace: [700, 210, 780, 220, 840, 214], widthMm: 9, groundBelow: true}");
+        put(
+                out,
+                "abs-solvent",
+                "{name: Mirror shell, widthMm: 260, heightMm: 360, made: {material: PLASTIC, mark: '>ABS<', thicknessMm: 2.8}}",
+                "{kind: MISSING, xMm: 232, yMm: 330, lengthMm: 60, widthMm: 44, angleDeg: 45, soundMm: 22, pieceKept: false}",
+                "{kind: CRACK, trace: [205, 300, 168, 262], through: THROUGH, ends: BOTH}");
+        put(out, "trim", TRIM, RESIDUE, DIVOT);
+        put(
+                out,
+                "trim-flexible",
+                "{name: Step trim, widthMm: 480, heightMm: 210, made: {material: PLASTIC, mark: '>PP<', thicknessMm: 2.5}}",
+                DIVOT);
+        put(out, "chip-vacuum", GLASS, STAR);
+        put(out, "chip-pressure", GLASS, STAR);
+        put(
+                out,
+                "tyre-one-piece",
+                TYRE,
+                "{kind: INJURY, xMm: 104, yMm: 190, lengthMm: 4.2, angleDeg: 12, injury: {place: CROWN}}");
+        put(
+                out,
+                "tyre-two-piece",
+                TYRE,
+                "{kind: INJURY, xMm: 104, yMm: 190, lengthMm: 4.2, angleDeg: 32, injury: {place: CROWN}}");
+        return out;
+    }
+
+    private static void put(Map<String, RepairDraft> out, String recipe, String part, String... damages) {
+        RepairDraft d = Bench.job(part, damages);
+        out.put(recipe, new RepairDraft(d.part(), d.damages(), null, null, null, null, null, recipe, null, null));
+    }
+}
