@@ -5,6 +5,7 @@ import { usePreferences, useSaid } from "../shell/preferences";
 import { dayAndTime, grams, minutes, stretch, temperature, timeOfDay } from "../units/units";
 import { MeaningNow } from "./part/meaning";
 import { Big, Head } from "./sheet";
+import { amount } from "./steps/amount";
 
 /** The figures that matter now, in large type; or what stands in the way of them. */
 export function Figures({
@@ -65,41 +66,15 @@ function StillToSay({ problems }: { problems: readonly Api["InputProblem"][] }) 
 function PlanFigures({ plan }: { plan: Api["Plan"] }) {
   const now = useNow();
   const zone = useZone();
-  const { system } = usePreferences();
   const first = plan.mixes[0];
-  if (!first) return null;
-  const pour = first.pour;
   const ready = now + plan.totalMin * 60_000;
   const soon = plan.totalMin < 18 * 60;
   return (
     <div className="divide-y divide-hair">
-      <Big
-        waits
-        label={`${first.title}: sand after`}
-        value={minutes(first.route.sandFromMin)}
-        note={
-          first.route.kind === "LAMP"
-            ? `lamp ${Math.ceil(first.route.rampMin)} + ${Math.ceil(first.route.holdMin)} + cool ${Math.ceil(first.route.coolMin)} min`
-            : `label ${Math.round(first.law.sandMin)} min at ${temperature(first.law.refC, system)}`
-        }
-      />
-      <Big
-        label={`${first.title}: work time`}
-        value={stretch(pour.workMin * 60, "down")}
-        note={`all on the part within ${stretch(pour.onPartByMin * 60, "down")}`}
-      />
-      <div className="grid grid-cols-2 divide-x divide-hair">
-        <Big
-          small
-          label={first.title}
-          value={grams(pour.fillerG)}
-          note={pour.batches > 1 ? `${pour.batches} batches` : "one batch"}
-        />
-        <Big small label="Cream" value={grams(pour.creamG)} note={`${pour.percent}\u202f% by weight`} />
-      </div>
+      {first ? <MixFigures mix={first} /> : <PortionFigures plan={plan} />}
       <Big label="Hands on" value={minutes(plan.activeMin)} note={`of ${minutes(plan.totalMin)} in all`} />
       <Big
-        label="Ready for primer, begun now"
+        label="Ready, begun now"
         value={soon ? timeOfDay(ready, zone, "up") : dayAndTime(ready, zone)}
         small={!soon}
         note={
@@ -111,5 +86,59 @@ function PlanFigures({ plan }: { plan: Api["Plan"] }) {
         }
       />
     </div>
+  );
+}
+
+/** Filler and cream: when it is sanded, how long it works, how much. */
+function MixFigures({ mix }: { mix: Api["MixPlan"] }) {
+  const { system } = usePreferences();
+  const { pour } = mix;
+  return (
+    <>
+      <Big
+        waits
+        label={`${mix.title}: sand after`}
+        value={minutes(mix.route.sandFromMin)}
+        note={
+          mix.route.kind === "LAMP"
+            ? `lamp ${Math.ceil(mix.route.rampMin)} + ${Math.ceil(mix.route.holdMin)} + cool ${Math.ceil(mix.route.coolMin)} min`
+            : `label ${Math.round(mix.law.sandMin)} min at ${temperature(mix.law.refC, system)}`
+        }
+      />
+      <Big
+        label={`${mix.title}: work time`}
+        value={stretch(pour.workMin * 60, "down")}
+        note={`all on the part within ${stretch(pour.onPartByMin * 60, "down")}`}
+      />
+      <div className="grid grid-cols-2 divide-x divide-hair">
+        <Big
+          small
+          label={mix.title}
+          value={grams(pour.fillerG)}
+          note={pour.batches > 1 ? `${pour.batches} batches` : "one batch"}
+        />
+        <Big small label="Cream" value={grams(pour.creamG)} note={`${pour.percent}\u202f% by weight`} />
+      </div>
+    </>
+  );
+}
+
+/** The longest wait, and what goes off soonest. */
+function PortionFigures({ plan }: { plan: Api["Plan"] }) {
+  const wait = [...plan.waits].sort((a, b) => b.route.sandFromMin - a.route.sandFromMin)[0];
+  const hurried = plan.portions.filter((p) => p.workMin > 0).sort((a, b) => a.workMin - b.workMin)[0];
+  const most = hurried ?? plan.portions[0];
+  return (
+    <>
+      {wait && <Big waits label={wait.title} value={minutes(wait.route.sandFromMin)} note={wait.material} />}
+      {hurried && (
+        <Big
+          label={`${hurried.title}: work time`}
+          value={stretch(hurried.workMin * 60, "down")}
+          note={`all on the part within ${stretch(hurried.workMin * 48, "down")}`}
+        />
+      )}
+      {most && <Big label={most.title} value={amount(most.needed, most.unit)} note={most.material} />}
+    </>
   );
 }

@@ -69,7 +69,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
         ) : station === "steps" ? (
           <div className="flex min-h-0 flex-1">
             <section className="min-w-0 flex-1" aria-label="Steps">
-              <StepsStation on={on} workup={on.workup} frozen={frozen} />
+              <StepsStation on={on} workup={on.workup} frozen={frozen} id={id} />
             </section>
             <section className="firm-l bg-sheet hidden w-[332px] shrink-0 min-[1100px]:block" aria-label="Drawing">
               {workup && <DrawingPair drawing={workup.drawing} sectionShare={0.32} />}
@@ -93,6 +93,9 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
                   drawing={workup.drawing}
                   labels={226}
                   stale={!on.workup}
+                  onCut={
+                    station === "footprint" && !frozen ? (cutYMm) => on.change((d) => ({ ...d, cutYMm })) : undefined
+                  }
                   onDrag={
                     station === "damage" && !frozen
                       ? (i, corner, xMm, yMm) =>

@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/repairs/{id}/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/repairs/{id}/start": {
         parameters: {
             query?: never;
@@ -222,6 +238,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["start"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/repairs/{id}/templates.dxf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dxf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/repairs/{id}/templates.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/repairs/{id}/templates.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["svg"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -522,6 +586,14 @@ export interface components {
             loop: string;
             note: string;
         };
+        Broken: {
+            follows: string;
+            interlock: string;
+            missing: string;
+            said: string;
+            step: string;
+            title: string;
+        };
         Candidate: {
             item: components["schemas"]["ShelfItem"];
             /** Format: double */
@@ -676,11 +748,13 @@ export interface components {
             /** Format: double */
             areaMm2: number;
             /** @enum {string} */
-            kind: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN";
+            kind: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
             note: string;
             /** Format: double */
             pastMm: number;
             rings: components["schemas"]["Ring"][];
+            /** @enum {string} */
+            side: "FACE" | "BACK";
             word: string;
         };
         DryingRoute: {
@@ -689,7 +763,7 @@ export interface components {
             /** Format: double */
             holdMin: number;
             /** @enum {string} */
-            kind: "AIR" | "LAMP";
+            kind: "AIR" | "LAMP" | "OVEN" | "SUN" | "CLOUD" | "UV_LAMP";
             note: string;
             /** Format: double */
             peakC: number;
@@ -720,6 +794,13 @@ export interface components {
             family: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
             meaning: components["schemas"]["Meaning"];
         };
+        Figure: {
+            note: string;
+            unit: string;
+            /** Format: double */
+            value: number;
+            word: string;
+        };
         FileDraft: {
             text?: string;
         };
@@ -740,6 +821,14 @@ export interface components {
             proudMl: number;
             /** Format: double */
             skimMl: number;
+        };
+        FilmBudget: {
+            /** Format: double */
+            leastUm: number;
+            left: components["schemas"]["Left"][];
+            said: string;
+            /** Format: double */
+            soundUm: number;
         };
         FilmDraft: {
             /** Format: double */
@@ -909,6 +998,11 @@ export interface components {
             thickestMm: number;
             word: string;
             xz: number[];
+        };
+        Left: {
+            paper: string;
+            /** Format: double */
+            um: number;
         };
         Line: {
             answer: string;
@@ -1114,23 +1208,51 @@ export interface components {
             /** Format: double */
             widthMm?: number;
         };
+        Piece: {
+            /** Format: int32 */
+            count: number;
+            /** Format: double */
+            heightMm: number;
+            id: string;
+            label: string;
+            material: string;
+            rings: components["schemas"]["Ring"][];
+            /** @enum {string} */
+            side: "FACE" | "BACK";
+            /** Format: double */
+            widthMm: number;
+        };
         Plan: {
             /** Format: double */
             activeMin: number;
             air: components["schemas"]["Air"];
+            broken: components["schemas"]["Broken"][];
+            budget?: components["schemas"]["FilmBudget"];
             closing: string;
             ladder: components["schemas"]["Ladder"];
             loops: components["schemas"]["Loop"][];
             method: string;
             mixes: components["schemas"]["MixPlan"][];
+            pieces: components["schemas"]["Piece"][];
+            portions: components["schemas"]["Portion"][];
             schools: {
                 [key: string]: string;
             };
+            shopping: components["schemas"]["Shopping"][];
             /** Format: double */
             spareMin?: number;
             steps: components["schemas"]["PlannedStep"][];
             /** Format: double */
             totalMin: number;
+            waits: components["schemas"]["Wait"][];
+        };
+        PlanEditDraft: {
+            after?: string;
+            /** @enum {string} */
+            kind?: "SKIP" | "MOVE" | "MINUTES";
+            /** Format: double */
+            minutes?: number;
+            step?: string;
         };
         PlannedStep: {
             /** Format: double */
@@ -1150,6 +1272,24 @@ export interface components {
             symbols: string[];
             /** @enum {string} */
             verdict: "MEND" | "LIMITS" | "REFER" | "REPLACE";
+        };
+        Portion: {
+            /** Format: int32 */
+            batches: number;
+            figures: components["schemas"]["Figure"][];
+            /** @enum {string} */
+            form: "CARTRIDGE" | "HAND_MIXED" | "LAMINATE" | "BEAD" | "DROPS" | "GEL" | "BRUSHED" | "SPRAYED" | "WIPED" | "CUT" | "PIECES";
+            id: string;
+            itemId: string;
+            lot: string;
+            material: string;
+            /** Format: double */
+            needed: number;
+            notes: string[];
+            title: string;
+            unit: string;
+            /** Format: double */
+            workMin: number;
         };
         Pour: {
             /** Format: int32 */
@@ -1254,7 +1394,8 @@ export interface components {
             cutYMm?: number;
             damages?: components["schemas"]["DamageDraft"][];
             /** @enum {string} */
-            drying?: "AIR" | "LAMP";
+            drying?: "AIR" | "LAMP" | "OVEN" | "SUN" | "CLOUD" | "UV_LAMP";
+            edits?: components["schemas"]["PlanEditDraft"][];
             houseRules?: {
                 [key: string]: string;
             };
@@ -1421,19 +1562,22 @@ export interface components {
             /** Format: double */
             minutes: number;
             motion: string;
+            note: string;
             paper: string;
             /** Format: double */
             ratio: number;
             sign: string;
+            stage: string;
             tool: string;
             /** @enum {string} */
-            zone: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN";
+            zone: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
         };
         School: {
             defaultOption: string;
             followed: boolean;
             id: string;
             materials: string[];
+            methods: string[];
             options: components["schemas"]["Option"][];
             question: string;
             shown: string;
@@ -1566,6 +1710,18 @@ export interface components {
             typedAt: string;
             zone: string;
         };
+        Shopping: {
+            enough: boolean;
+            /** Format: double */
+            have: number;
+            itemId: string;
+            lot: string;
+            material: string;
+            /** Format: double */
+            needed: number;
+            said: string;
+            unit: string;
+        };
         SignInDraft: {
             name?: string;
             password?: string;
@@ -1627,6 +1783,7 @@ export interface components {
         Step: {
             /** Format: double */
             activeMin: number;
+            acts: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "SHIELD" | "SHADE" | "VACUUM" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "PRIMER" | "READY")[];
             after: string[];
             amount: string;
             asks: ("DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C")[];
@@ -1642,11 +1799,12 @@ export interface components {
             material: string;
             mix: string;
             paper: string;
-            resources: ("HANDS" | "LAMP" | "SANDER")[];
+            portion: string;
+            resources: ("HANDS" | "LAMP" | "OVEN" | "SANDER")[];
             title: string;
             tool: string;
             /** @enum {string} */
-            zone?: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN";
+            zone?: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
         };
         Stretch: {
             /** Format: date-time */
@@ -1721,6 +1879,15 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             /** @enum {string} */
             outcome: "MEND" | "LIMITS" | "REFER" | "REPLACE";
+        };
+        Wait: {
+            id: string;
+            material: string;
+            route: components["schemas"]["DryingRoute"];
+            routes: components["schemas"]["DryingRoute"][];
+            sign: string;
+            source: string;
+            title: string;
         };
         Workup: {
             blockers: string[];
@@ -2096,6 +2263,28 @@ export interface operations {
             };
         };
     };
+    sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
     start: {
         parameters: {
             query?: never;
@@ -2120,6 +2309,74 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RunView"];
+                };
+            };
+        };
+    };
+    dxf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    pdf: {
+        parameters: {
+            query?: {
+                paper?: "A4" | "LETTER";
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    svg: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
         };

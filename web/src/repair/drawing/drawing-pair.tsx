@@ -14,6 +14,7 @@ export function DrawingPair({
   stale = false,
   around,
   onDrag,
+  onCut,
 }: {
   drawing: Api["Drawing"];
   labels?: number;
@@ -23,6 +24,8 @@ export function DrawingPair({
   /** Zone that fills the view. */
   around?: ZoneKind;
   onDrag?: OnDrag;
+  /** The cut was dragged to another height, mm. */
+  onCut?: (yMm: number) => void;
 }) {
   const [ref, { width, height }] = useSize();
   // Without zones there is nothing to label, without a section nothing to put below.
@@ -47,6 +50,7 @@ export function DrawingPair({
             height={footprintHeight}
             labels={labels}
             onDrag={onDrag}
+            onCut={onCut}
           />
           {drawing.section && (
             <SectionDrawing

@@ -9,6 +9,34 @@ import { anchor, type Projection, px, py, ringsPath, type ZoneKind } from "./pro
 
 export const ZONE_HATCH: Record<ZoneKind, HatchName> = {
   CLEAN: "clean",
+  RUST: "coat",
+  FIBRE: "backing",
+  STRIP: "grain80",
+  MESH: "cloth",
+  PRIME_BACK: "coat",
+  DISH: "grain80",
+  FACE_SAND: "grain80",
+  ADHESIVE: "fill",
+  RING_180: "grain180",
+  CLOTH: "cloth",
+  PATCH: "backing",
+  BACK_SAND: "grain80",
+  BACK_CLEAN: "clean",
+  GROOVE: "fill",
+  STOP_HOLE: "wait",
+  TAPE: "coat",
+  BEAD: "resin",
+  TEXTURE: "finish",
+  COLOUR: "paint",
+  PIT: "resin",
+  INJECTOR: "wait",
+  FILM: "promoter",
+  SHIELD: "finish",
+  LEVEL: "grain320",
+  CHANNEL: "rubber",
+  UNIT: "rubber",
+  BUFF: "grain180",
+  SEALED: "coat",
   FINE_320: "grain320",
   FINE_240: "grain240",
   REFINE_180: "grain180",
@@ -32,6 +60,7 @@ export function FootprintDrawing({
   height,
   labels,
   onDrag,
+  onCut,
 }: {
   drawing: Api["Drawing"];
   projection: Projection;
@@ -40,12 +69,17 @@ export function FootprintDrawing({
   /** Px of the label column; 0 for none. */
   labels: number;
   onDrag?: OnDrag;
+  onCut?: (yMm: number) => void;
 }) {
   const id = useId();
   const { system } = usePreferences();
-  const { lit, light } = useLit();
-  const outerFirst = useMemo(() => [...drawing.zones].reverse(), [drawing.zones]);
+  const { lit, light, side, setSide } = useLit();
   const litZone = drawing.zones.find((z) => z.kind === lit.zone);
+  const twoSided = drawing.zones.some((z) => z.side === "BACK");
+  const shown = litZone && litZone.kind !== "DAMAGE" ? litZone.side : side;
+  const zones = drawing.zones.filter((z) => z.kind === "DAMAGE" || z.side === shown);
+  // Largest first, so that what lies inside is drawn over what is around it.
+  const outerFirst = [...zones].sort((a, b) => b.areaMm2 - a.areaMm2);
   return (
     <svg width={width} height={height} role="group" aria-label="Footprint, to scale" onPointerLeave={() => light({})}>
       <Hatches id={id} />
@@ -66,9 +100,9 @@ export function FootprintDrawing({
             d={ringsPath(p, z.rings)}
             fillRule="evenodd"
             fill={`url(#${id}-${ZONE_HATCH[z.kind]})`}
-            stroke={z.kind === "CLEAN" ? "var(--tick)" : "var(--ink)"}
+            stroke={z.kind === "CLEAN" || z.kind === "BACK_CLEAN" ? "var(--tick)" : "var(--ink)"}
             strokeWidth={z.kind === "DAMAGE" ? 2 : 1.5}
-            strokeDasharray={z.kind === "CLEAN" || z.kind === "DAMAGE" ? "6 5" : undefined}
+            strokeDasharray={DASHED.has(z.kind) ? "6 5" : undefined}
             onPointerEnter={() => light(litByZone(z.kind))}
           />
         ))}
@@ -84,21 +118,64 @@ export function FootprintDrawing({
             pointerEvents="none"
           />
         )}
-        <CutLine drawing={drawing} p={p} />
+        <CutLine drawing={drawing} p={p} onCut={onCut} />
         {drawing.damages.map((d) => (
           <DamageMark key={d.index} damage={d} p={p} drawing={drawing} id={id} onDrag={onDrag} />
         ))}
       </g>
       <TopRule p={p} width={width} />
       <LeftRule p={p} height={height} />
-      {labels > 0 && drawing.zones.length > 0 && (
-        <Labels drawing={drawing} p={p} width={width} height={height} column={labels} id={id} />
+      {labels > 0 && zones.length > 0 && (
+        <Labels drawing={drawing} zones={zones} p={p} width={width} height={height} column={labels} id={id} />
       )}
       <rect x="0" y="0" width={RULE} height={RULE} fill="var(--ground)" stroke="var(--ink)" strokeWidth="1.5" />
       <text x={RULE / 2} y={19} textAnchor="middle">
         {system === "metric" ? "mm" : "in"}
       </text>
+      {twoSided && (
+        <SideSwitch
+          x={p.left + p.width - 4}
+          y={p.top + p.height - 4}
+          shown={shown}
+          turn={() => setSide(shown === "FACE" ? "BACK" : "FACE")}
+        />
+      )}
     </svg>
+  );
+}
+
+const DASHED = new Set<ZoneKind>(["CLEAN", "BACK_CLEAN", "DAMAGE", "TAPE"]);
+
+/** Face or back of the part; the back is drawn as seen through the face. */
+function SideSwitch({ x, y, shown, turn }: { x: number; y: number; shown: "FACE" | "BACK"; turn: () => void }) {
+  const words = shown === "FACE" ? "Face; tap for the back" : "Back, seen through; tap for the face";
+  const wide = words.length * 7.4 + 20;
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={words}
+      style={{ cursor: "pointer" }}
+      onClick={turn}
+      onKeyDown={(e) => {
+        if (e.key === "Enter") turn();
+      }}
+    >
+      <rect x={x - wide} y={y - 56} width={wide} height={56} fill="transparent" />
+      <rect
+        x={x - wide}
+        y={y - 34}
+        width={wide}
+        height={34}
+        fill="var(--sheet)"
+        stroke="var(--ink)"
+        strokeWidth="1.5"
+        rx="2"
+      />
+      <text x={x - wide / 2} y={y - 12} textAnchor="middle" style={{ fontWeight: 700 }}>
+        {words}
+      </text>
+    </g>
   );
 }
 
@@ -123,12 +200,29 @@ function BodyLine({ line, p }: { line: Api["BodyLine"]; p: Projection }) {
   );
 }
 
-function CutLine({ drawing, p }: { drawing: Api["Drawing"]; p: Projection }) {
+/** The cut A–A; where it may be moved it is dragged up and down by its line. */
+function CutLine({ drawing, p, onCut }: { drawing: Api["Drawing"]; p: Projection; onCut?: (yMm: number) => void }) {
+  const held = useRef(false);
   if (!drawing.section) return null;
   const y = py(p, drawing.section.cutYMm);
   const [a, b] = [p.left + 14, p.left + p.width - 14];
   return (
-    <g pointerEvents="none">
+    <g
+      pointerEvents={onCut ? "all" : "none"}
+      style={onCut ? { cursor: "ns-resize", touchAction: "none" } : undefined}
+      onPointerDown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        held.current = true;
+      }}
+      onPointerMove={(e) => {
+        if (!held.current || !onCut) return;
+        const yMm = p.y0 + (p.top + p.height - e.nativeEvent.offsetY) / p.perMm;
+        onCut(Math.round(Math.min(drawing.heightMm, Math.max(0, yMm))));
+      }}
+      onPointerUp={() => (held.current = false)}
+      onPointerCancel={() => (held.current = false)}
+    >
+      {onCut && <rect x={a} y={y - 28} width={b - a} height={56} fill="transparent" />}
       <path d={`M${a} ${y}H${b}`} stroke="var(--ink)" strokeWidth="1.5" strokeDasharray="14 4 3 4" />
       {[a, b].map((x) => (
         <Fragment key={x}>
@@ -343,6 +437,7 @@ function LeftRule({ p, height }: { p: Projection; height: number }) {
 
 function Labels({
   drawing,
+  zones,
   p,
   width,
   height,
@@ -350,6 +445,7 @@ function Labels({
   id,
 }: {
   drawing: Api["Drawing"];
+  zones: readonly Api["DrawnZone"][];
   p: Projection;
   width: number;
   height: number;
@@ -359,8 +455,8 @@ function Labels({
   const { system } = usePreferences();
   const { lit, light } = useLit();
   const rows = useMemo(() => {
-    const outerFirst = [...drawing.zones].reverse();
-    const step = (height - RULE - 6) / outerFirst.length;
+    const outerFirst = [...zones].sort((a, b) => b.areaMm2 - a.areaMm2);
+    const step = Math.min(64, (height - RULE - 6) / outerFirst.length);
     return leaders(
       p,
       outerFirst.map((zone, i) => ({
@@ -370,7 +466,7 @@ function Labels({
         step,
       })),
     );
-  }, [drawing.zones, height, p]);
+  }, [zones, height, p]);
   const x = width - column;
   return (
     <g>
@@ -380,8 +476,10 @@ function Labels({
           zone.kind === "DAMAGE"
             ? drawing.damages.length === 1
               ? "one"
-              : `${drawing.damages.length} dents`
-            : length(zone.pastMm, system);
+              : `${drawing.damages.length} places`
+            : zone.pastMm === 0
+              ? ""
+              : length(zone.pastMm, system);
         return (
           <g key={zone.kind} onPointerEnter={() => light(litByZone(zone.kind))} style={{ cursor: "default" }}>
             {at && (

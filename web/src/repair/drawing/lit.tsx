@@ -15,14 +15,34 @@ interface Pointing {
   /** Id of the step that stays open, also while the plan is computed anew or another sheet is looked at. */
   open: string;
   openStep: (id: string) => void;
+  /** Side of the part that the footprint shows. */
+  side: "FACE" | "BACK";
+  setSide: (side: "FACE" | "BACK") => void;
+  /** How many times heights are drawn larger in the cut; as the field allows when 0. */
+  heights: number;
+  setHeights: (times: number) => void;
 }
 
-const Context = createContext<Pointing>({ lit: {}, light: () => {}, open: "", openStep: () => {} });
+const Context = createContext<Pointing>({
+  lit: {},
+  light: () => {},
+  open: "",
+  openStep: () => {},
+  side: "FACE",
+  setSide: () => {},
+  heights: 0,
+  setHeights: () => {},
+});
 
 export function LitProvider({ children, fixed }: { children: ReactNode; fixed?: Lit }) {
   const [state, light] = useState<Lit>({});
   const [open, openStep] = useState("");
-  const value = useMemo(() => ({ lit: fixed ?? state, light, open, openStep }), [fixed, state, open]);
+  const [side, setSide] = useState<"FACE" | "BACK">("FACE");
+  const [heights, setHeights] = useState(0);
+  const value = useMemo(
+    () => ({ lit: fixed ?? state, light, open, openStep, side, setSide, heights, setHeights }),
+    [fixed, state, open, side, heights],
+  );
   return <Context value={value}>{children}</Context>;
 }
 
@@ -41,6 +61,23 @@ const ZONE_LAYER: Partial<Record<ZoneKind, string>> = {
   OPENING: "coats-kept",
   FEATHER: "coats",
   PUTTY: "putty",
+  FIBRE: "fibre",
+  MESH: "cloth",
+  DISH: "face",
+  ADHESIVE: "face",
+  RING_180: "face",
+  CLOTH: "cloth",
+  PATCH: "patch",
+  GROOVE: "sealant",
+  BEAD: "bead",
+  TEXTURE: "texture",
+  COLOUR: "colour",
+  PIT: "resin",
+  SHIELD: "shield",
+  LEVEL: "clear",
+  CHANNEL: "stem",
+  UNIT: "unit",
+  BUFF: "cement",
 };
 
 /** What a zone lights: itself, and the layer that ends with it. */

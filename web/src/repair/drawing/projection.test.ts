@@ -31,7 +31,17 @@ describe("projection", () => {
       outline: [0, 0, 700, 0, 700, 400, 0, 400],
       flags: [],
       section: { cutYMm: 0, fromXMm: 0, toXMm: 1, lowestMm: -1, highestMm: 1, layers: [], proud: [], proudMm: 0 },
-      zones: [{ kind: "CLEAN" as const, word: "", note: "", pastMm: 0, areaMm2: 1, rings: [square(100, 300)] }],
+      zones: [
+        {
+          kind: "CLEAN" as const,
+          word: "",
+          note: "",
+          pastMm: 0,
+          areaMm2: 1,
+          side: "FACE" as const,
+          rings: [square(100, 300)],
+        },
+      ],
     };
     const p = fit(drawing, { left: 30, top: 20, width: 400, height: 300 });
     expect(px(p, 100)).toBeGreaterThan(30);

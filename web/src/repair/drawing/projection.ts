@@ -23,13 +23,19 @@ export const py = (p: Projection, yMm: number) => p.top + p.height - (yMm - p.y0
 
 const MARGIN_MM = 24;
 
+/** The widest zone that is worked on; cleaning reaches further than anybody needs to see. */
+function widest(zones: readonly Api["DrawnZone"][]): Api["DrawnZone"] | undefined {
+  const worked = zones.filter((z) => z.kind !== "CLEAN" && z.kind !== "BACK_CLEAN");
+  return [...worked].sort((a, b) => b.areaMm2 - a.areaMm2)[0] ?? zones.at(-1);
+}
+
 /** Fits a zone, the widest sanded one unless told otherwise, and a little of what lies around it, into a field. */
 export function fit(
   drawing: Drawing,
   field: { left: number; top: number; width: number; height: number },
   zone: ZoneKind = "FINE_320",
 ): Projection {
-  const outer = drawing.zones.find((z) => z.kind === zone) ?? drawing.zones.at(-1);
+  const outer = drawing.zones.find((z) => z.kind === zone) ?? widest(drawing.zones);
   let [x0, x1, y0, y1] = [0, drawing.widthMm, 0, drawing.heightMm];
   const xy = outer?.rings.flatMap((r) => r.xy) ?? [];
   if (xy.length > 0) {

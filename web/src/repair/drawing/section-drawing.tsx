@@ -10,6 +10,19 @@ import { crossings, type Projection, px, type ZoneKind } from "./projection";
 const RULE = 28;
 const HEAD = 30;
 const MOST_EXAGGERATION = 40;
+const FILM_MM = 0.6;
+/** Least height of a label, px. */
+const LABEL = 19;
+
+/** Layers to label from the top down; where not all fit, bond lines go first, then the plies between the first and the last. */
+function labelled(layers: readonly Api["Layer"][], most: number): Api["Layer"][] {
+  const top = [...layers].reverse();
+  if (top.length <= most) return top;
+  const noBonds = top.filter((l) => !l.id.startsWith("bond-"));
+  if (noBonds.length <= most) return noBonds;
+  const plies = noBonds.filter((l) => l.id.startsWith("ply-"));
+  return noBonds.filter((l) => !plies.includes(l) || l === plies[0] || l === plies.at(-1));
+}
 
 /** Thickness in the unit the bench would use: µm for coats, mm or inches for the rest. */
 function thickness(mm: number, system: "metric" | "inch"): string {
@@ -34,10 +47,13 @@ export function SectionDrawing({
 }) {
   const id = useId();
   const { system } = usePreferences();
-  const { lit, light } = useLit();
+  const { lit, light, heights } = useLit();
   const field = { top: HEAD + 4, height: Math.max(20, height - HEAD - 14) };
-  const range = Math.max(0.5, s.highestMm - s.lowestMm);
-  const exaggeration = Math.min(MOST_EXAGGERATION, Math.max(1, Math.floor(field.height / range / projection.perMm)));
+  // A film is a hundred times thinner than a panel: it has its own scale.
+  const film = s.highestMm - s.lowestMm < FILM_MM;
+  const range = Math.max(0.05, s.highestMm - s.lowestMm);
+  const most = Math.max(1, Math.floor(field.height / range / projection.perMm));
+  const exaggeration = Math.min(heights > 0 ? heights : film ? most : MOST_EXAGGERATION, most);
   const perMm = Math.min(projection.perMm * exaggeration, field.height / range);
   const z = (mm: number) => field.top + (s.highestMm - mm) * perMm + (field.height - range * perMm) / 2;
   const x = (mm: number) => px(projection, mm);
@@ -49,10 +65,20 @@ export function SectionDrawing({
     return d;
   };
   const drops = useMemo(() => {
-    const shown: ZoneKind[] = ["DAMAGE", "FILLER", "FEATHER", "PUTTY"];
+    const shown: ZoneKind[] = [
+      "DAMAGE",
+      "FILLER",
+      "FEATHER",
+      "PUTTY",
+      "DISH",
+      "RING_180",
+      "SHIELD",
+      "CHANNEL",
+      "GROOVE",
+    ];
     return drawing.zones.filter((d) => shown.includes(d.kind)).flatMap((d) => crossings(d.rings, s.cutYMm).flat());
   }, [drawing.zones, s.cutYMm]);
-  const top = [...s.layers].reverse();
+  const top = labelled(s.layers, Math.floor((height - HEAD - 4) / LABEL));
   const step = Math.min(38, (height - HEAD - 4) / Math.max(1, top.length));
   return (
     <svg width={width} height={height} role="group" aria-label="Section A to A" onPointerLeave={() => light({})}>
@@ -76,26 +102,30 @@ export function SectionDrawing({
         Section A to A
         <tspan style={{ fontWeight: 500, fill: "var(--muted)", fontSize: 14 }} dx="10">
           heights × {exaggeration}
-          {width > 420 && `, proud ${length(s.proudMm, system, "depth")} as spread`}
+          {width > 420 && s.proudMm > 0.001 && `, proud ${length(s.proudMm, system, "depth")} as spread`}
         </tspan>
       </text>
       {heightTicks(s.lowestMm, s.highestMm, perMm, system).map((t) => (
         <g key={t.at}>
           <path
-            d={`M${RULE} ${z(t.at)}h${t.size === "long" ? -12 : -6}`}
+            d={`M${RULE} ${z(t.at)}h${t.size === "long" && !film ? -12 : -6}`}
             stroke="var(--tick)"
             strokeWidth={t.size === "long" ? 1.6 : 1}
           />
           {t.label && z(t.at) > HEAD && z(t.at) < height - 4 && (
-            <text x="14" y={z(t.at) + 5} textAnchor="end" style={{ fontWeight: 600 }}>
-              {t.label.replace("-", "−")}
+            <text x={film ? 1 : 14} y={z(t.at) + 5} textAnchor={film ? "start" : "end"} style={{ fontWeight: 600 }}>
+              {(film ? t.label.replace("0.", ".") : t.label).replace("-", "−")}
             </text>
           )}
         </g>
       ))}
+      <clipPath id={`${id}-cut`}>
+        <rect x={projection.left} y="0" width={projection.width} height={height} />
+      </clipPath>
       {s.layers.map((l) => (
         <path
           key={l.id}
+          clipPath={`url(#${id}-cut)`}
           d={`${path(l.xz)}Z`}
           fill={`url(#${id}-${l.hatch as HatchName})`}
           stroke={lit.layer === l.id ? "var(--violet)" : "var(--ink)"}

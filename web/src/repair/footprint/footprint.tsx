@@ -11,7 +11,15 @@ import type { DraftOnScreen } from "../use-draft";
 import { NotYet } from "../verdict/verdict";
 
 const area = (mm2: number, system: "metric" | "inch") =>
-  system === "metric" ? `${Math.round(mm2 / 100)}\u202fcm²` : `${(mm2 / 645.16).toFixed(1)}\u202fin²`;
+  system === "metric"
+    ? mm2 < 500
+      ? `${Math.round(mm2)}\u202fmm²`
+      : `${Math.round(mm2 / 100)}\u202fcm²`
+    : `${(mm2 / 645.16).toFixed(mm2 < 500 ? 2 : 1)}\u202fin²`;
+
+/** Face before back, outer before inner. */
+const outerFirst = (a: Api["DrawnZone"], b: Api["DrawnZone"]) =>
+  a.side === b.side ? b.areaMm2 - a.areaMm2 : a.side === "FACE" ? -1 : 1;
 
 /** Station 5: how far out each zone goes, and where the cut A–A lies. */
 export function FootprintStation({
@@ -25,15 +33,13 @@ export function FootprintStation({
 }) {
   const id = useId();
   const { system } = usePreferences();
-  const { lit, light } = useLit();
+  const { lit, light, heights, setHeights } = useLit();
   if (!workup) return <NotYet what="a footprint" />;
   const { drawing } = workup;
   if (!drawing.section) {
     return (
       <div className="p-4">
-        <p className="text-20">
-          Zones and the cut are computed for dents in sheet metal. The part and its damage are drawn to scale.
-        </p>
+        <p className="text-20">Zones and the cut appear once the part has damage and a stack is settled.</p>
       </div>
     );
   }
@@ -43,9 +49,9 @@ export function FootprintStation({
       <svg className="absolute size-0" aria-hidden="true">
         <Hatches id={id} />
       </svg>
-      <Head title="Zones">past the dent, area</Head>
+      <Head title="Zones">past the damage, area</Head>
       <ul>
-        {[...drawing.zones].reverse().map((z) => (
+        {[...drawing.zones].sort(outerFirst).map((z) => (
           <li
             key={z.kind}
             className={`flex min-h-12 items-center gap-3 border-b border-hair px-4 ${lit.zone === z.kind ? "outline-violet outline-3 -outline-offset-3" : ""}`}
@@ -55,10 +61,13 @@ export function FootprintStation({
             <Swatch id={id} hatch={ZONE_HATCH[z.kind]} size={20} />
             <span className="min-w-0 flex-1">
               <span className="hd block">{z.word}</span>
-              <span className="lab block">{z.note}</span>
+              <span className="lab block">
+                {z.note}
+                {z.side === "BACK" && !z.word.includes("back") && !z.word.includes("inside") ? ", back" : ""}
+              </span>
             </span>
             <span className="n text-right font-semibold">
-              {z.kind === "DAMAGE" ? "" : length(z.pastMm, system)}
+              {z.pastMm === 0 ? "" : length(z.pastMm, system)}
               <span className="lab block">{area(z.areaMm2, system)}</span>
             </span>
           </li>
@@ -86,9 +95,23 @@ export function FootprintStation({
             className="btn mt-2 w-full"
             onClick={() => on.change((d) => ({ ...d, cutYMm: undefined }))}
           >
-            Back to the deepest dent
+            Back to the middle of it
           </button>
         )}
+      </div>
+      <Head title="Heights in the cut" />
+      <div className="grid grid-cols-4 gap-1.5 px-4 py-3" role="group" aria-label="Heights in the cut">
+        {[0, 1, 5, 20].map((times) => (
+          <button
+            key={times}
+            type="button"
+            aria-pressed={heights === times}
+            className={`firm n min-h-14 font-semibold ${heights === times ? "bg-ink text-sheet" : ""}`}
+            onClick={() => setHeights(times)}
+          >
+            {times === 0 ? "fit" : `× ${times}`}
+          </button>
+        ))}
       </div>
       {drawing.flags.length > 0 && (
         <>

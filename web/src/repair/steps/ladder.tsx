@@ -4,10 +4,13 @@ import { grainOf, Hatches, Swatch } from "../../marks/hatch";
 import { useSize } from "../../marks/use-size";
 import { micrometres, minutes } from "../../units/units";
 import { ZONE_HATCH } from "../drawing/footprint-drawing";
-import { useLit } from "../drawing/lit";
+import { litByZone, useLit } from "../drawing/lit";
 import { Head } from "../sheet";
 
 const HEIGHT = 170;
+
+/** Papers on what was filled; those that open the damage find nothing to guide them. */
+const GUIDED = /^(shape|fine|level|fibre-level)-/;
 
 /** Papers in order, on a log scale of their grain; before each the guide coat. */
 export function LadderPanel({ ladder }: { ladder: Api["Ladder"] }) {
@@ -20,7 +23,16 @@ export function LadderPanel({ ladder }: { ladder: Api["Ladder"] }) {
   const grains = ladder.rungs.map((r) => r.grainUm);
   const top = Math.max(...grains, 220) * 1.1;
   const bottom = Math.min(...grains, 46) / 1.15;
+  const stages = ladder.rungs.filter((r, i) => r.stage !== ladder.rungs[i - 1]?.stage);
   const y = (um: number) => 16 + ((Math.log(top) - Math.log(um)) / (Math.log(top) - Math.log(bottom))) * (HEIGHT - 34);
+  if (ladder.rungs.length === 0) {
+    return (
+      <section>
+        <Head title="Sanding ladder" />
+        <p className="px-4 py-3 first-letter:uppercase">{ladder.missing || `${ladder.school}.`}</p>
+      </section>
+    );
+  }
   return (
     <section>
       <Head title="Sanding ladder">
@@ -31,7 +43,7 @@ export function LadderPanel({ ladder }: { ladder: Api["Ladder"] }) {
         {width > 0 && (
           <svg width={width} height={HEIGHT} aria-hidden="true">
             <Hatches id={id} />
-            {[400, 200, 140, 100, 80, 60, 40]
+            {[800, 400, 200, 100, 60, 40, 20, 10]
               .filter((um) => um < top && um > bottom)
               .map((um) => (
                 <g key={um}>
@@ -51,8 +63,8 @@ export function LadderPanel({ ladder }: { ladder: Api["Ladder"] }) {
                     <path
                       d={`M${x + cell} ${y(r.grainUm)}V${y(next.grainUm)}`}
                       stroke="var(--ink)"
-                      strokeWidth={next.afterPutty && !r.afterPutty ? 1.5 : 4}
-                      strokeDasharray={next.afterPutty && !r.afterPutty ? "3 4" : undefined}
+                      strokeWidth={next.stage !== r.stage ? 1.5 : 4}
+                      strokeDasharray={next.stage !== r.stage ? "3 4" : undefined}
                     />
                   )}
                   <rect
@@ -83,24 +95,29 @@ export function LadderPanel({ ladder }: { ladder: Api["Ladder"] }) {
           <div
             key={r.id}
             className={`min-w-0 flex-1 border-l border-hair px-2.5 py-2 ${lit.step === r.id ? "outline-violet outline-3 -outline-offset-3" : ""}`}
-            onPointerEnter={() => light({ step: r.id, zone: r.zone, layer: r.afterPutty ? "putty" : "filler" })}
+            onPointerEnter={() =>
+              light({ ...litByZone(r.zone), step: r.id, ...(r.afterPutty ? { layer: "putty" } : {}) })
+            }
             onPointerLeave={() => light({})}
           >
-            <div className="flex items-baseline justify-between gap-1">
+            <div className="flex flex-wrap items-baseline justify-between gap-x-1">
               <span className="n text-28 font-semibold" style={{ fontStretch: "85%" }}>
                 {r.paper.replace(/^P/, "")}
               </span>
               <span className="n font-semibold">{minutes(r.minutes)}</span>
             </div>
+            {stages.includes(r) && <div className="lab font-bold">{r.stage}</div>}
             <div className="hd">{r.tool}</div>
             <div className="lab">{r.motion}</div>
             <div className="lab mt-1 flex items-center gap-1.5">
               <Swatch id={id} hatch={ZONE_HATCH[r.zone]} size={16} />
               {r.sign}
             </div>
-            <div className="lab mt-1 flex items-center gap-1.5">
-              <Swatch id={id} hatch="guide" size={16} /> guide coat first
-            </div>
+            {(r.note || GUIDED.test(r.id)) && (
+              <div className="lab mt-1 flex items-center gap-1.5">
+                <Swatch id={id} hatch="guide" size={16} /> {r.note ? `sanded ${r.note}` : "guide coat first"}
+              </div>
+            )}
             <div className="lab mt-1">
               {r.paper.startsWith("P") ? "P grade" : "CAMI"}, {micrometres(r.grainUm)}; {r.discs}{" "}
               {r.discs === 1 ? "sheet" : "sheets"}
@@ -109,8 +126,8 @@ export function LadderPanel({ ladder }: { ladder: Api["Ladder"] }) {
         ))}
       </div>
       <p className="px-4 py-3">
-        Scratch left after the last paper: about {micrometres(ladder.scratchLeftUm)} (recalled, verify); primer surfacer
-        fills it.
+        Scratch left after the last paper: about {micrometres(ladder.scratchLeftUm)} (recalled, verify);{" "}
+        {ladder.rungs.at(-1)?.note ? "polish takes it out" : "primer surfacer fills it"}.
         {ladder.missing && <b className="text-oxide-text"> {ladder.missing}</b>}
       </p>
     </section>

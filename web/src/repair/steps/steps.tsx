@@ -1,4 +1,4 @@
-import { ShieldAlert } from "lucide-react";
+import { Printer, ShieldAlert } from "lucide-react";
 import { Tabs } from "radix-ui";
 import { useRef } from "react";
 import { useSearchParams } from "react-router";
@@ -7,18 +7,24 @@ import { useNow } from "../../api/clock";
 import { useZone } from "../../api/queries";
 import { dialogOpen, typing, useKeys } from "../../shell/keys";
 import { useSaid } from "../../shell/preferences";
-import { minutes, timeOfDay } from "../../units/units";
+import { dayAndTime, minutes, timeOfDay } from "../../units/units";
 import { litByStep, useLit } from "../drawing/lit";
 import { Schools } from "../schools";
 import type { DraftOnScreen } from "../use-draft";
 import { NotYet } from "../verdict/verdict";
+import { ComparePanel } from "./compare";
+import { EditsPanel, StepEdits } from "./edits";
 import { LadderPanel } from "./ladder";
+import { PiecesPanel } from "./pieces";
+import { BudgetPanel, PortionsPanel, ShoppingPanel, WaitsPanel } from "./portions";
 import { PourPanel } from "./pour";
 
 const TABS = [
   { value: "steps", word: "Steps" },
   { value: "pour", word: "Pour" },
   { value: "ladder", word: "Ladder" },
+  { value: "cut", word: "Cut" },
+  { value: "schools", word: "Schools" },
 ] as const;
 
 /** Station 6: the ordered plan, the pour, the ladder. */
@@ -26,10 +32,12 @@ export function StepsStation({
   on,
   workup,
   frozen,
+  id,
 }: {
   on: DraftOnScreen;
   workup: Api["Workup"] | undefined;
   frozen: boolean;
+  id: number;
 }) {
   const [params, setParams] = useSearchParams();
   const tab = TABS.some((t) => t.value === params.get("sheet")) ? (params.get("sheet") ?? "steps") : "steps";
@@ -61,44 +69,60 @@ export function StepsStation({
           <Tabs.Trigger
             key={t.value}
             value={t.value}
-            className="n data-[state=active]:bg-sheet data-[state=active]:border-violet h-14 border-b-4 border-transparent px-7 text-20 font-medium data-[state=active]:font-bold"
+            className="n data-[state=active]:bg-sheet data-[state=active]:border-violet h-14 border-b-4 border-transparent px-5 text-20 font-medium data-[state=active]:font-bold"
           >
             {t.word}
           </Tabs.Trigger>
         ))}
-        <span className="lab ml-auto self-center px-4 text-right">
-          {plan.method}: {plan.steps.length} steps, {minutes(plan.activeMin)} hands on, {minutes(plan.totalMin)} in all
+        <a
+          className={`btn my-auto ml-auto ${on.safety === "saved" ? "" : "pointer-events-none opacity-50"}`}
+          href={`/api/repairs/${id}/sheet.pdf`}
+          download
+          aria-label="Bench sheet, PDF"
+        >
+          <Printer size={20} aria-hidden="true" /> Sheet
+        </a>
+        <span className="lab self-center px-4 text-right">
+          {plan.steps.length} steps, {minutes(plan.activeMin)} hands on, {minutes(plan.totalMin)} in all
         </span>
       </Tabs.List>
       <Tabs.Content value="steps" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
-        <StepList plan={plan} />
+        <StepList plan={plan} drawing={workup.drawing} on={on} frozen={frozen} />
       </Tabs.Content>
       <Tabs.Content value="pour" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
         {plan.mixes.map((m) => (
           <PourPanel key={m.id} mix={m} on={on} frozen={frozen} />
         ))}
+        <PortionsPanel plan={plan} />
+        <WaitsPanel plan={plan} frozen={frozen} take={(drying) => on.change((d) => ({ ...d, drying }))} />
+        <ShoppingPanel lines={plan.shopping} />
       </Tabs.Content>
       <Tabs.Content value="ladder" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
         <LadderPanel ladder={plan.ladder} />
+        <BudgetPanel budget={plan.budget} />
         <Schools on={on} station="steps" frozen={frozen} />
+      </Tabs.Content>
+      <Tabs.Content value="cut" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
+        <PiecesPanel pieces={plan.pieces} repair={id} saved={on.safety === "saved"} />
+      </Tabs.Content>
+      <Tabs.Content value="schools" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
+        <ComparePanel on={on} plan={plan} frozen={frozen} />
       </Tabs.Content>
     </Tabs.Root>
   );
 }
 
-const ZONE: Record<string, string> = {
-  DAMAGE: "the dent",
-  FILLER: "inside the filler",
-  OPENING: "the opening",
-  FEATHER: "to the feathered paint",
-  PUTTY: "to the putty limit",
-  REFINE_180: "over the putty rim",
-  FINE_240: "past the repair",
-  FINE_320: "out to the 320 limit",
-  CLEAN: "the whole clean zone",
-};
-
-function StepList({ plan }: { plan: Api["Plan"] }) {
+function StepList({
+  plan,
+  drawing,
+  on,
+  frozen,
+}: {
+  plan: Api["Plan"];
+  drawing: Api["Drawing"];
+  on: DraftOnScreen;
+  frozen: boolean;
+}) {
   const say = useSaid();
   const now = useNow();
   const begun = Math.floor(now / 60_000) * 60_000;
@@ -119,8 +143,10 @@ function StepList({ plan }: { plan: Api["Plan"] }) {
     }
     rows.current[next]?.scrollIntoView({ block: "nearest" });
   });
+  const where = (kind: Api["Step"]["zone"]) => drawing.zones.find((z) => z.kind === kind)?.word ?? "";
   return (
     <>
+      <EditsPanel plan={plan} on={on} frozen={frozen} />
       <ol>
         {plan.steps.map(({ step, earliestMin, latestMin }, i) => (
           <li
@@ -148,12 +174,12 @@ function StepList({ plan }: { plan: Api["Plan"] }) {
                   {say([step.tool, step.paper, step.material, step.amount].filter(Boolean).join(" · "))}
                 </span>
               </span>
-              <span className="lab">{step.zone ? ZONE[step.zone] : ""}</span>
+              <span className="lab">{where(step.zone)}</span>
               <span className="n">
                 <span className="block font-semibold">{timeOfDay(begun + earliestMin * 60_000, zone, "up")}</span>
                 <span className="lab block">
                   {latestMin >= earliestMin
-                    ? `latest ${timeOfDay(begun + latestMin * 60_000, zone)}`
+                    ? `latest ${latestMin > 12 * 60 ? dayAndTime(begun + latestMin * 60_000, zone) : timeOfDay(begun + latestMin * 60_000, zone)}`
                     : "promise is missed"}
                 </span>
               </span>
@@ -183,6 +209,7 @@ function StepList({ plan }: { plan: Api["Plan"] }) {
                     {step.gate.branches.map((b) => `${b.label}: ${b.note}.`).join(" ")}
                   </p>
                 )}
+                {!frozen && <StepEdits plan={plan} at={i} on={on} />}
                 {step.cautions.map((c) => (
                   <p key={c.id} className="flex gap-2 font-bold">
                     <ShieldAlert className="text-oxide shrink-0" size={20} aria-label="Caution" />

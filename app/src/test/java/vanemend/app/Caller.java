@@ -61,6 +61,23 @@ public final class Caller {
         return send(json(request(path), "PUT", body));
     }
 
+    /** A file as it comes. */
+    public byte[] bytes(String path) {
+        try {
+            HttpResponse<byte[]> r = http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray());
+            if (r.statusCode() != 200) {
+                throw new AssertionError(path + " answered " + r.statusCode() + ": "
+                        + new String(r.body(), java.nio.charset.StandardCharsets.UTF_8));
+            }
+            return r.body();
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     /** Changes under a version. */
     public Answer put(String path, int version, Object body) {
         return send(json(request(path).header("If-Match", "\"" + version + "\""), "PUT", body));

@@ -26,6 +26,7 @@ class HouseTest {
             "sanding",
             "method",
             "plan",
+            "template",
             "run",
             "record");
     private static final JavaClasses CORE = new ClassFileImporter()

@@ -103,7 +103,7 @@ final class DemoShelf {
                                 today.plusDays(200),
                                 400,
                                 "mL")
-                        .epoxy(15, 120)
+                        .epoxy(15, List.of(new LabelTime(21, 180), new LabelTime(60, 30), new LabelTime(82, 10)))
                         .pack(400)
                         .build(),
                 item(
@@ -211,7 +211,9 @@ final class DemoShelf {
                 paper("P", 400, 20, true),
                 paper("P", 600, 20, true),
                 paper("P", 1000, 20, true),
+                paper("P", 1200, 20, true),
                 paper("P", 1500, 20, true),
+                paper("P", 3000, 12, true),
                 paper("P", 80, 40, false),
                 paper("P", 120, 36, false),
                 paper("P", 180, 50, false),
@@ -318,8 +320,12 @@ final class DemoShelf {
         }
 
         Builder epoxy(double workMin, double sandMin) {
+            return epoxy(workMin, List.of(new LabelTime(21, sandMin)));
+        }
+
+        Builder epoxy(double workMin, List<LabelTime> times) {
             work = Optional.of(workMin);
-            sand = List.of(new LabelTime(21, sandMin));
+            sand = times;
             return this;
         }
 

@@ -1,7 +1,8 @@
 package vanemend.core.footprint;
 
+import java.util.Arrays;
 import java.util.List;
-import org.locationtech.jts.geom.Envelope;
+import java.util.stream.IntStream;
 import org.locationtech.jts.geom.Geometry;
 
 /**
@@ -27,22 +28,32 @@ public record Piece(
         List<Ring> rings) {
     /** A piece with the outline {@code shape}. */
     public static Piece of(String id, String label, String material, int count, Zone.Side side, Geometry shape) {
-        Envelope e = shape.getEnvelopeInternal();
+        List<Ring> on = Ring.of(shape);
+        double[] xs = on.stream()
+                .flatMapToDouble(r -> IntStream.range(0, r.xy().size() / 2).mapToDouble(i -> r.xy().get(2 * i)))
+                .toArray();
+        double[] ys = on.stream()
+                .flatMapToDouble(r -> IntStream.range(0, r.xy().size() / 2).mapToDouble(i -> r.xy().get(2 * i + 1)))
+                .toArray();
+        double left = Arrays.stream(xs).min().orElse(0);
+        double right = Arrays.stream(xs).max().orElse(0);
+        double low = Arrays.stream(ys).min().orElse(0);
+        double high = Arrays.stream(ys).max().orElse(0);
         boolean turned = side == Zone.Side.BACK;
-        List<Ring> rings = Ring.of(shape).stream()
+        List<Ring> rings = on.stream()
                 .map(r -> {
                     Double[] xy = r.xy().toArray(new Double[0]);
                     for (int i = 0; i < xy.length; i += 2) {
-                        xy[i] = tenth(turned ? e.getMaxX() - xy[i] : xy[i] - e.getMinX());
-                        xy[i + 1] = tenth(xy[i + 1] - e.getMinY());
+                        xy[i] = hundredth(turned ? right - xy[i] : xy[i] - left);
+                        xy[i + 1] = hundredth(xy[i + 1] - low);
                     }
                     return new Ring(List.of(xy), r.hole());
                 })
                 .toList();
-        return new Piece(id, label, material, count, side, tenth(e.getWidth()), tenth(e.getHeight()), rings);
+        return new Piece(id, label, material, count, side, hundredth(right - left), hundredth(high - low), rings);
     }
 
-    private static double tenth(double v) {
-        return Math.round(v * 10) / 10.0;
+    private static double hundredth(double v) {
+        return Math.round(v * 100) / 100.0;
     }
 }

@@ -29,8 +29,8 @@ public record Zone(Kind kind, double pastMm, Geometry shape) {
         FINE_320("320", "dull everywhere"),
         CLEAN("Clean", "wash, then degrease"),
         // rust
-        RUST("Cut back to here", "sound metal from here on"),
-        FIBRE("Glass-fibre filler stops here", "on bare metal only"),
+        RUST("Cut back to here", "sound metal around"),
+        FIBRE("Fibre filler to here", "on bare metal only"),
         STRIP("Stripped", "paint off to bright metal"),
         MESH("Mesh, back", "taped to the back", Side.BACK),
         PRIME_BACK("Primed, back", "against new rust", Side.BACK),
@@ -50,18 +50,18 @@ public record Zone(Kind kind, double pastMm, Geometry shape) {
         BEAD("Resin bead, back", "over the crack, none in it", Side.BACK),
         // trim
         TEXTURE("Texture coat", "past the repair"),
-        COLOUR("Colour", "light on the repair, fuller outside"),
+        COLOUR("Colour", "light, then fuller"),
         // glass
         PIT("Pit", "where the injector sits"),
-        INJECTOR("Injector", "its seal, centred over the pit"),
+        INJECTOR("Injector", "its seal, over the pit"),
         FILM("Curing film", "over the last bead"),
         // clear coat
-        SHIELD("Putty shield", "guards the clear beside the run"),
-        LEVEL("Levelled", "finer grades and polish reach here"),
+        SHIELD("Putty shield", "guards the clear"),
+        LEVEL("Levelled", "finer grades, polish"),
         // tyre
-        CHANNEL("Channel", "through the crown, at the injury's angle"),
+        CHANNEL("Channel", "at the injury's angle"),
         UNIT("Unit, inside", "patch of the unit", Side.BACK),
-        BUFF("Buffed and cemented, inside", "template outline", Side.BACK),
+        BUFF("Buffed, inside", "and cemented, by template", Side.BACK),
         SEALED("Sealed, inside", "all overbuff", Side.BACK);
 
         private final String word;

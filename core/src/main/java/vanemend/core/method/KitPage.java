@@ -232,7 +232,7 @@ abstract class KitPage extends Page {
                 out.add(step(
                                 r.id(),
                                 Kind.SAND,
-                                (guideCoat ? "Guide coat, " : "") + first(r.paper()) + " by "
+                                (guideCoat ? "Guide coat, " : r.stage() + ", ") + r.paper() + " by "
                                         + r.tool().toLowerCase(Locale.ROOT).replace("da", "DA"))
                         .detail(first(r.motion()) + ". Stop when: " + r.sign() + ". " + more)
                         .zone(r.zone())

@@ -292,7 +292,7 @@ public final class Portions {
     }
 
     private static Figure figure(String word, double value, String unit, String note) {
-        return new Figure(word, tenth(value), unit, note);
+        return new Figure(word, unit.equals("mm") ? Math.ceil(value) : tenth(value), unit, note);
     }
 
     private static double up(double v, double step) {

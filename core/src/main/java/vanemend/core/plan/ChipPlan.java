@@ -20,7 +20,6 @@ import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.GlassChip;
-import vanemend.core.mix.Portion;
 import vanemend.core.mix.Portions;
 import vanemend.core.sanding.Ladder;
 import vanemend.core.sanding.SurfaceLadder;
@@ -69,7 +68,6 @@ final class ChipPlan extends MethodPlan {
             ShelfItem resin = need(Role.FILL);
             portion(Portions.drops("resin", resin, vacuum));
             light(resin);
-            coats("wipe", "Alcohol", Portion.Form.WIPED, Role.WIPE, Zone.Kind.PIT, f, 1, "coat.wipe");
             plan = finish(() -> GlassChip.lay(kit(f, ladder), vacuum), ladder, Optional.empty());
         }
         return new Planner.Worked(part().substrate().word(), drawing(f, section()), plan);

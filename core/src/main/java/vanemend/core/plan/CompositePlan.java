@@ -278,7 +278,7 @@ final class CompositePlan extends MethodPlan {
     }
 
     private Section section(Footprint f, Pyramid pyramid, double ply) {
-        double[] ends = ends(f, Zone.Kind.FACE_SAND);
+        double[] ends = ends(f, Zone.Kind.FINE_320);
         List<PanelSection.Back> backs = through
                 ? List.of(new PanelSection.Back(
                         f.zone(Zone.Kind.CLOTH).shape(),

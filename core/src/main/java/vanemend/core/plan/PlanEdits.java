@@ -12,9 +12,9 @@ final class PlanEdits {
     private PlanEdits() {}
 
     /** The steps after {@code edits}; an edit of a step that is no longer there is left out. */
-    static List<Step> apply(List<Step> laid, List<PlanEdit> edits) {
+    static List<Step> apply(List<Step> laid, List<PlanEditDraft> edits) {
         List<Step> steps = new ArrayList<>(laid);
-        for (PlanEdit e : edits) {
+        for (PlanEditDraft e : edits) {
             int at = index(steps, e.step());
             if (at < 0) {
                 continue;
@@ -34,13 +34,13 @@ final class PlanEdits {
     }
 
     /** Refuses edits that make no sense or tear a mix from its spreading and its wait. */
-    static void check(List<PlanEdit> edits, Check check) {
+    static void check(List<PlanEditDraft> edits, Check check) {
         for (int i = 0; i < edits.size(); i++) {
-            PlanEdit e = edits.get(i);
+            PlanEditDraft e = edits.get(i);
             String field = "edits." + i;
             if (e.kind() == null || e.step() == null || e.step().isEmpty()) {
                 check.refuse(field, null, "skip, move or minutes of a step", "An edit of the plan names no step.");
-            } else if (e.kind() == PlanEdit.Kind.MINUTES) {
+            } else if (e.kind() == PlanEditDraft.Kind.MINUTES) {
                 check.range(field + ".minutes", "Hands-on time", e.minutes(), 0, MOST_MIN, "min");
             }
         }

@@ -282,7 +282,7 @@ final class PlasticPlan extends MethodPlan {
     }
 
     private Section section(Footprint f) {
-        double[] ends = ends(f, Zone.Kind.RING_180);
+        double[] ends = ends(f, Zone.Kind.FINE_320);
         boolean patch = f.has(Zone.Kind.PATCH);
         boolean mesh = f.has(Zone.Kind.MESH);
         Zone.Kind at = patch ? Zone.Kind.PATCH : mesh ? Zone.Kind.MESH : Zone.Kind.CLOTH;

@@ -33,7 +33,7 @@ public record RepairDraft(
         Instant promisedAt,
         String recipe,
         List<Overrule> overrules,
-        List<PlanEdit> edits) {
+        List<PlanEditDraft> edits) {
     /** A draft of {@code part} and {@code damages}, the rest left open. */
     public static RepairDraft of(PartDraft part, List<DamageDraft> damages) {
         return new RepairDraft(part, damages, null, null, null, null, null, null, null, null);

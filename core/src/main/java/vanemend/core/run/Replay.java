@@ -236,6 +236,9 @@ public final class Replay {
         current.filter(s -> s.step.kind() == Step.Kind.WAIT && s.step.clock().isPresent())
                 .map(s -> earliest(at, mixes, now))
                 .ifPresent(clocks::add);
+        current.filter(s -> s.step.kind() == Step.Kind.SPREAD && s.step.mix().isEmpty())
+                .flatMap(Replay::laying)
+                .ifPresent(clocks::add);
         clocks.sort(Comparator.comparing(c -> c.endsAt().orElse(Instant.MAX)));
         Optional<Instant> finished = at >= slots.size() ? slots.getLast().done : Optional.empty();
         return new RunState(
@@ -309,6 +312,15 @@ public final class Replay {
                 m.said(),
                 0,
                 0);
+    }
+
+    /** What comes from a cartridge or a palette goes off from the moment it is laid. */
+    private static Optional<LiveClock> laying(Slot s) {
+        return s.step.clock().map(c -> {
+            Instant began = s.began.orElseThrow();
+            return new LiveClock(
+                    s.id, c.kind(), c.label(), began, Optional.of(plus(began, c.minutes())), c.note(), "", 0, 0);
+        });
     }
 
     private LiveClock earliest(int i, List<MixDone> mixes, Instant now) {

@@ -94,8 +94,12 @@ record Paper(ShelfItem item, double um) {
         List<Paper> path = new ArrayList<>();
         for (Paper p : papers) {
             boolean between = p.um() <= from * SAME && p.um() >= to / SAME;
-            if (between && (path.isEmpty() || !p.is(path.getLast().um()))) {
+            boolean same = !path.isEmpty() && p.is(path.getLast().um());
+            if (between && !same) {
                 path.add(p);
+            } else if (between && p.item().grading().orElseThrow().equals("P")) {
+                // Two scales, one grain: the paper that the grades are named by.
+                path.set(path.size() - 1, p);
             }
         }
         boolean whole =

@@ -8,7 +8,7 @@ package vanemend.core.plan;
  * @param after for a move: the step it now follows; empty for the first place
  * @param minutes for other minutes: hands-on, min
  */
-public record PlanEdit(Kind kind, String step, String after, Double minutes) {
+public record PlanEditDraft(Kind kind, String step, String after, Double minutes) {
     /** What can be changed. */
     public enum Kind {
         SKIP,

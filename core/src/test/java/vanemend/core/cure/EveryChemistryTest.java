@@ -1,0 +1,147 @@
+package vanemend.core.cure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import net.e175.klaus.solarpositioning.SPA;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import vanemend.core.Bench;
+import vanemend.core.Seeds;
+import vanemend.core.material.ShelfItem.LabelTime;
+import vanemend.core.trade.Air;
+
+@DisplayName("cure of every chemistry: sun, moisture, solvent, heat")
+class EveryChemistryTest {
+    private static final double DELTA_T = 69;
+
+    private static double library(Instant at, double lat, double lon) {
+        return 90
+                - SPA.calculateSolarPosition(at.atZone(ZoneOffset.UTC), lat, lon, 0, DELTA_T)
+                        .getZenithAngle();
+    }
+
+    @Test
+    @DisplayName(
+            "17 Oct 2003 12:30:30 UTC−7 at 39.742476° N, 105.1786° W: zenith 50.128° without refraction (Reda & Andreas, NREL/TP-560-34302)")
+    void publishedSunPosition() {
+        Instant at = Instant.parse("2003-10-17T19:30:30Z");
+        assertThat(90 - Sun.elevationDeg(at, 39.742476, -105.1786)).isCloseTo(50.128, within(0.3));
+        assertThat(Sun.declinationDeg(at)).isCloseTo(-9.31434, within(0.3));
+    }
+
+    @Test
+    @DisplayName("equation of time on 3 February: −13.5 min (Duffie & Beckman Ex. 1.5.1, Spencer 1971)")
+    void equationOfTime() {
+        assertThat(Sun.equationOfTimeMin(Instant.parse("2026-02-03T18:00:00Z"))).isCloseTo(-13.5, within(0.15));
+    }
+
+    @Test
+    @DisplayName("noon height 90 − |φ − δ|: 50° N is 63.45° in summer and 16.55° in winter (textbook)")
+    void noonHeights() {
+        assertThat(Sun.elevationDeg(Instant.parse("2026-06-21T12:02:00Z"), 50, 0))
+                .isCloseTo(63.44, within(0.15));
+        assertThat(Sun.elevationDeg(Instant.parse("2026-12-21T11:58:00Z"), 50, 0))
+                .isCloseTo(16.56, within(0.15));
+    }
+
+    @Test
+    void agreesWithAnIndependentLibraryEverywhereAndAlways() {
+        Seeds.forEach(2000, (r, i) -> {
+            Instant at = Instant.ofEpochSecond((long) Seeds.between(r, 1.70e9, 1.95e9));
+            double lat = Seeds.between(r, -65, 65);
+            double lon = Seeds.between(r, -180, 180);
+            assertThat(Sun.elevationDeg(at, lat, lon)).isCloseTo(library(at, lat, lon), within(0.5));
+        });
+    }
+
+    @Test
+    @DisplayName(
+            "UVA goes with sin(h)^1.2: winter noon takes 2.0, 2.4, 3.1, 4.2 times the summer figure at 35, 40, 45, 50° N; cloud four times (recalled)")
+    void winterAndCloud() {
+        double[][] rows = {{35, 2.0}, {40, 2.4}, {45, 3.1}, {50, 4.2}};
+        for (double[] row : rows) {
+            double summer = UvCure.sunMin(70).orElseThrow();
+            double winter = UvCure.sunMin(90 - (row[0] + 23.44)).orElseThrow();
+            assertThat(winter / summer).isCloseTo(row[1], within(0.06));
+        }
+        assertThat(UvCure.sunMin(70).orElseThrow()).isCloseTo(5, within(1e-9));
+        assertThat(UvCure.sunMin(85).orElseThrow()).isEqualTo(5);
+        assertThat(UvCure.cloudMin(70).orElseThrow()).isCloseTo(20, within(1e-9));
+        assertThat(UvCure.sunMin(9.9)).isEmpty();
+        assertThat(UvCure.relative(0)).isZero();
+        Seeds.forEach(500, (r, i) -> {
+            double h = Seeds.between(r, 10, 89);
+            assertThat(UvCure.sunMin(h).orElseThrow()).isBetween(5.0, 60.0);
+            assertThat(UvCure.sunMin(h + 0.5).orElseThrow())
+                    .isLessThanOrEqualTo(UvCure.sunMin(h).orElseThrow());
+        });
+    }
+
+    @Test
+    void moistureEatsInWithTheRootOfTimeSlowerInDryColdAir() {
+        MoistureCure m = new MoistureCure(3);
+        Air label = new Air(23, 50);
+        assertThat(m.depthMm(1440, label)).isCloseTo(3, within(1e-9));
+        assertThat(m.depthMm(4 * 1440, label)).isCloseTo(6, within(1e-9));
+        assertThat(MoistureCure.skinMin(90, label)).isCloseTo(90, within(1e-9));
+        assertThat(MoistureCure.skinMin(90, new Air(30, 80))).isEqualTo(90);
+        Seeds.forEach(500, (r, i) -> {
+            double c = Seeds.between(r, 5, 30);
+            double rh = Seeds.between(r, 20, 90);
+            Air air = new Air(c, rh);
+            double min = Seeds.between(r, 60, 6000);
+            double depth = m.depthMm(min, air);
+            assertThat(m.minutes(depth, air)).isCloseTo(min, within(min * 1e-9));
+            assertThat(m.depthMm(min, new Air(c + 2, rh))).isGreaterThan(depth);
+            assertThat(m.depthMm(min, new Air(c, rh + 5))).isGreaterThan(depth);
+            assertThat(m.depthMm(min + 60, air)).isGreaterThan(depth);
+        });
+    }
+
+    @Test
+    @DisplayName("solvent resin: 4 h and 24 h for a 6 mm bead (label), thickness counts squared")
+    void solvent() {
+        assertThat(SolventCure.minutes(240, 6, 1)).isEqualTo(240);
+        assertThat(SolventCure.minutes(240, 12, 1)).isEqualTo(960);
+        assertThat(SolventCure.minutes(1440, 3, 1)).isEqualTo(360);
+        assertThat(SolventCure.minutes(240, 6, 1.4)).isCloseTo(336, within(1e-9));
+        assertThat(SolventCure.minutes(240, 6, 0.7)).isEqualTo(240);
+    }
+
+    @Test
+    @DisplayName(
+            "180 min at 21 °C, 30 at 60, 10 at 82 fit one activation energy of 40.6 kJ/mol; back-predicted 187, 26.8, 10.8 (common practice)")
+    void threePointsOfACompositeEpoxy() {
+        Arrhenius.Fit fit =
+                Arrhenius.fit(List.of(new LabelTime(21, 180), new LabelTime(60, 30), new LabelTime(82, 10)));
+        assertThat(fit.eaJPerMol() / 1000).isCloseTo(40.6, within(0.1));
+        assertThat(fit.minutesAt(21)).isCloseTo(187.0, within(1.0));
+        assertThat(fit.minutesAt(60)).isCloseTo(26.8, within(0.2));
+        assertThat(fit.minutesAt(82)).isCloseTo(10.8, within(0.1));
+    }
+
+    @Test
+    void aHotterHoldIsShorterAndBelowTheMinimumNothingCures() {
+        CureLaw law = CureLaw.of(Bench.mix(
+                "epoxy",
+                "rigid-composite-epoxy",
+                15,
+                new LabelTime(21, 180),
+                new LabelTime(60, 30),
+                new LabelTime(82, 10)));
+        DryingRoute oven = DryingRoute.heated(DryingRoute.Kind.OVEN, law, 18, 1, 9, 60);
+        DryingRoute lamp = DryingRoute.heated(DryingRoute.Kind.LAMP, law, 18, 1, 9, 82);
+        assertThat(lamp.holdMin()).isLessThan(oven.holdMin());
+        assertThat(oven.sandFromMin()).isCloseTo(oven.rampMin() + oven.holdMin() + oven.coolMin(), within(1e-9));
+        assertThat(oven.note()).contains("60 °C").contains("82 °C");
+        assertThat(DryingRoute.air(law, 9, 1).cures()).isFalse();
+        assertThat(DryingRoute.air(law, 9, 1).note()).contains("Does not cure below 10 °C");
+        assertThat(DryingRoute.still(DryingRoute.Kind.SUN, Double.NaN, 9, "too low")
+                        .cures())
+                .isFalse();
+    }
+}

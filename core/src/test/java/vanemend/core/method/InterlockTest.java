@@ -1,0 +1,149 @@
+package vanemend.core.method;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import vanemend.core.Bench;
+import vanemend.core.Seeds;
+import vanemend.core.plan.Plan;
+import vanemend.core.plan.PlanEditDraft;
+import vanemend.core.plan.PlannedStep;
+import vanemend.core.plan.RepairDraft;
+import vanemend.core.plan.Workup;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.HouseRules;
+
+@DisplayName(
+        "interlocks: no plan of ours breaks one, and every edit that does is told which and what follows (common practice)")
+class InterlockTest {
+    private static Plan plan(RepairDraft d) {
+        Workup w = Bench.workup(d, Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()));
+        return w.plan().orElseThrow(() -> new AssertionError(w.blockers().toString()));
+    }
+
+    private static RepairDraft edited(RepairDraft d, PlanEditDraft... edits) {
+        return new RepairDraft(
+                d.part(),
+                d.damages(),
+                d.pins(),
+                d.drying(),
+                d.houseRules(),
+                d.cutYMm(),
+                d.promisedAt(),
+                d.recipe(),
+                d.overrules(),
+                List.of(edits));
+    }
+
+    private static PlanEditDraft skip(String step) {
+        return new PlanEditDraft(PlanEditDraft.Kind.SKIP, step, null, null);
+    }
+
+    private static PlanEditDraft move(String step, String after) {
+        return new PlanEditDraft(PlanEditDraft.Kind.MOVE, step, after, null);
+    }
+
+    private static List<String> ids(Plan p) {
+        return p.steps().stream().map(s -> s.step().id()).toList();
+    }
+
+    @Test
+    void noPlanOfOursBreaksOneByAnySchool() {
+        Cases.all()
+                .forEach((recipe, d) -> assertThat(plan(d).broken()).as(recipe).isEmpty());
+    }
+
+    @Test
+    void leavingOutPromoterClothOrCureIsNamedWithWhatFollows() {
+        RepairDraft d = Cases.all().get("plastic-adhesive-cloth");
+        Plan p = plan(edited(d, skip("face-promoter")));
+        assertThat(ids(p)).doesNotContain("face-promoter");
+        assertThat(p.broken()).singleElement().satisfies(b -> {
+            assertThat(b.interlock()).isEqualTo("promoter-renewed");
+            assertThat(b.step()).isEqualTo("face-fill");
+            assertThat(b.missing()).isEqualTo("promoter on the face");
+            assertThat(b.follows()).contains("rolls back");
+        });
+        assertThat(plan(edited(d, skip("cut-cloth"))).broken())
+                .anyMatch(b ->
+                        b.interlock().equals("cloth-before-mix") && b.step().equals("back-ready"));
+        assertThat(plan(edited(d, move("dish", "back-fill"))).broken())
+                .extracting(Interlock.Broken::interlock)
+                .contains("back-cured-first", "untape-before-dish");
+        assertThat(plan(edited(d, move("face-promoter", "dish"))).broken())
+                .extracting(Interlock.Broken::interlock)
+                .contains("promoter-renewed");
+    }
+
+    @Test
+    void everyInterlockIsBrokenByLeavingSomethingOut() {
+        Set<String> broken = new LinkedHashSet<>();
+        Cases.all().forEach((recipe, d) -> {
+            for (String id : ids(plan(d))) {
+                plan(edited(d, skip(id))).broken().forEach(b -> broken.add(b.interlock()));
+            }
+        });
+        Set<String> all = new LinkedHashSet<>();
+        Interlock.all().forEach(i -> all.add(i.id()));
+        all.removeAll(broken);
+        // These need what one and the same step both does and undoes; moving, not leaving out, would break them.
+        assertThat(all)
+                .isSubsetOf("cool-before-paper", "guide-coat", "fibre-not-last", "fibre-before-body", "film-while-wet");
+    }
+
+    @Test
+    void whatIsMixedSpreadAndWaitedForStaysTogether() {
+        RepairDraft d = Cases.all().get("rust-mesh");
+        List<String> before = ids(plan(d));
+        assertThat(ids(plan(edited(d, skip("fibre-spread"))))).isEqualTo(before);
+        assertThat(ids(plan(edited(d, move("fibre-wait", "clean"))))).isEqualTo(before);
+        assertThat(ids(plan(edited(d, move("tack", "ready"))))).endsWith("ready", "tack");
+        assertThat(ids(plan(edited(d, skip("no-such-step"))))).isEqualTo(before);
+    }
+
+    @Test
+    void minutesChangeThePlansLengthAndBadOnesAreRefused() {
+        RepairDraft d = Cases.all().get("plastic-face");
+        Plan longer = plan(edited(d, new PlanEditDraft(PlanEditDraft.Kind.MINUTES, "wash", null, 30.0)));
+        assertThat(longer.activeMin()).isEqualTo(plan(d).activeMin() + 22);
+        Check check = new Check();
+        vanemend.core.plan.Planner.plan(
+                edited(d, new PlanEditDraft(PlanEditDraft.Kind.MINUTES, "wash", null, -1.0)),
+                Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()),
+                check);
+        assertThat(check.problems()).anyMatch(p -> p.field().equals("edits.0.minutes"));
+        Check empty = new Check();
+        vanemend.core.plan.Planner.plan(
+                edited(d, new PlanEditDraft(null, "wash", null, null)),
+                Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()),
+                empty);
+        assertThat(empty.problems()).anyMatch(p -> p.field().equals("edits.0"));
+    }
+
+    @Test
+    void anyEditsLeaveAPlanThatCanBeWalked() {
+        List<Map.Entry<String, RepairDraft>> cases = List.copyOf(Cases.all().entrySet());
+        Seeds.forEach(300, (r, i) -> {
+            RepairDraft d = cases.get(r.nextInt(cases.size())).getValue();
+            List<String> ids = ids(plan(d));
+            List<PlanEditDraft> edits = new ArrayList<>();
+            for (int k = 0; k < 1 + r.nextInt(5); k++) {
+                String step = ids.get(r.nextInt(ids.size()));
+                edits.add(r.nextBoolean() ? skip(step) : move(step, ids.get(r.nextInt(ids.size()))));
+            }
+            Plan p = plan(edited(d, edits.toArray(PlanEditDraft[]::new)));
+            String last = "";
+            for (PlannedStep s : p.steps()) {
+                assertThat(s.step().after()).isEqualTo(last.isEmpty() ? List.of() : List.of(last));
+                last = s.step().id();
+            }
+            assertThat(ids(p)).doesNotHaveDuplicates();
+        });
+    }
+}

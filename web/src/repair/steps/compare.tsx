@@ -1,0 +1,120 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { ask, type Api } from "../../api/client";
+import { useRules } from "../../api/queries";
+import { useSaid } from "../../shell/preferences";
+import { minutes } from "../../units/units";
+import { Head } from "../sheet";
+import type { DraftOnScreen } from "../use-draft";
+import { differences } from "./differences";
+
+/** The other school's plan beside this one, with what differs marked. */
+export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Api["Plan"]; frozen: boolean }) {
+  const rules = useRules().data;
+  const say = useSaid();
+  const [asked, setAsked] = useState<{ question: string; option: string }>();
+  const bears = (rules?.schools ?? []).filter(({ school: s }) => s.question in plan.schools);
+  const other = useQuery({
+    queryKey: ["school", on.draft, asked],
+    queryFn: ({ signal }) =>
+      ask<Api["PreviewView"]>("/api/preview", {
+        method: "POST",
+        // Another school may be another way to mend: the house's own choice is let go with it.
+        body: {
+          ...on.draft,
+          recipe: undefined,
+          houseRules: { ...on.draft?.houseRules, ...(asked ? { [asked.question]: asked.option } : {}) },
+        },
+        signal,
+      }),
+    enabled: asked !== undefined && on.draft !== undefined,
+  });
+  const theirs = other.data?.workup?.plan;
+  const rows = theirs ? differences(plan, theirs) : [];
+  return (
+    <section>
+      <Head title="The other school">{asked ? "" : "tap one to see what it would change"}</Head>
+      {bears.map(({ school, chosen }) => {
+        const mine = on.draft?.houseRules?.[school.id] ?? chosen;
+        return (
+          <div key={school.id} className="border-b border-hair px-4 py-2.5">
+            <div className="lab">{school.question}</div>
+            <div className="mt-1 flex flex-wrap gap-1.5">
+              {school.options
+                .filter((o) => o.planned)
+                .map((o) => {
+                  const now = o.id === mine;
+                  const looked = asked?.question === school.id && asked.option === o.id;
+                  return (
+                    <button
+                      key={o.id}
+                      type="button"
+                      disabled={now}
+                      aria-pressed={looked}
+                      className={`firm min-h-14 px-3 text-left ${now ? "bg-ink text-sheet" : looked ? "outline-violet outline-3 -outline-offset-3" : ""}`}
+                      onClick={() => setAsked(looked ? undefined : { question: school.id, option: o.id })}
+                    >
+                      {o.label}
+                      {now ? ", this plan" : ""}
+                    </button>
+                  );
+                })}
+            </div>
+          </div>
+        );
+      })}
+      {asked && other.isError && <p className="px-4 py-3 font-bold text-oxide-text">{other.error.message}</p>}
+      {asked && other.data && !theirs && (
+        <p className="px-4 py-3 font-bold text-oxide-text">
+          {say(other.data.workup?.blockers[0] ?? "No plan by that school.")}
+        </p>
+      )}
+      {asked && theirs && (
+        <>
+          <Head title="Its plan">
+            {theirs.steps.length} steps against {plan.steps.length}; {minutes(theirs.activeMin)} hands on against{" "}
+            {minutes(plan.activeMin)}; {minutes(theirs.totalMin)} in all against {minutes(plan.totalMin)}
+          </Head>
+          {rows.every((r) => r.mark === "same") && <p className="px-4 py-3">Nothing in the steps differs.</p>}
+          <ol>
+            {rows.map((r, i) => (
+              <li
+                key={`${r.mark}${r.id}${i}`}
+                className={`grid grid-cols-[110px_1fr] gap-3 border-b border-hair px-4 py-2 ${r.mark === "same" ? "text-muted" : ""}`}
+              >
+                <span
+                  className={r.mark === "gone" ? "font-bold text-oxide-text" : r.mark === "same" ? "lab" : "font-bold"}
+                >
+                  {r.mark === "gone" ? "left out" : r.mark === "new" ? "added" : r.mark === "other" ? "differs" : ""}
+                </span>
+                <span>
+                  <span className={r.mark === "gone" ? "line-through" : ""}>{r.title}</span>
+                  {r.was && <span className="lab block">here: {say(r.was)}</span>}
+                  {r.becomes && <span className="block font-bold">there: {say(r.becomes)}</span>}
+                </span>
+              </li>
+            ))}
+          </ol>
+          {!frozen && (
+            <div className="p-4">
+              <button
+                type="button"
+                className="btn go"
+                onClick={() => {
+                  on.change((d) => ({
+                    ...d,
+                    recipe: undefined,
+                    houseRules: { ...d.houseRules, [asked.question]: asked.option },
+                  }));
+                  setAsked(undefined);
+                }}
+              >
+                Follow it for this repair
+              </button>
+            </div>
+          )}
+        </>
+      )}
+    </section>
+  );
+}

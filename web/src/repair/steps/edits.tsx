@@ -1,0 +1,91 @@
+import { ArrowDown, ArrowUp, CornerUpLeft, Scissors, TriangleAlert } from "lucide-react";
+import type { Api } from "../../api/client";
+import type { DraftOnScreen } from "../use-draft";
+import { Head } from "../sheet";
+
+type Edit = Api["PlanEditDraft"];
+
+const words: Record<NonNullable<Edit["kind"]>, string> = {
+  SKIP: "left out",
+  MOVE: "moved",
+  MINUTES: "other minutes",
+};
+
+/** What was changed of the method's own plan, what that breaks, and the way back. */
+export function EditsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftOnScreen; frozen: boolean }) {
+  const edits = on.draft?.edits ?? [];
+  if (edits.length === 0 && plan.broken.length === 0) return null;
+  return (
+    <section aria-label="Changes to the plan">
+      <Head title="Changed by hand">{edits.length === 1 ? "one change" : `${edits.length} changes`}</Head>
+      <ul>
+        {edits.map((e, i) => (
+          <li key={`${e.kind}${e.step}${i}`} className="flex min-h-14 items-center gap-3 border-b border-hair px-4">
+            <span className="min-w-0 flex-1">
+              <b>{titleOf(plan, e.step)}</b> {words[e.kind ?? "SKIP"]}
+            </span>
+            {!frozen && (
+              <button
+                type="button"
+                className="btn"
+                onClick={() => on.change((d) => ({ ...d, edits: (d.edits ?? []).filter((_, k) => k !== i) }))}
+              >
+                <CornerUpLeft size={18} aria-hidden="true" /> Take back
+              </button>
+            )}
+          </li>
+        ))}
+        {plan.broken.map((b) => (
+          <li key={`${b.interlock}${b.step}`} className="flex gap-3 border-b border-hair px-4 py-2.5" role="alert">
+            <TriangleAlert className="text-oxide mt-0.5 shrink-0" size={22} aria-label="Interlock" />
+            <div>
+              <p className="font-bold text-oxide-text">
+                {b.said} Missing before “{b.title}”: {b.missing}.
+              </p>
+              <p>What follows: {b.follows}</p>
+            </div>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const titleOf = (plan: Api["Plan"], step: string | undefined) =>
+  plan.steps.find((s) => s.step.id === step)?.step.title ?? (step ?? "").replace(/-/g, " ");
+
+/** Leave a step out, or put it earlier or later. What is mixed, spread and waited for stays together. */
+export function StepEdits({ plan, at, on }: { plan: Api["Plan"]; at: number; on: DraftOnScreen }) {
+  const step = plan.steps[at]?.step;
+  if (!step) return null;
+  if (step.mix) return <p className="lab">Mix, spread and wait stay together and in order.</p>;
+  const edit = (e: Edit) =>
+    on.change((d) => ({
+      ...d,
+      edits: [...(d.edits ?? []).filter((x) => !(x.step === step.id && x.kind === e.kind)), e],
+    }));
+  const after = (i: number) => (i < 0 ? "" : (plan.steps[i]?.step.id ?? ""));
+  return (
+    <div className="flex flex-wrap gap-2">
+      <button type="button" className="btn" onClick={() => edit({ kind: "SKIP", step: step.id })}>
+        <Scissors size={18} aria-hidden="true" /> Leave out
+      </button>
+      <button
+        type="button"
+        className="btn"
+        disabled={at === 0}
+        onClick={() => edit({ kind: "MOVE", step: step.id, after: after(at - 2) })}
+      >
+        <ArrowUp size={18} aria-hidden="true" /> Earlier
+      </button>
+      <button
+        type="button"
+        className="btn"
+        disabled={at === plan.steps.length - 1}
+        onClick={() => edit({ kind: "MOVE", step: step.id, after: after(at + 1) })}
+      >
+        <ArrowDown size={18} aria-hidden="true" /> Later
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,244 @@
+import { ShoppingBasket, TriangleAlert } from "lucide-react";
+import { useId } from "react";
+import type { Api } from "../../api/client";
+import { useRules, useShelf } from "../../api/queries";
+import { Hatches, type HatchName, Swatch } from "../../marks/hatch";
+import { useSaid } from "../../shell/preferences";
+import { minutes, stretch } from "../../units/units";
+import { useLit } from "../drawing/lit";
+import { Head } from "../sheet";
+import { amount } from "./amount";
+
+const FORM: Record<Api["Portion"]["form"], string> = {
+  CARTRIDGE: "from a cartridge",
+  HAND_MIXED: "mixed by hand",
+  LAMINATE: "mixed by weight",
+  BEAD: "as a bead",
+  DROPS: "in drops",
+  GEL: "gel",
+  BRUSHED: "brushed on",
+  SPRAYED: "sprayed",
+  WIPED: "wiped",
+  CUT: "cut to shape",
+  PIECES: "by the piece",
+};
+
+/** Everything that is not filler and cream: how much, in the form it comes in. */
+export function PortionsPanel({ plan }: { plan: Api["Plan"] }) {
+  const id = useId();
+  const { lit, light } = useLit();
+  const say = useSaid();
+  const classes = useRules().data?.classes;
+  const shelf = useShelf().data;
+  const hatch = (item: string): HatchName => {
+    const kind = shelf?.find((l) => l.item.id === item)?.item.classId;
+    const known = classes?.find((c) => c.id === kind)?.hatch;
+    return known && known !== "grain" ? (known as HatchName) : "clean";
+  };
+  if (plan.portions.length === 0) return null;
+  const stepOf = (p: Api["Portion"]) => plan.steps.find((s) => s.step.portion === p.id)?.step;
+  return (
+    <section>
+      <svg className="absolute size-0" aria-hidden="true">
+        <Hatches id={id} />
+      </svg>
+      <Head title="Amounts">by job</Head>
+      <ul>
+        {plan.portions.map((p) => {
+          const step = stepOf(p);
+          const on = step !== undefined && lit.step === step.id;
+          return (
+            <li
+              key={p.id}
+              className={`grid grid-cols-[1fr_170px] gap-4 border-b border-hair px-4 py-3 ${on ? "outline-violet outline-3 -outline-offset-3" : ""}`}
+              onPointerEnter={() =>
+                light(step ? { step: step.id, zone: step.zone, layer: step.layer || undefined } : {})
+              }
+              onPointerLeave={() => light({})}
+            >
+              <div className="min-w-0">
+                <div className="flex items-center gap-2.5">
+                  <Swatch id={id} hatch={hatch(p.itemId)} size={20} />
+                  <span className="hd">{p.title}</span>
+                  <span className="lab">
+                    {p.material}, lot {p.lot}, {FORM[p.form]}
+                  </span>
+                </div>
+                <dl className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-x-4 gap-y-1.5">
+                  {p.figures.map((f) => (
+                    <div key={f.word}>
+                      <dt className="lab">{f.word}</dt>
+                      <dd className="n text-20 font-semibold">{say(amount(f.value, f.unit))}</dd>
+                      {f.note && <dd className="lab">{say(f.note)}</dd>}
+                    </div>
+                  ))}
+                </dl>
+                {p.notes.map((n) => (
+                  <p key={n} className="mt-1.5">
+                    {say(n)}
+                  </p>
+                ))}
+              </div>
+              <div className="text-right">
+                <div className="n text-28 font-semibold">{amount(p.needed, p.unit)}</div>
+                {p.workMin > 0 && (
+                  <div className="lab">
+                    work {stretch(p.workMin * 60, "down")}, on the part by {stretch(p.workMin * 48, "down")}
+                    {p.batches > 1 && `, ${p.batches} goes`}
+                  </div>
+                )}
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+/** What the plan takes from the shelf in all, and what is short. */
+export function ShoppingPanel({ lines }: { lines: readonly Api["Shopping"][] }) {
+  if (lines.length === 0) return null;
+  const short = lines.filter((l) => !l.enough);
+  return (
+    <section>
+      <Head title="From the shelf">{short.length === 0 ? "all there" : `${short.length} short`}</Head>
+      <ul>
+        {[...short, ...lines.filter((l) => l.enough)].map((l) => (
+          <li key={l.itemId} className="flex min-h-12 items-center gap-3 border-b border-hair px-4 py-1.5">
+            {l.enough ? (
+              <ShoppingBasket size={20} aria-hidden="true" />
+            ) : (
+              <TriangleAlert className="text-oxide" size={20} aria-label="Short" />
+            )}
+            <span className="min-w-0 flex-1">
+              <span className="hd">{l.material}</span> <span className="lab">lot {l.lot}</span>
+              {l.said && <span className="block font-bold text-oxide-text">{l.said}</span>}
+            </span>
+            <span className="n font-semibold">
+              {amount(Math.round(l.needed * 10) / 10, l.unit)}
+              <span className="lab"> of {amount(Math.round(l.have * 10) / 10, l.unit)}</span>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const HANDS: Record<Api["DryingRoute"]["kind"], string> = {
+  AIR: "nothing to set up",
+  LAMP: "takes the lamp, and a hand to set it and watch",
+  OVEN: "takes the oven; the part must fit and be off the vehicle",
+  SUN: "takes the part into direct sun",
+  CLOUD: "takes the part into open daylight",
+  UV_LAMP: "takes the UV lamp",
+};
+
+const BY: Record<Api["DryingRoute"]["kind"], string> = {
+  AIR: "In the shop's air",
+  LAMP: "Under the lamp",
+  OVEN: "In the oven",
+  SUN: "In the sun",
+  CLOUD: "Under cloud",
+  UV_LAMP: "UV lamp",
+};
+
+/** Every wait with its ways to cure side by side; tapping one plans it. */
+export function WaitsPanel({
+  plan,
+  frozen,
+  take,
+}: {
+  plan: Api["Plan"];
+  frozen: boolean;
+  take: (kind: Api["DryingRoute"]["kind"]) => void;
+}) {
+  const say = useSaid();
+  const mixed = new Set(plan.mixes.map((m) => m.id));
+  const waits = plan.waits.filter((w) => !mixed.has(w.id));
+  if (waits.length === 0) return null;
+  return (
+    <section>
+      <Head title="Waits">by today’s air</Head>
+      {waits.map((w) => (
+        <div key={w.id} className="border-b border-hair px-4 py-3">
+          <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+            <span className="hd">{w.title}</span>
+            <span className="lab">
+              {w.material}; {say(w.source)}
+            </span>
+          </div>
+          <div className="mt-2 grid grid-cols-[repeat(auto-fit,minmax(170px,1fr))] gap-1.5">
+            {w.routes.map((r) => {
+              const planned = r.kind === w.route.kind;
+              const cures = r.sandFromMin >= 0;
+              return (
+                <button
+                  key={r.kind}
+                  type="button"
+                  aria-pressed={planned}
+                  disabled={frozen || !cures || w.routes.length === 1}
+                  className={`firm min-h-14 px-3 py-1.5 text-left ${planned ? "bg-ink text-sheet" : ""}`}
+                  onClick={() => take(r.kind)}
+                >
+                  <span className="text-14 block">
+                    {BY[r.kind]}
+                    {planned ? ", planned" : ""}
+                  </span>
+                  <span className="n block text-20 font-semibold">{cures ? minutes(r.sandFromMin) : "not today"}</span>
+                  {(!cures || w.routes.length > 1) && (
+                    <span className="text-14 block">
+                      {cures && r.rampMin > 0
+                        ? `ramp ${Math.ceil(r.rampMin)}, hold ${Math.ceil(r.holdMin)}, cool ${Math.ceil(r.coolMin)}\u202fmin; `
+                        : ""}
+                      {cures ? HANDS[r.kind] : say(r.note)}
+                    </span>
+                  )}
+                </button>
+              );
+            })}
+          </div>
+          <p className="lab mt-1.5">Clock and sign: {say(w.sign)}</p>
+        </div>
+      ))}
+    </section>
+  );
+}
+
+/** Clear coat left after each grade. */
+export function BudgetPanel({ budget }: { budget: Api["FilmBudget"] | undefined }) {
+  if (!budget) return null;
+  const top = budget.soundUm;
+  return (
+    <section>
+      <Head title="Film budget">recalled, verify with the gauge</Head>
+      <p className="px-4 pt-3 text-20 font-bold">{budget.said}</p>
+      <ul className="px-4 py-3">
+        {[{ paper: "before", um: top }, ...budget.left].map((l) => (
+          <li key={l.paper} className="grid grid-cols-[76px_1fr_84px] items-center gap-3 py-1">
+            <span className="n font-semibold">{l.paper}</span>
+            <span className="firm relative block h-6">
+              <span
+                className="bg-[var(--hair)] absolute inset-y-0 left-0"
+                style={{ width: `${(l.um / top) * 100}%` }}
+              />
+              <span
+                className="bg-oxide absolute inset-y-[-4px] w-[3px]"
+                style={{ left: `${(budget.leastUm / top) * 100}%` }}
+              />
+            </span>
+            <span className="n text-right font-semibold">
+              {Math.round(l.um)}
+              {"\u202f"}µm
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p className="lab px-4 pb-3">
+        Red post: {Math.round(budget.leastUm)}
+        {"\u202f"}µm must stay.
+      </p>
+    </section>
+  );
+}
