@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { ask, type Api } from "../../api/client";
-import { useRules } from "../../api/queries";
+import { useRules, useWholeStack } from "../../api/queries";
 import { useSaid } from "../../shell/preferences";
 import { minutes } from "../../units/units";
 import { Head } from "../sheet";
@@ -14,55 +14,62 @@ export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Ap
   const say = useSaid();
   const [asked, setAsked] = useState<{ question: string; option: string }>();
   const bears = (rules?.schools ?? []).filter(({ school: s }) => s.question in plan.schools);
+  const ranked = useWholeStack(on.draft, true).data?.stack?.ranked ?? [];
+  const school = bears.find((b) => b.school.id === asked?.question)?.school;
+  const label = school?.options.find((o) => o.id === asked?.option)?.label;
+  // Where a school is another way to mend, its best stack is taken; else the same stack is planned by its rule.
+  const recipe = ranked.find((r) =>
+    r.schools.some((s) => s.question === school?.question && s.option === label),
+  )?.recipe;
+  const theirDraft = {
+    ...on.draft,
+    recipe: recipe ?? on.draft?.recipe,
+    edits: undefined,
+    houseRules: { ...on.draft?.houseRules, ...(asked ? { [asked.question]: asked.option } : {}) },
+  };
   const other = useQuery({
-    queryKey: ["school", on.draft, asked],
-    queryFn: ({ signal }) =>
-      ask<Api["PreviewView"]>("/api/preview", {
-        method: "POST",
-        // Another school may be another way to mend: the house's own choice is let go with it.
-        body: {
-          ...on.draft,
-          recipe: undefined,
-          houseRules: { ...on.draft?.houseRules, ...(asked ? { [asked.question]: asked.option } : {}) },
-        },
-        signal,
-      }),
+    queryKey: ["school", on.draft, asked, recipe],
+    queryFn: ({ signal }) => ask<Api["PreviewView"]>("/api/preview", { method: "POST", body: theirDraft, signal }),
     enabled: asked !== undefined && on.draft !== undefined,
   });
   const theirs = other.data?.workup?.plan;
   const rows = theirs ? differences(plan, theirs) : [];
   return (
     <section>
-      <Head title="The other school">{asked ? "" : "tap one to see what it would change"}</Head>
-      {bears.map(({ school, chosen }) => {
-        const mine = on.draft?.houseRules?.[school.id] ?? chosen;
-        return (
-          <div key={school.id} className="border-b border-hair px-4 py-2.5">
-            <div className="lab">{school.question}</div>
-            <div className="mt-1 flex flex-wrap gap-1.5">
-              {school.options
-                .filter((o) => o.planned)
-                .map((o) => {
-                  const now = o.id === mine;
-                  const looked = asked?.question === school.id && asked.option === o.id;
-                  return (
-                    <button
-                      key={o.id}
-                      type="button"
-                      disabled={now}
-                      aria-pressed={looked}
-                      className={`firm min-h-14 px-3 text-left ${now ? "bg-ink text-sheet" : looked ? "outline-violet outline-3 -outline-offset-3" : ""}`}
-                      onClick={() => setAsked(looked ? undefined : { question: school.id, option: o.id })}
-                    >
-                      {o.label}
-                      {now ? ", this plan" : ""}
-                    </button>
-                  );
-                })}
+      <Head title="The other school">
+        {asked ? "tap it again for the other questions" : "tap one to see what it would change"}
+      </Head>
+      {bears
+        .filter(({ school: s }) => !asked || s.id === asked.question)
+        .map(({ school, chosen }) => {
+          const mine = on.draft?.houseRules?.[school.id] ?? chosen;
+          return (
+            <div key={school.id} className="border-b border-hair px-4 py-2.5">
+              <div className="lab">{school.question}</div>
+              <div className="mt-1 flex flex-wrap gap-1.5">
+                {school.options
+                  .filter((o) => o.planned)
+                  .map((o) => {
+                    const now = o.id === mine;
+                    const looked = asked?.question === school.id && asked.option === o.id;
+                    return (
+                      <button
+                        key={o.id}
+                        type="button"
+                        disabled={now}
+                        aria-pressed={looked}
+                        className={`firm min-h-14 px-3 text-left ${now ? "bg-ink text-sheet" : looked ? "outline-violet outline-3 -outline-offset-3" : ""}`}
+                        onClick={() => setAsked(looked ? undefined : { question: school.id, option: o.id })}
+                      >
+                        {o.label}
+                        {now ? ", this plan" : ""}
+                      </button>
+                    );
+                  })}
+              </div>
             </div>
-          </div>
-        );
-      })}
+          );
+        })}
       {asked && other.isError && <p className="px-4 py-3 font-bold text-oxide-text">{other.error.message}</p>}
       {asked && other.data && !theirs && (
         <p className="px-4 py-3 font-bold text-oxide-text">
@@ -103,7 +110,8 @@ export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Ap
                 onClick={() => {
                   on.change((d) => ({
                     ...d,
-                    recipe: undefined,
+                    recipe: recipe ?? d.recipe,
+                    edits: undefined,
                     houseRules: { ...d.houseRules, [asked.question]: asked.option },
                   }));
                   setAsked(undefined);

@@ -33,7 +33,13 @@ class LookTest {
             "/repairs/22/part",
             "/repairs/12/stack",
             "/repairs/18/damage",
-            "/repairs/21/verdict");
+            "/repairs/21/verdict",
+            "/repairs/12/footprint",
+            "/repairs/12/steps?sheet=pour",
+            "/repairs/10/steps?sheet=cut",
+            "/repairs/12/steps?sheet=schools",
+            "/repairs/9/steps?sheet=ladder",
+            "/repairs/18/footprint");
 
     private static final String SMALL_TYPE = """
             () => [...document.querySelectorAll('body *')]

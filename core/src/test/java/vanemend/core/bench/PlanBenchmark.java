@@ -9,12 +9,15 @@ import org.openjdk.jmh.annotations.Fork;
 import org.openjdk.jmh.annotations.Measurement;
 import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
 import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import vanemend.core.Bench;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.material.ShelfItem;
+import vanemend.core.method.Cases;
 import vanemend.core.plan.Conditions;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
@@ -32,6 +35,8 @@ public class PlanBenchmark {
     private final RepairDraft usual = Bench.usual();
     private final RepairDraft hail = hail();
     private final Conditions full = Bench.shop(21, HouseRules.defaults(), many());
+    private final Conditions every = Bench.shop(21, HouseRules.defaults(), Bench.fullShelf());
+    private final RepairDraft lid = Cases.all().get("composite-epoxy");
     private final RepairDraft skirt = Bench.job(
             "{made: {material: PLASTIC, thicknessMm: 3, mark: '>PP+EPDM-TD20<'}}",
             "{kind: CRACK, trace: [200, 200, 290, 200], through: THROUGH, ends: BOTH}");
@@ -71,6 +76,42 @@ public class PlanBenchmark {
                     Bench.TODAY.plusDays(i % 200 - 20)));
         }
         return out;
+    }
+
+    /** A through-crack in composite: pyramid, cloth, cream. */
+    @Benchmark
+    public Workup composite() {
+        return Bench.workup(lid, every);
+    }
+
+    /** The same part with one to fifty cracks: how time grows. */
+    @State(Scope.Benchmark)
+    public static class Many {
+        @Param({"1", "5", "20", "50"})
+        public int cracks;
+
+        private RepairDraft draft;
+
+        /** Cracks side by side. */
+        @Setup
+        public void lay() {
+            String[] damages = new String[cracks];
+            for (int i = 0; i < cracks; i++) {
+                int x = 150 + 300 * (i % 10);
+                int y = 150 + 260 * (i / 10);
+                damages[i] = "{kind: CRACK, trace: [" + x + ", " + y + ", " + (x + 60) + ", " + (y + 24)
+                        + "], through: THROUGH, ends: BOTH}";
+            }
+            draft = Bench.job(
+                    "{widthMm: 3200, heightMm: 1500, made: {material: COMPOSITE, composite: SMC, thicknessMm: 3.2}}",
+                    damages);
+        }
+    }
+
+    /** From one crack to fifty. */
+    @Benchmark
+    public Workup cracks(Many many) {
+        return Bench.workup(many.draft, every);
     }
 
     /** Twenty dents. */

@@ -1,0 +1,157 @@
+package vanemend.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+@DisplayName("a whole plan for every family: drawn, dosed, timed, cut, changed by hand")
+@ExtendWith(Depot.Leave.class)
+class PlansTest {
+    /** Repairs of the demo depot that can be mended, with something that only their plan says. */
+    private static final Map<String, String> MENDABLE = Map.ofEntries(
+            Map.entry("Wheel-arch rust-through", "Press it through the mesh, thin and firm"),
+            Map.entry("Run on the mirror arm cover", "Putty thin over and around the run"),
+            Map.entry("Battery-lid through-crack", "Lay the plies, smallest first"),
+            Map.entry("Roof-pod gelcoat hairline", "Stop-drill past each end"),
+            Map.entry("Front-skirt split", "Dish until the backing just shows"),
+            Map.entry("Step-well corner torn at the edge", "V-notch the end of the tear"),
+            Map.entry("Bin-flap hole", "Mesh on film to the back, fill the face"),
+            Map.entry("Welded skirt seam, cosmetic", "Check the weld lies below"),
+            Map.entry("Mirror shell, corner missing", "Bead over each crack, at the back"),
+            Map.entry("Driver's-console trim, glue and gouge", "Try the texture on scrap"),
+            Map.entry("Windscreen star on the nearside", "Hold the vacuum"),
+            Map.entry("Crown nail, rear tyre", "Stitch from the centre out, twice"));
+
+    private static Locator tab(Page page, String name) {
+        return page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private static String open(Page page, String repair, String station) {
+        String id = page.evaluate(
+                        "n => fetch('/api/repairs').then(r => r.json()).then(all => all.find(r => r.name === n).id)",
+                        repair)
+                .toString();
+        page.navigate(Depot.url() + "/repairs/" + id + "/" + station);
+        return id;
+    }
+
+    @Test
+    void everyMendableRepairOfTheDepotIsPlannedAndDrawn() {
+        Page page = Depot.as("isla", 1280, 800);
+        MENDABLE.forEach((repair, step) -> {
+            open(page, repair, "footprint");
+            assertThat(page.getByLabel("Section A to A")).isVisible();
+            assertThat(page.getByLabel("Footprint, to scale")).isVisible();
+            open(page, repair, "steps");
+            assertThat(page.getByText(step).first()).isVisible();
+            tab(page, "Pour").click();
+            assertThat(page.getByText("From the shelf", new Page.GetByTextOptions().setExact(true)))
+                    .isVisible();
+        });
+    }
+
+    @Test
+    void aTemplateIsDownloadedAndMeasuredByAnotherProgram() throws IOException, InterruptedException {
+        Page page = Depot.as("isla", 1280, 800);
+        open(page, "Front-skirt split", "steps?sheet=cut");
+        Locator dxf = page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("DXF"));
+        assertThat(dxf).isVisible();
+        assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        Download file = page.waitForDownload(dxf::click);
+        Path kept = Path.of("target/skirt.dxf");
+        file.saveAs(kept);
+        String read = """
+                import ezdxf, sys
+                for e in ezdxf.readfile(sys.argv[1]).modelspace().query('POLYLINE'):
+                    p = [v.dxf.location for v in e.vertices]
+                    print(e.dxf.layer, max(a.x for a in p) - min(a.x for a in p), max(a.y for a in p) - min(a.y for a in p))
+                """;
+        Process p = new ProcessBuilder("/usr/bin/python3", "-c", read, kept.toString())
+                .redirectErrorStream(true)
+                .start();
+        String out = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(p.waitFor()).as(out).isZero();
+        List<String> rows = out.lines().toList();
+        assertThat(rows).anySatisfy(r -> {
+            assertThat(r).startsWith("CHECK ");
+            assertThat(Math.abs(Double.parseDouble(r.split(" ")[1]) - 100)).isLessThan(0.1);
+        });
+        // The cloth reaches 25 mm past a crack 78 mm across and 64 mm up, half a millimetre wide either way.
+        assertThat(rows).anySatisfy(r -> {
+            assertThat(r).startsWith("CUT ");
+            double a = Double.parseDouble(r.split(" ")[1]);
+            double b = Double.parseDouble(r.split(" ")[2]);
+            assertThat(Math.max(a, b)).isBetween(128.5, 129.2);
+            assertThat(Math.min(a, b)).isBetween(114.5, 115.2);
+        });
+    }
+
+    @Test
+    void leavingAStepOutNamesTheInterlockAndIsTakenBack() {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        Page page = tam.page();
+        open(page, "Welded skirt seam, cosmetic", "steps");
+        page.getByText("Promoter, one wet coat").first().click();
+        tam.button("Leave out").click();
+        Locator alert = page.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("promoter"));
+        assertThat(alert.first()).isVisible();
+        assertThat(alert.first()).containsText("What follows");
+        tam.button("Take back").click();
+        assertThat(page.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("What follows")))
+                .hasCount(0);
+    }
+
+    @Test
+    void theOtherSchoolsPlanIsOneTapAwayWithWhatDiffers() {
+        Page page = Depot.as("tam", 1280, 800);
+        open(page, "Front-skirt split", "steps?sheet=schools");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Self-adhesive patch"))
+                .click();
+        assertThat(page.getByText(Pattern.compile("steps against"))).isVisible();
+        assertThat(page.getByText("added", new Page.GetByTextOptions().setExact(true))
+                        .first())
+                .isVisible();
+        assertThat(page.getByText("left out", new Page.GetByTextOptions().setExact(true))
+                        .first())
+                .isVisible();
+        assertThat(page.getByText("Press the patch on").first()).isVisible();
+    }
+
+    @Test
+    void theBackIsOneTapAwayTheCutIsDraggedAndInchesReadEverywhere() {
+        Page page = Depot.as("priya", 1280, 800);
+        open(page, "Bin-flap hole", "footprint");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Face; tap for the back"))
+                .click();
+        assertThat(page.getByLabel("Footprint, to scale")
+                        .getByText("Mesh, back")
+                        .first())
+                .isVisible();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("× 5").setExact(true))
+                .click();
+        assertThat(page.getByLabel("Section A to A").getByText("heights × 5")).isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Units are metric: turn them"))
+                .click();
+        assertThat(page.getByText(Pattern.compile("^1\\s?in|0\\.98\\s?in|1\\.0\\d?\\s?in"))
+                        .first())
+                .isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Units are .*: turn them")))
+                .click();
+    }
+}
