@@ -24,6 +24,9 @@ function labelled(layers: readonly Api["Layer"][], most: number): Api["Layer"][]
   return noBonds.filter((l) => !plies.includes(l) || l === plies[0] || l === plies.at(-1));
 }
 
+/** As narrow as the rule; one that does not fit it is left to the ticks. */
+const heightLabel = (label: string) => label.replace(/^(-?)0\./, "$1.").replace("-", "−");
+
 /** Thickness in the unit the bench would use: µm for coats, mm or inches for the rest. */
 function thickness(mm: number, system: "metric" | "inch"): string {
   return mm < 0.2 ? micrometres(mm * 1000) : length(mm, system, "depth");
@@ -112,9 +115,14 @@ export function SectionDrawing({
             stroke="var(--tick)"
             strokeWidth={t.size === "long" ? 1.6 : 1}
           />
-          {t.label && z(t.at) > HEAD && z(t.at) < height - 4 && (
-            <text x={film ? 1 : 14} y={z(t.at) + 5} textAnchor={film ? "start" : "end"} style={{ fontWeight: 600 }}>
-              {(film ? t.label.replace("0.", ".") : t.label).replace("-", "−")}
+          {t.label && heightLabel(t.label).length <= 4 && z(t.at) > HEAD && z(t.at) < height - 4 && (
+            <text
+              x={heightLabel(t.label).length > 3 ? 1 : 14}
+              y={z(t.at) + 5}
+              textAnchor={heightLabel(t.label).length > 3 ? "start" : "end"}
+              style={{ fontWeight: 600 }}
+            >
+              {heightLabel(t.label)}
             </text>
           )}
         </g>

@@ -3,11 +3,13 @@ import { useId } from "react";
 import type { Api } from "../../api/client";
 import { useRules, useShelf } from "../../api/queries";
 import { Hatches, type HatchName, Swatch } from "../../marks/hatch";
-import { useSaid } from "../../shell/preferences";
-import { minutes, stretch } from "../../units/units";
+import { usePreferences, useSaid } from "../../shell/preferences";
+import { length, minutes, stretch } from "../../units/units";
 import { useLit } from "../drawing/lit";
 import { Head } from "../sheet";
 import { amount } from "./amount";
+
+const CM2_A_IN2 = 6.4516;
 
 const FORM: Record<Api["Portion"]["form"], string> = {
   CARTRIDGE: "from a cartridge",
@@ -28,6 +30,7 @@ export function PortionsPanel({ plan }: { plan: Api["Plan"] }) {
   const id = useId();
   const { lit, light } = useLit();
   const say = useSaid();
+  const { system } = usePreferences();
   const classes = useRules().data?.classes;
   const shelf = useShelf().data;
   const hatch = (item: string): HatchName => {
@@ -35,6 +38,12 @@ export function PortionsPanel({ plan }: { plan: Api["Plan"] }) {
     const known = classes?.find((c) => c.id === kind)?.hatch;
     return known && known !== "grain" ? (known as HatchName) : "clean";
   };
+  const figure = (value: number, unit: string) =>
+    unit === "cm²" && system === "inch"
+      ? amount(Math.round((value / CM2_A_IN2) * 10) / 10, "in²")
+      : unit === "mm"
+        ? length(value, system)
+        : amount(value, unit);
   if (plan.portions.length === 0) return null;
   const stepOf = (p: Api["Portion"]) => plan.steps.find((s) => s.step.portion === p.id)?.step;
   return (
@@ -68,7 +77,7 @@ export function PortionsPanel({ plan }: { plan: Api["Plan"] }) {
                   {p.figures.map((f) => (
                     <div key={f.word}>
                       <dt className="lab">{f.word}</dt>
-                      <dd className="n text-20 font-semibold">{say(amount(f.value, f.unit))}</dd>
+                      <dd className="n text-20 font-semibold">{figure(f.value, f.unit)}</dd>
                       {f.note && <dd className="lab">{say(f.note)}</dd>}
                     </div>
                   ))}

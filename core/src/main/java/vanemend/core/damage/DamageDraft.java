@@ -60,7 +60,7 @@ public record DamageDraft(
      */
     public record FilmDraft(Double peakUm, Double soundUm, Double totalUm, Double takeUm) {}
 
-    private static final int MOST = 40;
+    private static final int MOST = 60;
     private static final int MOST_CORNERS = 60;
     private static final double SMALLEST_MM = 3;
 

@@ -51,18 +51,22 @@ public record Dish(Geometry damage, Geometry sheet, double widthMm, double depth
      */
     public double volumeMm3() {
         double sum = 0;
-        for (int k = 0; k < NODE.length; k++) {
-            for (int sign = -1; sign <= 1; sign += 2) {
-                double s = widthMm / 2 * (1 + sign * NODE[k]);
+        double reached = 0;
+        Geometry grown = damage;
+        for (int k = -NODE.length; k <= NODE.length; k++) {
+            if (k != 0) {
+                int n = Math.abs(k) - 1;
+                double s = widthMm / 2 * (1 + Math.signum(k) * NODE[n]);
+                grown = Reach.further(damage, grown, reached, s);
+                reached = s;
                 double fall = depthMm * Math.PI / (2 * widthMm) * Math.sin(Math.PI * s / widthMm);
-                sum += WEIGHT[k] * widthMm / 2 * fall * areaWithin(s);
+                sum += WEIGHT[n]
+                        * widthMm
+                        / 2
+                        * fall
+                        * Reach.within(grown, sheet).getArea();
             }
         }
         return sum;
-    }
-
-    /** Area of the part within {@code mm} of the damage, mm². */
-    public double areaWithin(double mm) {
-        return Reach.within(Reach.grow(damage, mm), sheet).getArea();
     }
 }

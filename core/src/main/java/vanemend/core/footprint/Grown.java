@@ -20,6 +20,10 @@ public final class Grown {
     private final Polygon sheet;
     private final Map<Zone.Kind, Zone> zones = new LinkedHashMap<>();
     private final Set<String> flags = new LinkedHashSet<>();
+    /** The damage grown as far as the last zone asked, before it is cut at an edge. */
+    private Geometry grown;
+
+    private double reached;
     private Zone lastFace;
     private Zone lastBack;
 
@@ -27,6 +31,7 @@ public final class Grown {
         this.part = part;
         this.sheet = part.shape();
         this.damage = damage;
+        this.grown = damage;
         out(Zone.Kind.DAMAGE, 0);
     }
 
@@ -37,12 +42,12 @@ public final class Grown {
 
     /** A zone {@code pastMm} past the damage, up to the part's edge. */
     public Grown out(Zone.Kind kind, double pastMm) {
-        return put(kind, pastMm, Reach.within(Reach.grow(damage, pastMm), sheet));
+        return put(kind, pastMm, Reach.within(grown(pastMm), sheet));
     }
 
     /** A zone that also stops at a feature line which the work inside it does not cross. */
     public Grown fine(Zone.Kind kind, double pastMm) {
-        Geometry grown = Reach.within(Reach.grow(damage, pastMm), sheet);
+        Geometry grown = Reach.within(grown(pastMm), sheet);
         Geometry side = Reach.side(part, sheet, last(kind).shape(), pastMm, damage, flags);
         Geometry cut = side == sheet
                 ? grown
@@ -54,7 +59,7 @@ public final class Grown {
 
     /** A patch: it may hang over the part's edge, to be trimmed after sanding, and is warmed over feature lines. */
     public Grown patch(Zone.Kind kind, double pastMm, String word) {
-        Geometry whole = Reach.grow(damage, pastMm);
+        Geometry whole = grown(pastMm);
         if (!sheet.contains(whole)) {
             flags.add("The " + word + " runs past the part's edge: trim it after sanding.");
         }
@@ -75,6 +80,12 @@ public final class Grown {
     public Grown flag(String said) {
         flags.add(said);
         return this;
+    }
+
+    private Geometry grown(double pastMm) {
+        grown = Reach.further(damage, grown, reached, pastMm);
+        reached = pastMm;
+        return grown;
     }
 
     private Zone last(Zone.Kind kind) {

@@ -47,9 +47,11 @@ public record Pyramid(List<Ply> plies, double plyMm, double bondMm, boolean held
         int n = Math.max(least, fit);
         double reach = dish.widthMm() - edgeMm;
         List<Ply> plies = new ArrayList<>();
+        Geometry grown = dish.damage();
         for (int i = 1; i <= n; i++) {
             double past = reach * i / n;
-            plies.add(new Ply(i, past, Reach.within(Reach.grow(dish.damage(), past), dish.sheet())));
+            grown = Reach.further(dish.damage(), grown, reach * (i - 1) / n, past);
+            plies.add(new Ply(i, past, Reach.within(grown, dish.sheet())));
         }
         boolean held = fit >= least;
         double needs = least * each + lowMm;

@@ -1,6 +1,7 @@
 package vanemend.core.method;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
@@ -71,7 +72,16 @@ public record Interlock(String id, Set<Act> then, Set<Act> needs, Set<Act> since
     }
 
     private boolean guards(Step s) {
-        return s.acts().stream().anyMatch(then::contains);
+        return does(s, then);
+    }
+
+    private static boolean does(Step s, Set<Act> some) {
+        for (Act a : s.acts()) {
+            if (some.contains(a)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Acts done at step {@code i} or before it, back to the last that undoes them. */
@@ -79,7 +89,7 @@ public record Interlock(String id, Set<Act> then, Set<Act> needs, Set<Act> since
         Set<Act> done = EnumSet.noneOf(Act.class);
         for (int k = i; k >= 0; k--) {
             done.addAll(steps.get(k).acts());
-            if (k < i && steps.get(k).acts().stream().anyMatch(since::contains)) {
+            if (k < i && does(steps.get(k), since)) {
                 break;
             }
         }
@@ -101,6 +111,8 @@ public record Interlock(String id, Set<Act> then, Set<Act> needs, Set<Act> since
     }
 
     private static Set<Act> acts(JsonNode row, String field) {
-        return DataFile.texts(row, field).stream().map(Act::valueOf).collect(Collectors.toUnmodifiableSet());
+        Set<Act> out = EnumSet.noneOf(Act.class);
+        DataFile.texts(row, field).forEach(t -> out.add(Act.valueOf(t)));
+        return Collections.unmodifiableSet(out);
     }
 }

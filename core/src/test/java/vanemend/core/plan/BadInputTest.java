@@ -131,9 +131,9 @@ class BadInputTest {
 
     @Test
     void tooManyDentsAreAskedToBeSplit() {
-        DamageDraft[] many = new DamageDraft[41];
+        DamageDraft[] many = new DamageDraft[61];
         java.util.Arrays.fill(many, DamageDraft.dent(340.0, 240.0, 20.0, 20.0, 0.0, 1.0, Dent.Profile.BOWL));
-        assertThat(only(many).message()).contains("41 damages").contains("at most 40");
+        assertThat(only(many).message()).contains("61 damages").contains("at most 60");
     }
 
     @Test
