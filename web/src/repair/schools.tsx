@@ -6,11 +6,15 @@ import type { DraftOnScreen } from "./use-draft";
 /** House rules that bear on a station, to be overridden for this repair alone. */
 export function Schools({ on, station, frozen }: { on: DraftOnScreen; station: string; frozen: boolean }) {
   const rules = useRules().data;
+  const planned = on.workup?.plan?.schools;
   const material = on.draft?.part?.made?.material ?? "METAL";
   const schools =
     rules?.schools.filter(
       ({ school: s }) =>
-        s.followed && s.stations.includes(station) && (s.materials.length === 0 || s.materials.includes(material)),
+        (station !== "steps" || !planned || s.question in planned) &&
+        s.followed &&
+        s.stations.includes(station) &&
+        (s.materials.length === 0 || s.materials.includes(material)),
     ) ?? [];
   if (schools.length === 0) return null;
   const own = on.draft?.houseRules ?? {};

@@ -1,6 +1,7 @@
 import { ArrowDown, ArrowUp, CornerUpLeft, Scissors, TriangleAlert } from "lucide-react";
 import type { Api } from "../../api/client";
 import type { DraftOnScreen } from "../use-draft";
+import { Measure } from "../../shell/field";
 import { Head } from "../sheet";
 
 type Edit = Api["PlanEditDraft"];
@@ -86,6 +87,20 @@ export function StepEdits({ plan, at, on }: { plan: Api["Plan"]; at: number; on:
       >
         <ArrowDown size={18} aria-hidden="true" /> Later
       </button>
+      {step.activeMin > 0 && (
+        <div className="w-44">
+          <Measure
+            label="Hands-on minutes"
+            quantity={{ unit: "min" }}
+            value={Math.round(step.activeMin)}
+            onChange={(min) => {
+              if (min !== undefined && min >= 0 && min !== Math.round(step.activeMin)) {
+                edit({ kind: "MINUTES", step: step.id, minutes: min });
+              }
+            }}
+          />
+        </div>
+      )}
     </div>
   );
 }

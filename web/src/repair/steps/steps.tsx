@@ -14,6 +14,7 @@ import type { DraftOnScreen } from "../use-draft";
 import { NotYet } from "../verdict/verdict";
 import { ComparePanel } from "./compare";
 import { EditsPanel, StepEdits } from "./edits";
+import { HourBar } from "./hour-bar";
 import { LadderPanel } from "./ladder";
 import { PiecesPanel } from "./pieces";
 import { BudgetPanel, PortionsPanel, ShoppingPanel, WaitsPanel } from "./portions";
@@ -174,7 +175,10 @@ function StepList({
                   {say([step.tool, step.paper, step.material, step.amount].filter(Boolean).join(" · "))}
                 </span>
               </span>
-              <span className="lab">{where(step.zone)}</span>
+              <span className="lab">
+                {where(step.zone)}
+                <HourBar planned={{ step, earliestMin, latestMin }} totalMin={plan.totalMin} />
+              </span>
               <span className="n">
                 <span className="block font-semibold">{timeOfDay(begun + earliestMin * 60_000, zone, "up")}</span>
                 <span className="lab block">

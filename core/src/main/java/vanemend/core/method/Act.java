@@ -73,6 +73,7 @@ public enum Act {
     UNIT("unit seated"),
     STITCH("stitched"),
     SEAL_BUFF("overbuff sealed"),
+    SURFACE_DRY("surface over the dew point"),
     PRIMER("primer or paint on"),
     READY("handed over");
 

@@ -19,9 +19,10 @@ import vanemend.core.trade.TradeBook;
 abstract class KitPage extends Page {
     final Kit kit;
     final List<Loop> loops = new ArrayList<>();
+    private boolean dewAsked;
 
     KitPage(Kit kit) {
-        super(kit.stack());
+        super(kit.stack(), kit.house());
         this.kit = kit;
     }
 
@@ -97,6 +98,7 @@ abstract class KitPage extends Page {
             return List.of();
         }
         String item = name(role);
+        List<StepBuilder> out = new ArrayList<>(dew(zone));
         StepBuilder coat = step(id, Kind.DO, "Promoter, one wet coat")
                 .detail("Wet, no puddles, not dusted on. Too much lets the repair go; missed, nothing holds.")
                 .zone(zone)
@@ -106,7 +108,42 @@ abstract class KitPage extends Page {
                 .active(TradeBook.value("minutes.promote"))
                 .caution("spray")
                 .acts(on);
-        return List.of(coat, flash(id + "-flash", item, zone, portion, flashed));
+        out.add(coat);
+        out.add(flash(id + "-flash", item, zone, portion, flashed));
+        return out;
+    }
+
+    /** Before the first promoter, paint or primer: the surface well over the dew point. Asked once a plan. */
+    List<StepBuilder> dew(Zone.Kind zone) {
+        if (dewAsked) {
+            return List.of();
+        }
+        dewAsked = true;
+        double least = Math.ceil(kit.air().dewPointC() + TradeBook.value("air.dew-margin"));
+        loops.add(new Loop(
+                "warm-again",
+                "Warm and dry the part",
+                chain(
+                        "",
+                        step("warm", Kind.DO, "Warm the part, wipe it dry")
+                                .detail("Gently, below its heat limit; or wait until the shop is drier.")
+                                .zone(zone)
+                                .active(TradeBook.value("minutes.wipe"))
+                                .caution("lamp"))));
+        return List.of(look(
+                        "dew",
+                        "Surface over the dew point?",
+                        "Dew point " + Math.round(kit.air().dewPointC()) + " °C in today's air: the surface at "
+                                + Check.shown(least) + " °C or more, no mist from a breath that stays.",
+                        zone,
+                        gate(
+                                "Surface at " + Check.shown(least) + " °C or more, and dry?",
+                                "Dry",
+                                "go on",
+                                "Too near",
+                                branch("dew", "Too near the dew point", "warm it, wipe it dry", "warm-again")))
+                .asks(Step.Ask.SURFACE_C)
+                .acts(Act.SURFACE_DRY));
     }
 
     StepBuilder flash(String id, String item, Zone.Kind zone, String wait, Act flashed) {

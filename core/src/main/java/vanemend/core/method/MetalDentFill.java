@@ -51,7 +51,7 @@ public final class MetalDentFill extends Page {
     private final Found found;
 
     private MetalDentFill(Found found) {
-        super(found.stack());
+        super(found.stack(), found.house());
         this.found = found;
     }
 
@@ -326,20 +326,37 @@ public final class MetalDentFill extends Page {
             out.add(new Loop(
                     "high",
                     "High spot",
-                    rework(filler, Optional.of("Tap the high spot down"), "Skim all over again", "P180")));
+                    rework(
+                            filler,
+                            Optional.of("Tap the high spot down"),
+                            correction("Skim the spot again", "Skim all over again"),
+                            "P180")));
             out.add(new Loop(
                     "low",
                     "Low spot",
-                    rework(filler, Optional.empty(), "Fill the hollow, then skim over the whole", "P180")));
+                    rework(
+                            filler,
+                            Optional.empty(),
+                            correction("Fill the hollow, the spot only", "Fill the hollow, then skim over the whole"),
+                            "P180")));
             out.add(new Loop(
                     "pinholes",
                     "Pinholes",
-                    rework(filler, Optional.empty(), "Fill the pinholes, then a thin coat over all", "P180")));
+                    rework(
+                            filler,
+                            Optional.empty(),
+                            correction(
+                                    "Fill the pinholes, the spot only", "Fill the pinholes, then a thin coat over all"),
+                            "P180")));
         });
         out.add(new Loop(
                 "putty-again",
                 "Putty again",
-                rework(found.putty(), Optional.empty(), "Putty the low spot, then skim over the whole", "P320")));
+                rework(
+                        found.putty(),
+                        Optional.empty(),
+                        correction("Putty the low spot only", "Putty the low spot, then skim over the whole"),
+                        "P320")));
         out.add(new Loop("seal-again", "Seal again", List.of(named("seal"), named("seal-wait"))));
         out.add(new Loop(
                 "dull-again",
@@ -348,6 +365,10 @@ public final class MetalDentFill extends Page {
                         ? List.of(named("wipe"))
                         : List.of(named(found.ladder().rungs().getLast().id()))));
         return List.copyOf(out);
+    }
+
+    private String correction(String spot, String whole) {
+        return house.is("local-correction", "spot") ? spot : whole;
     }
 
     private List<Step> rework(MixPlan mix, Optional<String> before, String spread, String paper) {
@@ -368,7 +389,13 @@ public final class MetalDentFill extends Page {
                 .active(TradeBook.value("minutes.wipe"))
                 .caution("solvent"));
         all.add(mixing(mix, "mix", "", zone));
-        all.add(spreading(mix, "spread", spread, "Tight, thin, from edge to edge.", layer, zone));
+        all.add(spreading(
+                mix,
+                "spread",
+                spread,
+                correction("Tight, thin, tapered to nothing: its rim can show.", "Tight, thin, from edge to edge."),
+                layer,
+                zone));
         all.add(curing(mix, "wait", zone, "180"));
         all.add(step("sand", Kind.SAND, "Guide coat, " + paper + " by hand block")
                 .detail("Cross the directions until the guide coat is gone.")

@@ -13,15 +13,18 @@ import vanemend.core.method.Step.Kind;
 import vanemend.core.method.Step.Resource;
 import vanemend.core.stack.StackChoice;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.TradeBook;
 
 /** What the pages of all methods share: steps in order, filler and cream from tin to part, and the words they use. */
 abstract class Page {
     final StackChoice stack;
+    final HouseRules house;
     final List<Step> steps = new ArrayList<>();
 
-    Page(StackChoice stack) {
+    Page(StackChoice stack, HouseRules house) {
         this.stack = stack;
+        this.house = house;
     }
 
     void mixAndSpread(
@@ -59,10 +62,16 @@ abstract class Page {
 
     StepBuilder mixing(MixPlan mix, String id, String of, Zone.Kind zone) {
         String grams = grams(mix);
+        String cream = house.is("cream-place", "across")
+                ? "Filler first, spread to a flat puddle "
+                        + Math.round(mix.pour().puddleMm())
+                        + " mm across; then a bead of cream "
+                        + Math.round(mix.pour().beadMm())
+                        + " mm long across it, weighed all the same."
+                : "Filler first, then cream to what was really weighed, beside it on the board.";
         return step(id, Kind.MIX, "Weigh and mix" + of)
-                .detail(
-                        "Filler first, then cream to what was really weighed, beside it on the board. Press down, fold, do not whip; one"
-                                + " even colour inside " + Math.round(mix.pour().mixMin() * 60) + " s.")
+                .detail(cream + " Press down, fold, do not whip; one even colour inside "
+                        + Math.round(mix.pour().mixMin() * 60) + " s.")
                 .zone(zone)
                 .tool("Scale, board")
                 .material(mix.pour().material())

@@ -184,9 +184,9 @@ public final class RustPatch extends KitPage {
                 .active(TradeBook.value("minutes.wipe"))
                 .caution("solvent")
                 .acts(Act.WIPE_AGAIN));
+        addAll(dew(Zone.Kind.STRIP));
         add(step("prime", Kind.DO, "Primer, even wet coats")
-                .detail(
-                        "Touch test between coats: no string on a gloved finger. Surface 3 K over the dew point at least.")
+                .detail("Touch test between coats: no string on a gloved finger.")
                 .zone(Zone.Kind.STRIP)
                 .layer("primer")
                 .material(name(Role.SEAL))

@@ -43,7 +43,8 @@ public final class DentLadder {
     private Ladder build() {
         double first = Grains.micrometres("P", 80);
         double refine = Grains.micrometres("P", 180);
-        double last = Grains.micrometres("P", 320);
+        // One paper all over is quicker, and wants a filling primer.
+        double last = house.is("last-paper", "all-180") ? refine : Grains.micrometres("P", 320);
         String school = house.label("ladder");
         List<Rung> rungs = new ArrayList<>();
         StringBuilder missing = new StringBuilder();
@@ -148,7 +149,9 @@ public final class DentLadder {
                     ? "four fifths formed and the whole feather edge shows"
                     : first ? "level, no coarse paper on paint" : "feather edge or metal shows";
         } else {
-            zone = first ? Zone.Kind.REFINE_180 : last ? Zone.Kind.FINE_320 : Zone.Kind.FINE_240;
+            zone = first && last
+                    ? Zone.Kind.FINE_320
+                    : first ? Zone.Kind.REFINE_180 : last ? Zone.Kind.FINE_320 : Zone.Kind.FINE_240;
             tool = first ? "Flat DA" : "DA";
             motion = first ? "takes out straight block lines" : "slow and moving";
             sign = first ? "no straight line left" : last ? "dull everywhere, no gloss" : "180 lines gone";
