@@ -65,16 +65,18 @@ export function StepsStation({
       onValueChange={(sheet) => setParams({ sheet }, { replace: true })}
       className="flex h-full min-h-0 flex-col"
     >
-      <Tabs.List className="firm-b bg-ground flex shrink-0" aria-label="Sheets">
-        {TABS.map((t) => (
-          <Tabs.Trigger
-            key={t.value}
-            value={t.value}
-            className="n data-[state=active]:bg-sheet data-[state=active]:border-violet h-14 border-b-4 border-transparent px-5 text-20 font-medium data-[state=active]:font-bold"
-          >
-            {t.word}
-          </Tabs.Trigger>
-        ))}
+      <div className="firm-b bg-ground flex shrink-0">
+        <Tabs.List className="flex" aria-label="Sheets">
+          {TABS.map((t) => (
+            <Tabs.Trigger
+              key={t.value}
+              value={t.value}
+              className="n data-[state=active]:bg-sheet data-[state=active]:border-violet h-14 border-b-4 border-transparent px-5 text-20 font-medium data-[state=active]:font-bold"
+            >
+              {t.word}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
         <a
           className={`btn my-auto ml-auto ${on.safety === "saved" ? "" : "pointer-events-none opacity-50"}`}
           href={`/api/repairs/${id}/sheet.pdf`}
@@ -86,7 +88,7 @@ export function StepsStation({
         <span className="lab self-center px-4 text-right">
           {plan.steps.length} steps, {minutes(plan.activeMin)} hands on, {minutes(plan.totalMin)} in all
         </span>
-      </Tabs.List>
+      </div>
       <Tabs.Content value="steps" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
         <StepList plan={plan} drawing={workup.drawing} on={on} frozen={frozen} />
       </Tabs.Content>
