@@ -5,10 +5,13 @@ import { BenchPlace } from "./bench/bench";
 import { SignIn } from "./door/sign-in";
 import { Repair } from "./repair/repair";
 import { RunScreen } from "./repair/run/run";
+import { Records } from "./repairs/records";
 import { Repairs } from "./repairs/repairs";
 import { Shell } from "./shell/shell";
 
 const Rules = lazy(() => import("./rules/rules"));
+const Devices = lazy(() => import("./devices/devices"));
+const Audit = lazy(() => import("./repairs/audit"));
 const ShelfPlace = lazy(() => import("./shelf/shelf"));
 
 const router = createBrowserRouter([
@@ -18,8 +21,11 @@ const router = createBrowserRouter([
       { path: "/", element: <Navigate to="/bench" replace /> },
       { path: "/bench", element: <BenchPlace /> },
       { path: "/repairs", element: <Repairs /> },
+      { path: "/records", element: <Records /> },
       { path: "/repairs/:id/:station", element: <Repair /> },
       { path: "/shelf", element: <ShelfPlace /> },
+      { path: "/devices", element: <Devices /> },
+      { path: "/audit", element: <Audit /> },
       { path: "/rules", element: <Rules /> },
       { path: "*", element: <Navigate to="/bench" replace /> },
     ],

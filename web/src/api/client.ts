@@ -21,8 +21,15 @@ export class Unreachable extends Error {}
 
 const token = () => /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
 
+/** The headers that a request which changes something must carry. */
+async function changing(): Promise<Record<string, string>> {
+  if (!token()) await ask<Api["Session"]>("/api/session");
+  return { "X-XSRF-TOKEN": token() ?? "" };
+}
+
 interface Ask {
   method?: "GET" | "POST" | "PUT" | "DELETE";
+  /** Sent as JSON; a Blob is sent as it is. */
   body?: unknown;
   version?: number;
   signal?: AbortSignal;
@@ -30,13 +37,13 @@ interface Ask {
 
 /** Asks the server; a refusal is a {@link Problem}, silence is {@link Unreachable}. */
 export async function ask<T>(path: string, { method = "GET", body, version, signal }: Ask = {}): Promise<T> {
-  if (method !== "GET" && !token()) {
-    await ask<Api["Session"]>("/api/session");
+  const headers: Record<string, string> = {
+    Accept: "application/json",
+    ...(method === "GET" ? {} : await changing()),
+  };
+  if (body !== undefined) {
+    headers["Content-Type"] = body instanceof Blob ? body.type || "application/octet-stream" : "application/json";
   }
-  const headers: Record<string, string> = { Accept: "application/json" };
-  const csrf = token();
-  if (csrf && method !== "GET") headers["X-XSRF-TOKEN"] = csrf;
-  if (body !== undefined) headers["Content-Type"] = "application/json";
   if (version !== undefined) headers["If-Match"] = `"${version}"`;
   let response: Response;
   try {
@@ -44,13 +51,15 @@ export async function ask<T>(path: string, { method = "GET", body, version, sign
       method,
       headers,
       credentials: "same-origin",
-      body: body === undefined ? undefined : JSON.stringify(body),
+      body: body === undefined || body instanceof Blob ? body : JSON.stringify(body),
       signal,
     });
   } catch (e) {
     if (signal?.aborted) throw e;
     throw new Unreachable("The server cannot be reached. What you do is kept here and sent when it is back.");
   }
+  const serverNow = response.headers.get("X-Now");
+  if (serverNow) correct(serverNow);
   const text = await response.text();
   let json: unknown;
   try {
@@ -61,9 +70,6 @@ export async function ask<T>(path: string, { method = "GET", body, version, sign
   if (!response.ok) {
     const p = (json ?? {}) as { title?: string; detail?: string } & Record<string, unknown>;
     throw new Problem(response.status, p.title ?? "Refused", p.detail ?? `The server answered ${response.status}.`, p);
-  }
-  if (json && typeof json === "object" && "now" in json && typeof json.now === "string") {
-    correct(json.now);
   }
   return json as T;
 }

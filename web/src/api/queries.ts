@@ -22,6 +22,8 @@ export const keys = {
   shelf: ["shelf"] as const,
   rules: ["rules"] as const,
   catalogue: ["catalogue"] as const,
+  devices: ["devices"] as const,
+  pictures: (id: number) => ["pictures", id] as const,
 };
 
 export const useSession = () =>
@@ -66,13 +68,24 @@ export function useBell(): void {
   const client = useQueryClient();
   useEffect(() => {
     const stream = new EventSource("/api/stream");
-    const refresh = () => {
-      for (const key of ["bench", "repairs", "run", "record", "rules", "shelf"]) {
-        void client.invalidateQueries({ queryKey: [key] });
+    const refresh = (which?: number[]) => {
+      for (const key of ["bench", "repairs"]) void client.invalidateQueries({ queryKey: [key] });
+      if (which) {
+        for (const id of which) {
+          for (const key of ["run", "record", "pictures"]) void client.invalidateQueries({ queryKey: [key, id] });
+        }
+        // The shelf follows what a run uses.
+        void client.invalidateQueries({ queryKey: keys.shelf });
+      } else {
+        for (const key of ["run", "record", "pictures", "rules", "shelf", "devices"]) {
+          void client.invalidateQueries({ queryKey: [key] });
+        }
       }
     };
-    stream.addEventListener("changed", refresh);
-    stream.addEventListener("open", refresh);
+    stream.addEventListener("changed", (e: MessageEvent<string>) =>
+      refresh((JSON.parse(e.data) as { repairs?: number[] }).repairs),
+    );
+    stream.addEventListener("open", () => refresh());
     return () => stream.close();
   }, [client]);
 }

@@ -8,7 +8,7 @@ import { useSize } from "../marks/use-size";
 import { VerdictMark } from "../repair/verdict-mark";
 import { clockWords } from "../shell/clock-rail";
 import { usePreferences } from "../shell/preferences";
-import { minutes, said, timeOfDay } from "../units/units";
+import { dayAndTime, minutes, said, temperature, timeOfDay } from "../units/units";
 
 /** The bench: every run on a rule of hours, what waits, and the next thing for each pair of hands. */
 export function BenchPlace() {
@@ -17,7 +17,7 @@ export function BenchPlace() {
   if (bench.isError && !bench.data)
     return <p className="p-6 text-20 font-bold text-oxide-text">{bench.error.message}</p>;
   if (!bench.data) return <p className="p-6 text-20">One moment.</p>;
-  const { live, hands, waiting, shop } = bench.data;
+  const { live, hands, waiting, shop, air, again } = bench.data;
   const day = new Intl.DateTimeFormat("en-GB", {
     weekday: "long",
     day: "numeric",
@@ -57,8 +57,89 @@ export function BenchPlace() {
             zone={shop.zone}
           />
         ))}
+        <AirToday shop={shop} effects={air} />
+        <Again looks={again} now={now} zone={shop.zone} />
       </section>
     </div>
+  );
+}
+
+/** What today's air does to the times on the labels. */
+function AirToday({ shop, effects }: { shop: Api["ShopView"]; effects: readonly Api["AirEffect"][] }) {
+  const { system } = usePreferences();
+  return (
+    <>
+      <h2 className="firm-b firm-t bg-ground hd px-4 py-2">
+        In today’s {temperature(shop.tempC, system)}, {Math.round(shop.rhPercent)}
+        {"\u202f"}%
+      </h2>
+      {effects.length === 0 && <p className="px-4 py-3">Nothing on the shelf has a time that follows the air.</p>}
+      {effects.length > 0 && (
+        <table className="w-full">
+          <thead>
+            <tr className="lab border-b border-hair text-right">
+              <th className="py-1 pl-4 text-left font-medium">label’s figure below</th>
+              <th className="px-1 font-medium">workable</th>
+              <th className="py-1 pr-4 font-medium">sand or flash</th>
+            </tr>
+          </thead>
+          <tbody>
+            {[...new Set(effects.map((e) => e.name))].map((name) => {
+              const of = effects.filter((e) => e.name === name);
+              return (
+                <tr key={name} className="border-b border-hair align-top">
+                  <td className="py-1.5 pl-4 leading-5">{name}</td>
+                  <Effect effect={of.find((e) => e.what === "WORK")} />
+                  <Effect effect={of.find((e) => e.what !== "WORK")} last />
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      )}
+    </>
+  );
+}
+
+function Effect({ effect: e, last = false }: { effect: Api["AirEffect"] | undefined; last?: boolean }) {
+  return (
+    <td className={`n w-[72px] py-1.5 text-right whitespace-nowrap ${last ? "pr-4" : "px-1"}`}>
+      {e && (
+        <>
+          <b className={e.todayMin === undefined ? "text-oxide-text" : ""}>
+            {e.todayMin === undefined ? "never" : minutes(e.todayMin, e.what === "WORK" ? "down" : "up")}
+          </b>
+          <span className="lab block">{minutes(e.labelMin)}</span>
+        </>
+      )}
+    </td>
+  );
+}
+
+/** Later looks at finished work. */
+function Again({ looks, now, zone }: { looks: readonly Api["AgainView"][]; now: number; zone: string }) {
+  if (looks.length === 0) return null;
+  return (
+    <>
+      <h2 className="firm-b bg-ground hd px-4 py-2">Look again</h2>
+      {looks.map((a) => (
+        <Link
+          key={`${a.repair}${a.look.due}`}
+          to={`/repairs/${a.repair}/record`}
+          className="hover:bg-ground block border-b border-hair px-4 py-2"
+        >
+          <span className="lab flex justify-between">
+            <span>{a.vehicle}</span>
+            <span className={`n font-semibold ${Date.parse(a.look.due) <= now ? "text-oxide-text" : "text-ink"}`}>
+              {Date.parse(a.look.due) <= now ? "due since " : ""}
+              {dayAndTime(a.look.due, zone)}
+            </span>
+          </span>
+          <b className="block leading-5">{a.name}</b>
+          <span className="block leading-5">{a.look.what}</span>
+        </Link>
+      ))}
+    </>
   );
 }
 

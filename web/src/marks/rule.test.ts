@@ -29,4 +29,9 @@ describe("ticks of a rule", () => {
         .map((t) => t.label),
     ).toContain("5");
   });
+
+  it("tells parts of a minute in seconds", () => {
+    const labels = minuteTicks(0, 1, 1000).flatMap((t) => t.label ?? []);
+    expect(labels).toEqual(["0", "0:10", "0:20", "0:30", "0:40", "0:50", "1"]);
+  });
 });

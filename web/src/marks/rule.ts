@@ -51,7 +51,11 @@ export function heightTicks(from: number, to: number, perMm: number, system: Sys
       ).map((t) => ({ ...t, at: t.at * MM_PER_INCH }));
 }
 
-/** Ticks of a rule over minutes. */
+/** Ticks of a rule over minutes; parts of a minute are told in seconds. */
 export function minuteTicks(from: number, to: number, perMinute: number): Tick[] {
-  return between(from, to, perMinute, MINUTES, (v) => String(Math.round(v * 10) / 10));
+  return between(from, to, perMinute, MINUTES, (v) => {
+    const seconds = Math.round(v * 60);
+    const rest = seconds % 60;
+    return rest === 0 ? String(seconds / 60) : `${Math.floor(seconds / 60)}:${String(rest).padStart(2, "0")}`;
+  });
 }

@@ -135,7 +135,7 @@ function PortionFigures({ plan }: { plan: Api["Plan"] }) {
         <Big
           label={`${hurried.title}: work time`}
           value={stretch(hurried.workMin * 60, "down")}
-          note={`all on the part within ${stretch(hurried.workMin * 48, "down")}`}
+          note={`all on the part within ${stretch(hurried.onPartByMin * 60, "down")}`}
         />
       )}
       {most && <Big label={most.title} value={amount(most.needed, most.unit)} note={most.material} />}

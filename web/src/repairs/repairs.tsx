@@ -1,4 +1,4 @@
-import { Plus, Search } from "lucide-react";
+import { Archive, Plus, Search } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ask, type Api } from "../api/client";
@@ -64,6 +64,9 @@ export function Repairs() {
         <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
           Repairs
         </h1>
+        <Link to="/records" className="firm-l n flex items-center gap-2 px-5 text-20 font-semibold">
+          <Archive size={22} aria-hidden="true" /> Records
+        </Link>
         <label className="firm-l ml-auto flex items-center gap-2 px-3">
           <Search size={20} aria-hidden="true" />
           <span className="sr-only">Find by part, vehicle or state</span>

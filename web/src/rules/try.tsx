@@ -13,6 +13,7 @@ export function Try({ book }: { book: Api["RulesView"] }) {
       <Grit book={book} />
       <Overlap />
       <Flash />
+      <Ratio />
     </div>
   );
 }
@@ -147,6 +148,39 @@ function Flash() {
   return (
     <Bench title="Flash of promoter" told="In today's shop air; the touch decides, never the clock alone.">
       <Measure label="Waited" quantity={{ unit: "min" }} value={minutes} onChange={setMinutes} />
+      <Answer view={data} error={error} />
+    </Bench>
+  );
+}
+
+function Ratio() {
+  const [eew, setEew] = useState<number | undefined>(190);
+  const [ahew, setAhew] = useState<number | undefined>(43);
+  const [resinDensity, setResin] = useState<number | undefined>(1.15);
+  const [hardenerDensity, setHardener] = useState<number | undefined>(0.97);
+  const [toOne, setToOne] = useState<number | undefined>(2);
+  const all = [eew, ahew, resinDensity, hardenerDensity, toOne];
+  const { data, error } = useThumb<Api["ThumbView"]>(
+    `/api/thumb/ratio?eew=${eew}&ahew=${ahew}&resinDensity=${resinDensity}&hardenerDensity=${hardenerDensity}&toOne=${toOne}`,
+    all.every((v) => v !== undefined),
+  );
+  return (
+    <Bench
+      title="Resin to hardener"
+      told="By volume is not by weight. The equivalents stand in the data sheets; the label's ratio is what is mixed."
+    >
+      <div className="grid grid-cols-2 gap-2">
+        <Measure label="Resin's equivalent weight" quantity={{ unit: "g" }} value={eew} onChange={setEew} />
+        <Measure label="Hardener's equivalent weight" quantity={{ unit: "g" }} value={ahew} onChange={setAhew} />
+        <Measure label="Resin's density" quantity={{ unit: "g/mL" }} value={resinDensity} onChange={setResin} />
+        <Measure
+          label="Hardener's density"
+          quantity={{ unit: "g/mL" }}
+          value={hardenerDensity}
+          onChange={setHardener}
+        />
+        <Measure label="Mixed by volume" quantity={{ unit: ": 1" }} value={toOne} onChange={setToOne} />
+      </div>
       <Answer view={data} error={error} />
     </Bench>
   );

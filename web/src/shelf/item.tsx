@@ -147,6 +147,20 @@ export function ItemSheet({
             problem={problemAt(problems, "densityGPerMl")}
             onChange={(densityGPerMl) => put({ densityGPerMl })}
           />
+          <Measure
+            label="A to B by volume"
+            quantity={{ unit: ": 1" }}
+            value={draft.ratioByVolume}
+            problem={problemAt(problems, "ratioByVolume")}
+            onChange={(ratioByVolume) => put({ ratioByVolume })}
+          />
+          <Measure
+            label="A to B by weight"
+            quantity={{ unit: ": 1" }}
+            value={draft.ratioByWeight}
+            problem={problemAt(problems, "ratioByWeight")}
+            onChange={(ratioByWeight) => put({ ratioByWeight })}
+          />
         </div>
         <SandTimes draft={draft} put={put} problems={problems} />
         {draft.classId === "paper" && (

@@ -1,6 +1,7 @@
 import { type ReactNode, useState } from "react";
 import { ask, type Api, Problem } from "../api/client";
 import { keys, queryClient, useZone } from "../api/queries";
+import { LiveFigureLine } from "../devices/live-figure";
 import { dayAndTime, temperature } from "../units/units";
 import { Measure, problemAt } from "./field";
 import { usePreferences } from "./preferences";
@@ -61,6 +62,12 @@ export function AirDialog({ shop, children }: { shop: Api["ShopView"]; children:
           problem={problemAt(problems, "air.rhPercent")}
           onChange={(rhPercent) => set({ rhPercent })}
         />
+        {open && (
+          <>
+            <LiveFigureLine ask="AIR_C" verb="Put in" onTake={(tempC) => set({ tempC })} />
+            <LiveFigureLine ask="RH_PERCENT" verb="Put in" onTake={(rhPercent) => set({ rhPercent })} />
+          </>
+        )}
         {refused && problems.length === 0 && (
           <p role="alert" className="text-oxide-text font-bold">
             {refused}

@@ -86,7 +86,7 @@ function useAlarm(clocks: Biting[]) {
 /** The rail across the top of every screen. */
 export function ClockRail({ except, slim = false }: { except?: number; slim?: boolean }) {
   const bench = useBench().data;
-  const { pending, reachable } = useOutbox();
+  const { pending, reachable, trouble } = useOutbox();
   const zone = bench?.shop.zone ?? "UTC";
   useAlarm(biting(bench));
   const clocks = biting(bench, except).slice(0, slim ? 2 : 3);
@@ -119,7 +119,7 @@ export function ClockRail({ except, slim = false }: { except?: number; slim?: bo
         )}
         {(!reachable || pending.length > 0) && (
           <div role="status" className="waits n ml-auto flex w-44 flex-col justify-center px-3 text-14 font-semibold">
-            <span className="bg-tape px-1">{reachable ? "Sending" : "Server not reached"}</span>
+            <span className="bg-tape px-1">{trouble || (reachable ? "Sending" : "Server not reached")}</span>
             <span className="bg-tape px-1">
               {pending.length === 0 ? "trying again" : `${pending.length} kept here`}
             </span>

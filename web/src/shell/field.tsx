@@ -120,7 +120,9 @@ export function Measure({
           onBlur={() => !wrong && setText(shown(sent.current, quantity, system))}
           onKeyDown={(e) => e.key === "Enter" && onEnter?.()}
         />
-        <span className={`n pr-2.5 text-muted ${large ? "text-28" : "text-14"}`}>{unitOf(quantity, system)}</span>
+        <span className={`n pr-2.5 whitespace-nowrap text-muted ${large ? "text-28" : "text-14"}`}>
+          {unitOf(quantity, system)}
+        </span>
       </div>
       {wrong && (
         <p id={`${id}-wrong`} className="text-oxide-text mt-1 text-14 font-bold">

@@ -1,4 +1,4 @@
-import { Armchair, BookOpenCheck, Keyboard, LibraryBig, LogOut, Moon, Ruler, Sun, Wrench } from "lucide-react";
+import { Armchair, BookOpenCheck, Gauge, Keyboard, LibraryBig, LogOut, Moon, Ruler, Sun, Wrench } from "lucide-react";
 import { useState } from "react";
 import { NavLink, Outlet, useNavigate } from "react-router";
 import { ask } from "../api/client";
@@ -14,6 +14,7 @@ const PLACES = [
   { to: "/repairs", word: "Repairs", Icon: Wrench },
   { to: "/shelf", word: "Shelf", Icon: LibraryBig },
   { to: "/rules", word: "Rules", Icon: BookOpenCheck },
+  { to: "/devices", word: "Devices", Icon: Gauge },
 ] as const;
 
 /** What stands around every screen but Run: the clock rail, the side strip. */

@@ -40,7 +40,7 @@ export function temperature(c: number, system: System, places = 0): string {
 
 const SPAN = /(-?\d+(?:\.\d+)?)( to -?| and -?)(\d+(?:\.\d+)?) (mm|°C)(?![a-zA-Z²³])/g;
 const FIGURE = /(-?\d+(?:\.\d+)?) (mm|°C)(?![a-zA-Z²³])/g;
-const UNIT = /(\d) (?=(?:g|mm|mL|min|s|K|°C|%)(?![a-zA-Z²³]))/g;
+const UNIT = /(\d) (?=(?:g|mm|µm|mL|min|s|K|°C|%)(?![a-zA-Z²³]))/g;
 
 function turnFigure(figure: string, unit: string): string {
   return unit === "°C"
@@ -98,6 +98,11 @@ export function timeOfDay(instant: string | number, zone: string, rounding: Roun
   const ms = typeof instant === "number" ? instant : Date.parse(instant);
   const whole = (rounding === "up" ? Math.ceil : Math.floor)(ms / 60000) * 60000;
   return new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit", timeZone: zone }).format(whole);
+}
+
+/** Day of the week in the shop's zone, short. */
+export function weekday(ms: number, zone: string): string {
+  return new Intl.DateTimeFormat("en-GB", { weekday: "short", timeZone: zone }).format(ms);
 }
 
 export function dayAndTime(instant: string | number, zone: string): string {

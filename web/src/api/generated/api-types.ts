@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/audit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["audit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bead": {
         parameters: {
             query?: never;
@@ -52,6 +68,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{kind}/fault": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["fault"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{kind}/knobs/{knob}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["turn_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{kind}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["log"];
+        post?: never;
+        delete: operations["noLog"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{kind}/nought": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["nought"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{kind}/presses/{press}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["press"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/house-rules/{question}": {
         parameters: {
             query?: never;
@@ -84,6 +196,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pictures/{id}.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["jpeg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{id}/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["away"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/preview": {
         parameters: {
             query?: never;
@@ -110,6 +254,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["stack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/records": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["find"];
+        put?: never;
+        post: operations["read"];
         delete?: never;
         options?: never;
         head?: never;
@@ -180,6 +340,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/repairs/{id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post: operations["add_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/repairs/{id}/readings.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readings"];
+        put?: never;
+        post: operations["readIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/repairs/{id}/record": {
         parameters: {
             query?: never;
@@ -188,6 +380,54 @@ export interface paths {
             cookie?: never;
         };
         get: operations["record"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/repairs/{id}/record.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/repairs/{id}/record.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/repairs/{id}/record.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pdf_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -484,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/thumb/ratio": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ratio"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -510,6 +766,13 @@ export interface components {
             quantity: number;
             said: string;
         };
+        AgainView: {
+            look: components["schemas"]["LookAgain"];
+            name: string;
+            /** Format: int64 */
+            repair: number;
+            vehicle: string;
+        };
         Air: {
             /** Format: double */
             rhPercent: number;
@@ -522,8 +785,39 @@ export interface components {
             /** Format: double */
             tempC?: number;
         };
+        AirEffect: {
+            /** Format: double */
+            labelC: number;
+            /** Format: double */
+            labelMin: number;
+            name: string;
+            /** Format: double */
+            todayMin?: number;
+            /** @enum {string} */
+            what: "WORK" | "SAND" | "FLASH";
+        };
+        Amended: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            reason: string;
+            said: string;
+            /** Format: uuid */
+            target: string;
+        };
         AnswerDraft: {
             answer?: string;
+        };
+        AuditLine: {
+            /** @enum {string} */
+            act: "SIGN_IN" | "WRONG" | "LOCKED" | "RULE" | "SHELF" | "RECORD" | "AIR" | "PICTURE";
+            /** Format: date-time */
+            at: string;
+            by: string;
+            said: string;
+        };
+        AwayDraft: {
+            reason?: string;
         };
         BeadView: {
             /** Format: double */
@@ -551,6 +845,8 @@ export interface components {
             title: string;
         };
         BenchView: {
+            again: components["schemas"]["AgainView"][];
+            air: components["schemas"]["AirEffect"][];
             hands: components["schemas"]["HandsView"][];
             live: components["schemas"]["LiveView"][];
             /** Format: date-time */
@@ -639,6 +935,7 @@ export interface components {
             /** Format: double */
             minutes: number;
             note: string;
+            waitId: string;
         };
         CoatDraft: {
             /** @enum {string} */
@@ -697,9 +994,23 @@ export interface components {
             at: string;
             consequence: string;
             /** @enum {string} */
-            kind: "DOSE_OFF" | "DOSE_NOT_WEIGHED" | "SPREAD_LATE" | "SANDED_BEFORE_CURE" | "OVER_TEMPERATURE" | "TOO_DEEP";
+            kind: "DOSE_OFF" | "DOSE_NOT_WEIGHED" | "SPREAD_LATE" | "SANDED_BEFORE_CURE" | "OVER_TEMPERATURE" | "TOO_DEEP" | "WENT_ON_EARLY" | "AGAINST_READING" | "PLAN_CHANGED";
             step: string;
             text: string;
+        };
+        DeviceView: {
+            /** @enum {string} */
+            fault?: "NONE" | "SILENT" | "NONSENSE";
+            /** @enum {string} */
+            kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+            knobs: components["schemas"]["Knob"][];
+            logs: boolean;
+            name: string;
+            presses: components["schemas"]["Press"][];
+            /** Format: int64 */
+            repair?: number;
+            repairName?: string;
+            shown: components["schemas"]["Shown"];
         };
         DoseLine: {
             /** Format: double */
@@ -748,7 +1059,7 @@ export interface components {
             /** Format: double */
             areaMm2: number;
             /** @enum {string} */
-            kind: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
+            kind: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
             note: string;
             /** Format: double */
             pastMm: number;
@@ -779,9 +1090,9 @@ export interface components {
             /** Format: uuid */
             id?: string;
             /** @enum {string} */
-            kind?: "START" | "CLOCK" | "DONE" | "GATE" | "READING" | "NOTE" | "UNDO";
+            kind?: "START" | "CLOCK" | "DONE" | "GATE" | "READING" | "NOTE" | "UNDO" | "AMEND" | "TAKE" | "SIGN";
             /** @enum {string} */
-            quantity?: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C";
+            quantity?: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
             step?: string;
             /** Format: uuid */
             target?: string;
@@ -793,6 +1104,10 @@ export interface components {
             /** @enum {string} */
             family: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
             meaning: components["schemas"]["Meaning"];
+        };
+        FaultDraft: {
+            /** @enum {string} */
+            fault?: "NONE" | "SILENT" | "NONSENSE";
         };
         Figure: {
             note: string;
@@ -872,6 +1187,25 @@ export interface components {
             why: string;
             with: string[];
             without: string[];
+        };
+        FoundView: {
+            again: components["schemas"]["LookAgain"][];
+            /** Format: int32 */
+            deviations: number;
+            /** Format: date-time */
+            finishedAt?: string;
+            /** Format: int64 */
+            id: number;
+            met: components["schemas"]["Word"][];
+            method: string;
+            name: string;
+            people: string[];
+            signed?: components["schemas"]["Signed"];
+            /** Format: date-time */
+            startedAt?: string;
+            vehicle: string;
+            /** @enum {string} */
+            verdict: "MEND" | "LIMITS" | "REFER" | "REPLACE";
         };
         FrozenPlan: {
             by: string;
@@ -972,6 +1306,21 @@ export interface components {
             materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
             word: string;
         };
+        Knob: {
+            id: string;
+            label: string;
+            /** Format: double */
+            max: number;
+            /** Format: double */
+            min: number;
+            unit: string;
+            /** Format: double */
+            value: number;
+        };
+        KnobDraft: {
+            /** Format: double */
+            value?: number;
+        };
         LabelTime: {
             /** Format: double */
             atC: number;
@@ -1049,6 +1398,16 @@ export interface components {
             /** Format: int32 */
             stepsDone: number;
             vehicle: string;
+        };
+        LogDraft: {
+            /** Format: int64 */
+            repair?: number;
+        };
+        LookAgain: {
+            /** Format: date-time */
+            due: string;
+            shown: string;
+            what: string;
         };
         Loop: {
             id: string;
@@ -1137,6 +1496,11 @@ export interface components {
             routes: components["schemas"]["DryingRoute"][];
             title: string;
         };
+        Must: {
+            detail: string;
+            holds: boolean;
+            said: string;
+        };
         NewRepairDraft: {
             /** Format: uuid */
             clientId?: string;
@@ -1208,6 +1572,20 @@ export interface components {
             /** Format: double */
             widthMm?: number;
         };
+        Picture: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: int32 */
+            height: number;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            moment: "BEFORE" | "DURING" | "AFTER";
+            sha256: string;
+            /** Format: int32 */
+            width: number;
+        };
         Piece: {
             /** Format: int32 */
             count: number;
@@ -1249,9 +1627,10 @@ export interface components {
         PlanEditDraft: {
             after?: string;
             /** @enum {string} */
-            kind?: "SKIP" | "MOVE" | "MINUTES";
+            kind?: "SKIP" | "MOVE" | "MINUTES" | "PAPER";
             /** Format: double */
             minutes?: number;
+            paper?: string;
             step?: string;
         };
         PlannedStep: {
@@ -1286,6 +1665,10 @@ export interface components {
             /** Format: double */
             needed: number;
             notes: string[];
+            /** Format: double */
+            onPartByMin: number;
+            /** Format: double */
+            spreadMin: number;
             title: string;
             unit: string;
             /** Format: double */
@@ -1326,6 +1709,10 @@ export interface components {
             /** Format: double */
             workMin: number;
         };
+        Press: {
+            id: string;
+            label: string;
+        };
         PreviewView: {
             problems: components["schemas"]["InputProblem"][];
             workup?: components["schemas"]["Workup"];
@@ -1349,6 +1736,10 @@ export interface components {
             terms: components["schemas"]["ScoreTerm"][];
             wins: string[];
         };
+        ReadInView: {
+            /** Format: int64 */
+            id: number;
+        };
         Reading: {
             /** Format: date-time */
             at: string;
@@ -1356,10 +1747,20 @@ export interface components {
             /** Format: uuid */
             event: string;
             /** @enum {string} */
-            quantity: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C";
+            quantity: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
+            source: string;
             step: string;
             /** Format: double */
             value: number;
+        };
+        ReadingFinding: {
+            said: string;
+            step: string;
+            stop: boolean;
+        };
+        ReadingsInView: {
+            /** Format: int32 */
+            taken: number;
         };
         Recipe: {
             damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE")[];
@@ -1433,6 +1834,8 @@ export interface components {
             waitsFor: string;
         };
         RepairRecord: {
+            again: components["schemas"]["LookAgain"][];
+            amended: components["schemas"]["Amended"][];
             closing: string;
             deviations: components["schemas"]["Deviation"][];
             doses: components["schemas"]["DoseLine"][];
@@ -1451,10 +1854,13 @@ export interface components {
             schools: {
                 [key: string]: string;
             };
+            signed?: components["schemas"]["Signed"];
             /** Format: date-time */
             startedAt?: string;
+            takenBack: components["schemas"]["TakenBack"][];
             /** Format: double */
             takenMin: number;
+            used: components["schemas"]["Used"][];
         };
         RepairView: {
             /** Format: date-time */
@@ -1518,27 +1924,37 @@ export interface components {
             version: string;
         };
         RunState: {
+            amended: components["schemas"]["Amended"][];
+            before: components["schemas"]["Must"][];
             clocks: components["schemas"]["LiveClock"][];
             current?: string;
+            findings: components["schemas"]["ReadingFinding"][];
             /** Format: date-time */
             finishedAt?: string;
+            hands: string;
             ignored: components["schemas"]["Ignored"][];
             /** Format: uuid */
             lastUndoable?: string;
             mixes: components["schemas"]["MixDone"][];
             notes: components["schemas"]["Note"][];
             readings: components["schemas"]["Reading"][];
+            signed?: components["schemas"]["Signed"];
             /** Format: date-time */
             startedAt?: string;
             steps: components["schemas"]["RunStep"][];
+            takenBack: components["schemas"]["TakenBack"][];
         };
         RunStep: {
             answer: string;
             /** Format: date-time */
             beganAt?: string;
             by: string;
+            /** Format: uuid */
+            clockEvent?: string;
             /** Format: date-time */
             doneAt?: string;
+            /** Format: uuid */
+            doneEvent?: string;
             id: string;
             loop: string;
             step: components["schemas"]["Step"];
@@ -1570,7 +1986,7 @@ export interface components {
             stage: string;
             tool: string;
             /** @enum {string} */
-            zone: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
+            zone: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
         };
         School: {
             defaultOption: string;
@@ -1648,6 +2064,10 @@ export interface components {
             packQuantity?: number;
             /** Format: double */
             quantity: number;
+            /** Format: double */
+            ratioByVolume?: number;
+            /** Format: double */
+            ratioByWeight?: number;
             sand: components["schemas"]["LabelTime"][];
             unit: string;
             /** @enum {string} */
@@ -1677,6 +2097,10 @@ export interface components {
             packQuantity?: number;
             /** Format: double */
             quantity?: number;
+            /** Format: double */
+            ratioByVolume?: number;
+            /** Format: double */
+            ratioByWeight?: number;
             sand?: components["schemas"]["LabelTime"][];
             unit?: string;
             /** @enum {string} */
@@ -1722,9 +2146,33 @@ export interface components {
             said: string;
             unit: string;
         };
+        Shown: {
+            /** Format: date-time */
+            at?: string;
+            figures: components["schemas"]["ShownFigure"][];
+            /** @enum {string} */
+            kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+            said: string;
+            /** @enum {string} */
+            state: "LIVE" | "SILENT" | "NONSENSE";
+            steady: boolean;
+        };
+        ShownFigure: {
+            /** @enum {string} */
+            measured: "MASS_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG";
+            /** Format: double */
+            value: number;
+        };
         SignInDraft: {
             name?: string;
             password?: string;
+        };
+        Signed: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            stands: boolean;
+            why: string;
         };
         Slot: {
             classes: string[];
@@ -1783,10 +2231,10 @@ export interface components {
         Step: {
             /** Format: double */
             activeMin: number;
-            acts: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "SHIELD" | "SHADE" | "VACUUM" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY")[];
+            acts: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "SHIELD" | "SHADE" | "VACUUM" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY")[];
             after: string[];
             amount: string;
-            asks: ("DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C")[];
+            asks: ("DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
             cautions: components["schemas"]["Caution"][];
             clock?: components["schemas"]["Clock"];
             detail: string;
@@ -1804,7 +2252,7 @@ export interface components {
             title: string;
             tool: string;
             /** @enum {string} */
-            zone?: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
+            zone?: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
         };
         Stretch: {
             /** Format: date-time */
@@ -1838,6 +2286,15 @@ export interface components {
             use?: "CAR" | "TRUCK";
             /** Format: double */
             wheelXMm?: number;
+        };
+        TakenBack: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            reason: string;
+            said: string;
+            /** Format: uuid */
+            target: string;
         };
         TakenView: {
             refused: components["schemas"]["NotTakenView"][];
@@ -1874,6 +2331,15 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        Used: {
+            /** Format: double */
+            amount: number;
+            itemId: string;
+            lot: string;
+            name: string;
+            read: boolean;
+            unit: string;
+        };
         Verdict: {
             beside: string[];
             findings: components["schemas"]["Finding"][];
@@ -1882,12 +2348,18 @@ export interface components {
         };
         Wait: {
             id: string;
+            law?: components["schemas"]["CureLaw"];
             material: string;
             route: components["schemas"]["DryingRoute"];
             routes: components["schemas"]["DryingRoute"][];
             sign: string;
             source: string;
             title: string;
+        };
+        Word: {
+            /** @enum {string} */
+            sort: "PART" | "VEHICLE" | "SUBSTRATE" | "METHOD" | "DAMAGE" | "MATERIAL" | "LOT" | "PERSON" | "DAY" | "DEVIATION" | "NOTE";
+            text: string;
         };
         Workup: {
             blockers: string[];
@@ -1910,6 +2382,26 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    audit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AuditLine"][];
+                };
+            };
+        };
+    };
     bead: {
         parameters: {
             query: {
@@ -1973,6 +2465,172 @@ export interface operations {
             };
         };
     };
+    all_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"][];
+                };
+            };
+        };
+    };
+    fault: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FaultDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"][];
+                };
+            };
+        };
+    };
+    turn_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+                knob: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KnobDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"][];
+                };
+            };
+        };
+    };
+    log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"][];
+                };
+            };
+        };
+    };
+    noLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"][];
+                };
+            };
+        };
+    };
+    nought: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"][];
+                };
+            };
+        };
+    };
+    press: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+                press: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"][];
+                };
+            };
+        };
+    };
     turn: {
         parameters: {
             query?: never;
@@ -2023,6 +2681,54 @@ export interface operations {
             };
         };
     };
+    jpeg: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AwayDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picture"][];
+                };
+            };
+        };
+    };
     preview_1: {
         parameters: {
             query?: never;
@@ -2067,6 +2773,52 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StackView"];
+                };
+            };
+        };
+    };
+    find: {
+        parameters: {
+            query?: {
+                find?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundView"][];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadInView"];
                 };
             };
         };
@@ -2219,6 +2971,101 @@ export interface operations {
             };
         };
     };
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picture"][];
+                };
+            };
+        };
+    };
+    add_2: {
+        parameters: {
+            query: {
+                moment: "BEFORE" | "DURING" | "AFTER";
+                clientId: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picture"][];
+                };
+            };
+        };
+    };
+    readings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    readIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingsInView"];
+                };
+            };
+        };
+    };
     record: {
         parameters: {
             query?: never;
@@ -2237,6 +3084,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordView"];
+                };
+            };
+        };
+    };
+    csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    json: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    pdf_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
         };
@@ -2749,6 +3662,32 @@ export interface operations {
                 zoneMm: number;
                 spreaderMm: number;
                 overlapPercent: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThumbView"];
+                };
+            };
+        };
+    };
+    ratio: {
+        parameters: {
+            query: {
+                eew: number;
+                ahew: number;
+                resinDensity: number;
+                hardenerDensity: number;
+                toOne: number;
             };
             header?: never;
             path?: never;

@@ -25,6 +25,7 @@ export const ZONE_HATCH: Record<ZoneKind, HatchName> = {
   GROOVE: "fill",
   STOP_HOLE: "wait",
   TAPE: "coat",
+  FACE_TAPE: "coat",
   BEAD: "resin",
   TEXTURE: "finish",
   COLOUR: "paint",
@@ -144,7 +145,7 @@ export function FootprintDrawing({
   );
 }
 
-const DASHED = new Set<ZoneKind>(["CLEAN", "BACK_CLEAN", "DAMAGE", "TAPE"]);
+const DASHED = new Set<ZoneKind>(["CLEAN", "BACK_CLEAN", "DAMAGE", "TAPE", "FACE_TAPE"]);
 
 /** Face or back of the part; the back is drawn as seen through the face. */
 function SideSwitch({ x, y, shown, turn }: { x: number; y: number; shown: "FACE" | "BACK"; turn: () => void }) {

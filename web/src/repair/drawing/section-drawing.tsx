@@ -111,17 +111,12 @@ export function SectionDrawing({
       {heightTicks(s.lowestMm, s.highestMm, perMm, system).map((t) => (
         <g key={t.at}>
           <path
-            d={`M${RULE} ${z(t.at)}h${t.size === "long" && !film ? -12 : -6}`}
+            d={`M${RULE} ${z(t.at)}h${t.label && heightLabel(t.label).length > 2 ? -3 : t.size === "long" ? -8 : -5}`}
             stroke="var(--tick)"
             strokeWidth={t.size === "long" ? 1.6 : 1}
           />
           {t.label && heightLabel(t.label).length <= 4 && z(t.at) > HEAD && z(t.at) < height - 4 && (
-            <text
-              x={heightLabel(t.label).length > 3 ? 1 : 14}
-              y={z(t.at) + 5}
-              textAnchor={heightLabel(t.label).length > 3 ? "start" : "end"}
-              style={{ fontWeight: 600 }}
-            >
+            <text x="2" y={z(t.at) + 5} style={{ fontWeight: 600 }}>
               {heightLabel(t.label)}
             </text>
           )}

@@ -1,4 +1,4 @@
-import { Printer, TriangleAlert } from "lucide-react";
+import { FileDown, Printer, TriangleAlert } from "lucide-react";
 import { Link } from "react-router";
 import type { Api } from "../../api/client";
 import { useRecord, useZone } from "../../api/queries";
@@ -6,6 +6,10 @@ import { usePreferences, useSaid } from "../../shell/preferences";
 import { dayAndTime, grams, minutes, percent, temperature, timeOfDay } from "../../units/units";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { VerdictMark } from "../verdict-mark";
+import { Pictures } from "./pictures";
+import { PutRight } from "./put-right";
+import { ReadingsFile } from "./readings-file";
+import { Signature } from "./signature";
 
 const span = (min: number) =>
   min < 10 ? `${Math.floor(min)}:${String(Math.floor((min * 60) % 60)).padStart(2, "0")}` : minutes(min, "down");
@@ -29,7 +33,7 @@ export function RecordStation({ id, frozen }: { id: number; frozen: boolean }) {
   return <RecordSheet view={record.data} />;
 }
 
-function RecordSheet({ view: { frozen, record } }: { view: Api["RecordView"] }) {
+function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"] }) {
   const zone = useZone();
   const { system } = usePreferences();
   const say = useSaid();
@@ -50,9 +54,16 @@ function RecordSheet({ view: { frozen, record } }: { view: Api["RecordView"] }) 
             </p>
           </div>
           <VerdictMark outcome={workup.verdict.outcome} />
-          <button type="button" className="btn no-print" onClick={() => window.print()}>
-            <Printer size={20} aria-hidden="true" /> Print
-          </button>
+          <div className="no-print flex gap-2">
+            {(["pdf", "json", "csv"] as const).map((kind) => (
+              <a key={kind} className="btn" href={`/api/repairs/${id}/record.${kind}`} download>
+                <FileDown size={20} aria-hidden="true" /> {kind.toUpperCase()}
+              </a>
+            ))}
+            <button type="button" className="btn" onClick={() => window.print()}>
+              <Printer size={20} aria-hidden="true" /> Print
+            </button>
+          </div>
         </header>
         <div className="grid grid-cols-4 divide-x divide-hair border-b border-hair">
           <Fact label="Begun" value={record.startedAt ? dayAndTime(record.startedAt, zone) : "not yet"} />
@@ -60,6 +71,8 @@ function RecordSheet({ view: { frozen, record } }: { view: Api["RecordView"] }) 
           <Fact label="Taken, planned" value={`${minutes(record.takenMin, "down")} of ${minutes(record.plannedMin)}`} />
           <Fact label="Hands" value={record.people.join(", ") || "none yet"} />
         </div>
+
+        <Signature id={id} record={record} />
 
         <h3 className="hd mt-5">Deviations</h3>
         {record.deviations.length === 0 ? (
@@ -77,6 +90,8 @@ function RecordSheet({ view: { frozen, record } }: { view: Api["RecordView"] }) 
             ))}
           </ul>
         )}
+
+        <PutRight id={id} record={record} />
 
         <h3 className="hd mt-5">Mixes</h3>
         <table className="w-full text-left">
@@ -137,7 +152,28 @@ function RecordSheet({ view: { frozen, record } }: { view: Api["RecordView"] }) 
           </tbody>
         </table>
 
-        <div className="keep mt-5 grid grid-cols-2 gap-6">
+        <ReadingsFile id={id} />
+        <Pictures id={id} />
+
+        <div className="keep mt-5 grid grid-cols-3 gap-6">
+          <div>
+            <h3 className="hd">Taken from the shelf</h3>
+            <ul>
+              {record.used.map((u) => (
+                <li key={u.itemId} className="flex justify-between gap-3 border-b border-hair py-1">
+                  <span>{u.name}</span>
+                  <span className="text-right">
+                    <b className="n">
+                      {Math.round(u.amount * 10) / 10}
+                      {"\u202f"}
+                      {u.unit}
+                    </b>
+                    <span className="lab block">{u.read ? "as read" : "as planned"}</span>
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </div>
           <div>
             <h3 className="hd">Lots</h3>
             <ul>
@@ -165,6 +201,11 @@ function RecordSheet({ view: { frozen, record } }: { view: Api["RecordView"] }) 
         <div className="keep firm mt-5 h-[520px]">
           <DrawingPair drawing={workup.drawing} labels={226} />
         </div>
+        {record.again.map((a) => (
+          <p key={a.due} className="mt-4">
+            <b>Look again {dayAndTime(a.due, zone)}.</b> {a.what} <span className="lab">{a.shown}</span>
+          </p>
+        ))}
         <p className="mt-4">{record.closing}</p>
         <p className="lab mt-2">{record.events} bench events kept for this repair.</p>
       </article>

@@ -19,7 +19,15 @@ export function aheadOfServer(plan: Plan, state: State, pending: readonly BenchE
 
 function take(plan: Plan, state: State, e: BenchEvent): State {
   if (e.kind === "READING" && e.quantity && e.value !== undefined) {
-    const reading = { event: e.id, step: e.step ?? "", quantity: e.quantity, value: e.value, at: e.at, by: "" };
+    const reading = {
+      event: e.id,
+      step: e.step ?? "",
+      quantity: e.quantity,
+      value: e.value,
+      at: e.at,
+      by: "",
+      source: e.text ?? "",
+    };
     const next = { ...state, readings: [...state.readings, reading], lastUndoable: e.id };
     return { ...next, mixes: next.mixes.map((m) => (m.step === e.step ? weighed(plan, next, m) : m)) };
   }
@@ -27,6 +35,7 @@ function take(plan: Plan, state: State, e: BenchEvent): State {
     const note = { event: e.id, step: e.step ?? "", text: e.text ?? "", at: e.at, by: "" };
     return { ...state, notes: [...state.notes, note], lastUndoable: e.id };
   }
+  // What is put right, handed over or signed is the server's to work out.
   const i = state.steps.findIndex((s) => s.id === state.current);
   const now = state.steps[i];
   if (!now || now.id !== e.step) return state;
@@ -130,6 +139,9 @@ function advance(plan: Plan, state: State, i: number, e: BenchEvent, answer: str
     steps,
     clocks,
     mixes,
+    // What must hold and what readings say belongs to the step that was in hand.
+    before: [],
+    findings: [],
     current: next?.id,
     lastUndoable: e.id,
     finishedAt: next ? state.finishedAt : e.at,

@@ -1,4 +1,15 @@
-import { Check, CornerUpLeft, NotebookPen, RotateCcw, ShieldAlert, Thermometer, Timer } from "lucide-react";
+import {
+  Check,
+  CornerUpLeft,
+  Hand,
+  NotebookPen,
+  OctagonX,
+  RotateCcw,
+  ShieldAlert,
+  Thermometer,
+  Timer,
+  TriangleAlert,
+} from "lucide-react";
 import { type ReactNode, useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { Api } from "../../api/client";
@@ -9,10 +20,13 @@ import { useSize } from "../../marks/use-size";
 import { dialogOpen, typing, useKeys } from "../../shell/keys";
 import { useSaid } from "../../shell/preferences";
 import { KeysDialog } from "../../shell/keys-dialog";
-import { grams, minutes, percent, stretch, timeOfDay } from "../../units/units";
+import { grams, micrometres, minutes, percent, stretch, timeOfDay } from "../../units/units";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { litByStep, LitProvider } from "../drawing/lit";
+import { useMe } from "../../shell/me";
 import { aheadOfServer } from "./ahead-of-server";
+import type { Ask } from "./asks";
+import { BeforeMixGlance } from "./before-mix";
 import { NoteDialog } from "./note-dialog";
 import { type BenchEvent, outbox, usePending } from "./outbox";
 import { ReadingDialog } from "./reading-dialog";
@@ -98,6 +112,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
   const say = useSaid();
   const zone = useZone();
   const navigate = useNavigate();
+  const me = useMe();
   const [branching, setBranching] = useState(false);
   const [dialog, setDialog] = useState<"note" | "reading" | "keys">();
   const mix = state.mixes.find((m) => m.step === current.id);
@@ -110,8 +125,11 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
 
   const done = () => happened(run.id, "DONE", { step: current.id });
   const answer = (a: string) => happened(run.id, "GATE", { step: current.id, answer: a });
+  const read = (quantity: Ask, value: number, source: string) =>
+    happened(run.id, "READING", { step: current.id, quantity, value, ...(source && { text: source }) });
   const startClock = () => happened(run.id, "CLOCK", { step: current.id });
   const undo = () => state.lastUndoable && happened(run.id, "UNDO", { target: state.lastUndoable });
+  const against = gate !== undefined && state.findings.some((f) => f.stop);
   const primary = () => (mixing ? startClock() : gate ? answer("yes") : done());
   const other = () => {
     if (!gate) return;
@@ -124,13 +142,14 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
     if (dialogOpen()) return;
     if (e.key === "PageDown") {
       e.preventDefault();
-      primary();
+      // A reading that says stop is gone against by hand only, never by a foot.
+      if (!against) primary();
       return;
     }
     if (typing(e) || e.ctrlKey || e.metaKey || e.altKey || e.repeat) return;
     // A focused button answers Enter and Space by itself.
     const onButton = e.target instanceof HTMLElement && e.target.closest("button, a") !== null;
-    if (e.key === "Enter" && !onButton) primary();
+    if (e.key === "Enter" && !onButton && !against) primary();
     else if (e.key === " " && !onButton) {
       e.preventDefault();
       if (mixing) startClock();
@@ -146,8 +165,11 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
     else if (e.key === "Escape") void navigate(`/repairs/${run.id}/steps`);
   });
 
+  const crowded = state.before.length > 0;
   const figure = figureOf({ run, plan, state, current, index, next }, live, left, zone, say);
-  const lastReading = state.readings.findLast((r) => r.step === current.id && r.quantity === "SURFACE_C");
+  const lastReading = state.readings.findLast(
+    (r) => r.step === current.id && (r.quantity === "SURFACE_C" || r.quantity === "UV"),
+  );
   return (
     <main className="flex min-h-0 flex-1 flex-col" data-step={current.id}>
       <div className="firm-b flex h-[75px] shrink-0 items-stretch">
@@ -161,6 +183,11 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
             </span>
           )}
         </div>
+        {state.hands !== "" && state.hands !== me.name && (
+          <TopButton onClick={() => happened(run.id, "TAKE")} label={`Take over from ${state.hands.split(" ")[0]}`}>
+            <Hand size={24} aria-hidden="true" />
+          </TopButton>
+        )}
         <TopButton onClick={undo} disabled={!state.lastUndoable} label="Undo">
           <CornerUpLeft size={24} aria-hidden="true" />
         </TopButton>
@@ -184,9 +211,13 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
           role="region"
           aria-label="The step"
         >
-          <h1 className="text-28 font-semibold sm:text-44" style={{ fontStretch: "88%" }}>
-            {step.title}
-          </h1>
+          <div className="flex flex-wrap items-end justify-between gap-x-6">
+            <h1 className="text-28 font-semibold sm:text-44" style={{ fontStretch: "88%" }}>
+              {step.title}
+            </h1>
+            {/* Beside the title while the glance before a mix takes the room below. */}
+            {crowded && <BigFigure figure={figure} size="clamp(72px, 7.5vw, 96px)" />}
+          </div>
           <p className="text-20 leading-7 sm:text-[25px] sm:leading-8">{say(step.detail)}</p>
           {step.cautions.map((c) => (
             <p key={c.id} className="flex items-center gap-2 text-16 font-bold sm:text-20">
@@ -194,24 +225,29 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
               {c.text}
             </p>
           ))}
-          {step.kind === "MIX" && mix && (
-            <Weighing
-              mix={mix}
-              pour={plan.mixes.find((m) => m.id === mix.mix)?.pour}
-              onReading={(quantity, value) => happened(run.id, "READING", { step: current.id, quantity, value })}
-            />
-          )}
-          <div className="mt-auto flex flex-wrap items-end gap-x-6 pb-4">
-            <span
-              className="n leading-none font-semibold"
-              style={{ fontSize: "clamp(72px, 15vw, 150px)", fontStretch: "88%" }}
-              data-figure
+          {state.before.length > 0 && <BeforeMixGlance musts={state.before} />}
+          {state.findings.map((f) => (
+            <p
+              key={f.said}
+              className={`flex items-start gap-2 text-20 font-bold sm:text-24 ${f.stop ? "text-oxide-text" : ""}`}
+              role="status"
             >
-              {figure.value}
-              {figure.unit && <span className="ml-2 text-[0.4em] font-medium">{figure.unit}</span>}
-            </span>
-            <span className="n max-w-72 pb-3 text-20 font-semibold sm:text-28">{figure.note}</span>
-          </div>
+              {f.stop ? (
+                <OctagonX className="text-oxide mt-1 shrink-0" size={26} aria-label="Stop" />
+              ) : (
+                <Check className="text-pine-text mt-1 shrink-0" size={26} aria-label="Holds" />
+              )}
+              {say(f.said)}
+            </p>
+          ))}
+          {step.kind === "MIX" && mix && (
+            <Weighing mix={mix} pour={plan.mixes.find((m) => m.id === mix.mix)?.pour} onReading={read} />
+          )}
+          {!crowded && (
+            <div className="mt-auto pb-4">
+              <BigFigure figure={figure} size="clamp(72px, 15vw, 150px)" />
+            </div>
+          )}
           {(live?.warning || lastReading) && (
             <p className="pb-3 text-20 font-bold sm:text-24" role="status">
               {live?.warning && <span className="text-oxide-text">{say(live.warning)} </span>}
@@ -219,7 +255,9 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
             </p>
           )}
         </div>
-        <div className="firm-l hidden w-[38%] max-w-[560px] shrink-0 lg:block">
+        <div
+          className={`firm-l hidden shrink-0 lg:block ${crowded ? "w-[30%] max-w-[420px]" : "w-[38%] max-w-[560px]"}`}
+        >
           <LitProvider fixed={litByStep(step)}>
             <DrawingPair
               drawing={run.frozen.workup.drawing}
@@ -237,6 +275,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         branching={branching}
         setBranching={setBranching}
         early={step.kind === "WAIT" && left !== undefined && left > 0 ? left : 0}
+        against={against}
         never={live !== undefined && live.endsAt === undefined}
         primary={primary}
         other={other}
@@ -248,7 +287,8 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
           {next ? next.step.title : "finished"}
         </span>
         <span className="n hidden shrink-0 text-20 font-semibold md:block">
-          pedal: {gate ? "yes and on" : mixing ? "start the clock" : "done and on"}
+          pedal:{" "}
+          {against ? "held, a reading says stop" : gate ? "yes and on" : mixing ? "start the clock" : "done and on"}
         </span>
       </footer>
       <NoteDialog
@@ -261,7 +301,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         asks={step.asks}
         open={dialog === "reading"}
         onOpenChange={(o) => setDialog(o ? "reading" : undefined)}
-        onReading={(quantity, value) => happened(run.id, "READING", { step: current.id, quantity, value })}
+        onReading={read}
       />
       <KeysDialog open={dialog === "keys"} onOpenChange={(o) => setDialog(o ? "keys" : undefined)} />
     </main>
@@ -294,15 +334,46 @@ function TopButton({
 }
 
 interface Figure {
+  /** A deadline that bites within half a minute, or is over. */
+  alarm?: boolean;
   value: string;
   unit?: string;
   note: string;
+}
+
+const ALARM_S = 30;
+
+function BigFigure({ figure, size }: { figure: Figure; size: string }) {
+  return (
+    <div className={`flex flex-wrap items-end gap-x-6 ${figure.alarm ? "text-oxide-text" : ""}`}>
+      {figure.alarm && <TriangleAlert size={96} strokeWidth={2.2} aria-label="Alarm" />}
+      <span className="n leading-none font-semibold" style={{ fontSize: size, fontStretch: "88%" }} data-figure>
+        {figure.value}
+        {figure.unit && <span className="ml-2 text-[0.4em] font-medium">{figure.unit}</span>}
+      </span>
+      <span className="n max-w-72 pb-2 text-20 leading-7 font-semibold sm:text-28 sm:leading-8">{figure.note}</span>
+    </div>
+  );
 }
 
 const split = (text: string): { value: string; unit?: string } => {
   const [value = "", ...unit] = text.split("\u202f");
   return { value, unit: unit.join(" ") || undefined };
 };
+
+/** What was read at a step whose gate is about it: the lowest film, the last angle or surface. */
+function readHere(state: Api["RunState"], current: RunStep): Figure | undefined {
+  const of = (q: Ask) => state.readings.filter((r) => r.step === current.id && r.quantity === q).map((r) => r.value);
+  const film = of("FILM_UM");
+  if (film.length > 0)
+    return {
+      ...split(micrometres(Math.min(...film))),
+      note: film.length === 1 ? "read" : `lowest of ${film.length} readings`,
+    };
+  const angle = of("ANGLE_DEG").at(-1);
+  if (angle !== undefined) return { value: String(angle), unit: "°", note: "from square, read" };
+  return undefined;
+}
 
 /** The one figure that matters in this step. */
 function figureOf(
@@ -316,8 +387,8 @@ function figureOf(
   if (live && left === undefined) return { value: "never", note: "this mix does not cure" };
   if (live && left !== undefined && isDeadline(live)) {
     return left > 0
-      ? { ...split(stretch(left, "down")), note: "left to have it all on the part" }
-      : { value: "over", note: "work time is gone: what is not on the part stays off" };
+      ? { ...split(stretch(left, "down")), note: "left to have it all on the part", alarm: left <= ALARM_S }
+      : { value: "over", note: "work time is gone: what is not on the part stays off", alarm: true };
   }
   if (live && left !== undefined) {
     return left > 0
@@ -339,6 +410,8 @@ function figureOf(
       return { ...split(grams(mix.creamTargetG)), note: `cream, for the ${grams(mix.fillerG)} really weighed` };
     return { ...split(percent(mix.percent ?? 0)), note: mix.said || "cream, really weighed" };
   }
+  const read = readHere(state, current);
+  if (read) return read;
   if (step.paper)
     return {
       value: step.paper.replace(/^P(?=\d)/, ""),
@@ -379,6 +452,7 @@ function AnswerBar({
   branching,
   setBranching,
   early,
+  against,
   never,
   primary,
   other,
@@ -389,6 +463,7 @@ function AnswerBar({
   branching: boolean;
   setBranching: (b: boolean) => void;
   early: number;
+  against: boolean;
   never: boolean;
   primary: () => void;
   other: () => void;
@@ -415,15 +490,17 @@ function AnswerBar({
           {say(gate.question)}
         </div>
         <Answer
-          go
+          go={!against}
           Icon={Check}
           word={gate.yes}
           note={
-            never
-              ? "this dose does not cure: it stands in the record"
-              : early > 0
-                ? `${stretch(early, "up")} early: it stands in the record`
-                : gate.yesNote
+            against
+              ? "against what was read: it stands in the record"
+              : never
+                ? "this dose does not cure: it stands in the record"
+                : early > 0
+                  ? `${stretch(early, "up")} early: it stands in the record`
+                  : gate.yesNote
           }
           onClick={primary}
         />

@@ -15,6 +15,8 @@ interface Kept {
 export interface OutboxState {
   pending: readonly Kept[];
   reachable: boolean;
+  /** What the server said is wrong, or that it is slow; empty while nothing is known to be. */
+  trouble: string;
   /** Why an event was not taken; shown until read. */
   refused: readonly string[];
 }
@@ -23,13 +25,14 @@ type Taken = (repair: number, run: Api["RunView"]) => void;
 
 const FIRST_PAUSE_MS = 800;
 const LONGEST_PAUSE_MS = 8_000;
+const SLOW_MS = 3_000;
 
 /**
  * Keeps what was done at the bench until the server has it. Every event is in the browser's own store before it is sent, so that a
  * reload, a lost network or a dead server loses nothing; the server counts an event once however often it comes.
  */
 export class Outbox {
-  private state: OutboxState = { pending: [], reachable: true, refused: [] };
+  private state: OutboxState = { pending: [], reachable: true, trouble: "", refused: [] };
   private readonly listeners = new Set<() => void>();
   private readonly store: UseStore;
   private counter = 0;
@@ -69,6 +72,7 @@ export class Outbox {
     if (this.sending) return;
     this.sending = true;
     clearTimeout(this.timer);
+    const slow = setTimeout(() => this.change({ trouble: "Server is slow" }), SLOW_MS);
     try {
       while (this.state.pending.length > 0) {
         const repair = this.state.pending[0]?.repair ?? 0;
@@ -84,10 +88,11 @@ export class Outbox {
           answer.refused.map((r) => r.problem.message),
         );
       }
-      this.change({ reachable: true });
+      this.change({ reachable: true, trouble: "" });
     } catch (e) {
       await this.trouble(e);
     } finally {
+      clearTimeout(slow);
       this.sending = false;
     }
   }
@@ -103,7 +108,7 @@ export class Outbox {
     } else if (!(e instanceof Problem) && !(e instanceof Unreachable)) {
       this.change({ refused: [...this.state.refused, e instanceof Error ? e.message : String(e)] });
     }
-    this.change({ reachable: e instanceof Problem && e.status < 500 });
+    this.change({ reachable: e instanceof Problem && e.status < 500, trouble: e instanceof Problem ? e.title : "" });
     this.timer = setTimeout(() => void this.flush(), this.pause);
     this.pause = Math.min(LONGEST_PAUSE_MS, this.pause * 1.6);
   }

@@ -1,24 +1,10 @@
 import { useState } from "react";
-import type { Api } from "../../api/client";
-import { Measure, type Quantity } from "../../shell/field";
+import { LiveFigureLine } from "../../devices/live-figure";
+import { Measure } from "../../shell/field";
 import { SheetDialog } from "../../shell/sheet-dialog";
+import { type Ask, ASKS } from "./asks";
 
-type Ask = Api["Step"]["asks"][number];
-
-const SAID: Record<Ask, { label: string; quantity: Quantity; from: number; to: number; told: string }> = {
-  SURFACE_C: {
-    label: "Surface",
-    quantity: "temperature",
-    from: -20,
-    to: 120,
-    told: "−20 to 120\u202f°C (−4 to 248\u202f°F)",
-  },
-  DEPTH_MM: { label: "Depth left", quantity: "depth", from: 0, to: 25, told: "0 to 25\u202fmm (0 to 1\u202fin)" },
-  FILLER_G: { label: "Filler weighed", quantity: { unit: "g" }, from: 1, to: 3000, told: "1 to 3000\u202fg" },
-  CREAM_G: { label: "Cream weighed", quantity: { unit: "g" }, from: 0, to: 150, told: "0 to 150\u202fg" },
-};
-
-/** A reading typed in; the clock follows it. */
+/** Readings typed in, all that the step asks for at once; clocks and findings follow them. */
 export function ReadingDialog({
   asks,
   open,
@@ -28,16 +14,22 @@ export function ReadingDialog({
   asks: readonly Ask[];
   open: boolean;
   onOpenChange: (open: boolean) => void;
-  onReading: (quantity: Ask, value: number) => void;
+  onReading: (quantity: Ask, value: number, source: string) => void;
 }) {
-  const ask: Ask = asks[0] ?? "SURFACE_C";
-  const { label, quantity, from, to, told } = SAID[ask];
-  const [value, setValue] = useState<number>();
-  const off = value !== undefined && (value < from || value > to);
+  const wanted: readonly Ask[] = asks.length > 0 ? asks : ["SURFACE_C"];
+  const [values, setValues] = useState<Partial<Record<Ask, number>>>({});
+  const [sources, setSources] = useState<Partial<Record<Ask, string>>>({});
+  const off = (a: Ask) => {
+    const v = values[a];
+    return v !== undefined && (v < ASKS[a].from || v > ASKS[a].to);
+  };
+  const typed = wanted.filter((a) => values[a] !== undefined);
+  const ready = typed.length > 0 && !wanted.some(off);
   const take = () => {
-    if (value === undefined || off) return;
-    onReading(ask, value);
-    setValue(undefined);
+    if (!ready) return;
+    for (const a of typed) onReading(a, values[a] ?? 0, sources[a] ?? "");
+    setValues({});
+    setSources({});
     onOpenChange(false);
   };
   return (
@@ -49,16 +41,34 @@ export function ReadingDialog({
           take();
         }}
       >
-        <Measure
-          large
-          label={label}
-          quantity={quantity}
-          value={value}
-          onChange={setValue}
-          problem={off ? `That cannot be right: expected ${told}.` : undefined}
-        />
-        <button className="btn go min-h-[72px] text-20" disabled={value === undefined || off}>
-          Take the reading
+        {wanted.map((a, i) => (
+          <div key={a}>
+            <Measure
+              large
+              autoFocus={i === 0}
+              label={ASKS[a].label}
+              quantity={ASKS[a].quantity}
+              value={values[a]}
+              onChange={(v) => {
+                setValues((all) => ({ ...all, [a]: v }));
+                setSources((all) => ({ ...all, [a]: "" }));
+              }}
+              problem={off(a) ? `That cannot be right: expected ${ASKS[a].told}.` : undefined}
+            />
+            {open && (
+              <LiveFigureLine
+                ask={a}
+                verb="Put in"
+                onTake={(v, source) => {
+                  setValues((all) => ({ ...all, [a]: v }));
+                  setSources((all) => ({ ...all, [a]: source }));
+                }}
+              />
+            )}
+          </div>
+        ))}
+        <button className="btn go min-h-[72px] text-20" disabled={!ready}>
+          {typed.length > 1 ? "Take the readings" : "Take the reading"}
         </button>
       </form>
     </SheetDialog>

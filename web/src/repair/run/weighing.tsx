@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { Api } from "../../api/client";
+import { LiveFigureLine } from "../../devices/live-figure";
 import { Measure } from "../../shell/field";
 import { grams, percent } from "../../units/units";
 
@@ -7,7 +8,7 @@ type Ask = Api["Step"]["asks"][number];
 
 const LARGEST: Partial<Record<Ask, number>> = { FILLER_G: 3000, CREAM_G: 150 };
 
-/** Filler first; cream to what was really weighed. Enter takes a weight; both may be weighed again. */
+/** Filler first, then cream to what was really weighed; what was weighed may be weighed again. Enter takes a weight. */
 export function Weighing({
   mix,
   pour,
@@ -15,33 +16,50 @@ export function Weighing({
 }: {
   mix: Api["MixDone"];
   pour: Api["Pour"] | undefined;
-  onReading: (quantity: Ask, value: number) => void;
+  onReading: (quantity: Ask, value: number, source: string) => void;
 }) {
+  const [again, setAgain] = useState<Ask>();
+  const due: Ask | undefined =
+    mix.fillerG === undefined ? "FILLER_G" : mix.creamG === undefined ? "CREAM_G" : undefined;
+  const on = again ?? due;
+  const take = (quantity: Ask, value: number, source: string) => {
+    setAgain(undefined);
+    onReading(quantity, value, source);
+  };
   return (
-    <div className="flex flex-wrap gap-3 pt-1">
-      <Weight
-        key={`f${mix.fillerG ?? ""}`}
-        label={mix.fillerG === undefined ? "Filler on the scale" : `Filler weighed: ${grams(mix.fillerG)}`}
-        quantity="FILLER_G"
-        least={1}
-        onReading={onReading}
-        focus={mix.fillerG === undefined}
-      />
-      <Weight
-        key={`c${mix.creamG ?? ""}${mix.fillerG ?? ""}`}
-        label={
-          mix.creamG === undefined
-            ? `Cream, asked ${grams(mix.creamTargetG)}`
-            : `Cream weighed: ${grams(mix.creamG)} = ${percent(mix.percent ?? 0)}`
-        }
-        quantity="CREAM_G"
-        least={0}
-        onReading={onReading}
-        focus={mix.fillerG !== undefined && mix.creamG === undefined}
-      />
-      {mix.said && <p className="w-full text-20 font-bold text-oxide-text">{mix.said}</p>}
+    <div className="flex flex-col gap-1 pt-1">
+      <div className="flex flex-wrap items-end gap-2">
+        {mix.fillerG !== undefined && on !== "FILLER_G" && (
+          <Weighed said={`Filler weighed: ${grams(mix.fillerG)}`} onAgain={() => setAgain("FILLER_G")} />
+        )}
+        {mix.creamG !== undefined && on !== "CREAM_G" && (
+          <Weighed
+            said={`Cream weighed: ${grams(mix.creamG)} = ${percent(mix.percent ?? 0)}`}
+            onAgain={() => setAgain("CREAM_G")}
+          />
+        )}
+        {on && (
+          <>
+            <Weight
+              key={on}
+              label={on === "FILLER_G" ? "Filler on the scale" : `Cream, asked ${grams(mix.creamTargetG)}`}
+              quantity={on}
+              least={on === "FILLER_G" ? 1 : 0}
+              onReading={take}
+            />
+            <div className="min-w-[300px] flex-1">
+              <LiveFigureLine
+                ask={on}
+                verb={on === "FILLER_G" ? "Take as filler" : "Take as cream"}
+                onTake={(value, source) => take(on, value, source)}
+              />
+            </div>
+          </>
+        )}
+      </div>
+      {mix.said && <p className="text-20 font-bold text-oxide-text">{mix.said}</p>}
       {pour && mix.fillerG === undefined && (
-        <p className="n w-full text-20">
+        <p className="n text-20 leading-6">
           No scale: puddle {Math.round(pour.puddleMm)}
           {"\u202f"}mm across, bead {Math.round(pour.beadMm)}
           {"\u202f"}mm.
@@ -51,27 +69,38 @@ export function Weighing({
   );
 }
 
+function Weighed({ said, onAgain }: { said: string; onAgain: () => void }) {
+  return (
+    <button
+      type="button"
+      className="btn h-[75px] max-w-44 text-left leading-5"
+      aria-label={`${said}. Weigh it again.`}
+      onClick={onAgain}
+    >
+      {said}
+    </button>
+  );
+}
+
 function Weight({
   label,
   quantity,
   least,
   onReading,
-  focus,
 }: {
   label: string;
   quantity: Ask;
   least: number;
-  onReading: (quantity: Ask, value: number) => void;
-  focus: boolean;
+  onReading: (quantity: Ask, value: number, source: string) => void;
 }) {
   const [value, setValue] = useState<number>();
   const most = LARGEST[quantity] ?? 3000;
   const problem =
     value !== undefined && (value < least || value > most) ? `Expected ${least} to ${most}\u202fg.` : undefined;
-  const take = () => value !== undefined && !problem && onReading(quantity, value);
+  const take = () => value !== undefined && !problem && onReading(quantity, value, "");
   return (
-    <div className={`flex items-end gap-1 ${focus ? "outline-violet outline-3 outline-offset-2" : ""}`}>
-      <div className="w-52">
+    <div className="flex items-end gap-1">
+      <div className="w-40">
         <Measure
           label={label}
           quantity={{ unit: "g" }}
@@ -79,7 +108,7 @@ function Weight({
           onChange={setValue}
           problem={problem}
           onEnter={take}
-          autoFocus={focus}
+          autoFocus
           large
         />
       </div>

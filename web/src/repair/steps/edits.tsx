@@ -1,5 +1,6 @@
 import { ArrowDown, ArrowUp, CornerUpLeft, Scissors, TriangleAlert } from "lucide-react";
 import type { Api } from "../../api/client";
+import { useShelf } from "../../api/queries";
 import type { DraftOnScreen } from "../use-draft";
 import { Measure } from "../../shell/field";
 import { Head } from "../sheet";
@@ -10,6 +11,7 @@ const words: Record<NonNullable<Edit["kind"]>, string> = {
   SKIP: "left out",
   MOVE: "moved",
   MINUTES: "other minutes",
+  PAPER: "other paper",
 };
 
 /** What was changed of the method's own plan, what that breaks, and the way back. */
@@ -58,8 +60,14 @@ const titleOf = (plan: Api["Plan"], step: string | undefined) =>
 /** Leave a step out, or put it earlier or later. What is mixed, spread and waited for stays together. */
 export function StepEdits({ plan, at, on }: { plan: Api["Plan"]; at: number; on: DraftOnScreen }) {
   const step = plan.steps[at]?.step;
+  const shelf = useShelf().data;
   if (!step) return null;
   if (step.mix) return <p className="lab">Mix, spread and wait stay together and in order.</p>;
+  const rung = plan.ladder.rungs.find((r) => r.id === step.id);
+  const papers = (shelf ?? [])
+    .filter((l) => !l.expired && l.item.grade !== undefined)
+    .map((l) => l.item)
+    .sort((a, b) => (a.grading ?? "").localeCompare(b.grading ?? "") || (a.grade ?? 0) - (b.grade ?? 0));
   const edit = (e: Edit) =>
     on.change((d) => ({
       ...d,
@@ -87,6 +95,22 @@ export function StepEdits({ plan, at, on }: { plan: Api["Plan"]; at: number; on:
       >
         <ArrowDown size={18} aria-hidden="true" /> Later
       </button>
+      {rung && papers.length > 0 && (
+        <label className="lab flex flex-col">
+          Paper
+          <select
+            className="firm n h-14 px-2 text-16 font-semibold text-ink"
+            value={rung.itemId}
+            onChange={(e) => edit({ kind: "PAPER", step: step.id, paper: e.target.value })}
+          >
+            {papers.map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.grading} {p.grade}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
       {step.activeMin > 0 && (
         <div className="w-44">
           <Measure

@@ -92,7 +92,7 @@ export function PortionsPanel({ plan }: { plan: Api["Plan"] }) {
                 <div className="n text-28 font-semibold">{amount(p.needed, p.unit)}</div>
                 {p.workMin > 0 && (
                   <div className="lab">
-                    work {stretch(p.workMin * 60, "down")}, on the part by {stretch(p.workMin * 48, "down")}
+                    work {stretch(p.workMin * 60, "down")}, on the part by {stretch(p.onPartByMin * 60, "down")}
                     {p.batches > 1 && `, ${p.batches} goes`}
                   </div>
                 )}

@@ -7,7 +7,7 @@ import { useNow } from "../../api/clock";
 import { useZone } from "../../api/queries";
 import { dialogOpen, typing, useKeys } from "../../shell/keys";
 import { useSaid } from "../../shell/preferences";
-import { dayAndTime, minutes, timeOfDay } from "../../units/units";
+import { minutes, timeOfDay, weekday } from "../../units/units";
 import { litByStep, useLit } from "../drawing/lit";
 import { Schools } from "../schools";
 import type { DraftOnScreen } from "../use-draft";
@@ -184,9 +184,11 @@ function StepList({
               <span className="n">
                 <span className="block font-semibold">{timeOfDay(begun + earliestMin * 60_000, zone, "up")}</span>
                 <span className="lab block">
-                  {latestMin >= earliestMin
-                    ? `latest ${latestMin > 12 * 60 ? dayAndTime(begun + latestMin * 60_000, zone) : timeOfDay(begun + latestMin * 60_000, zone)}`
-                    : "promise is missed"}
+                  {plan.spareMin === undefined
+                    ? ""
+                    : latestMin >= earliestMin
+                      ? `latest ${latestMin > 12 * 60 ? `${weekday(begun + latestMin * 60_000, zone)} ` : ""}${timeOfDay(begun + latestMin * 60_000, zone)}`
+                      : "promise is missed"}
                 </span>
               </span>
               <span className="n text-right font-semibold">
@@ -215,13 +217,13 @@ function StepList({
                     {step.gate.branches.map((b) => `${b.label}: ${b.note}.`).join(" ")}
                   </p>
                 )}
-                {!frozen && <StepEdits plan={plan} at={i} on={on} />}
                 {step.cautions.map((c) => (
                   <p key={c.id} className="flex gap-2 font-bold">
                     <ShieldAlert className="text-oxide shrink-0" size={20} aria-label="Caution" />
                     {c.text}
                   </p>
                 ))}
+                {!frozen && <StepEdits plan={plan} at={i} on={on} />}
               </div>
             )}
           </li>

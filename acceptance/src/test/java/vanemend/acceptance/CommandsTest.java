@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -27,6 +29,51 @@ class CommandsTest {
     }
 
     @Test
+    @DisplayName("a backup restored into an empty place holds every row of every table; over a full one it refuses")
+    void backupAndRestore() {
+        Depot.url();
+        String script = Path.of("..", "vanemend").toString();
+        String file = dir.resolve("depot.sql.gz").toString();
+        String run = dir.resolve("restored").toString();
+        Depot.command(
+                "env",
+                "VANEMEND_RUN=" + Depot.folder(),
+                "VANEMEND_DATABASE=vanemend_depot",
+                "bash",
+                script,
+                "backup",
+                file);
+        try {
+            Depot.command("env", "VANEMEND_RUN=" + run, "bash", script, "restore", file);
+            String was = checksums(Depot.folder().toString(), "vanemend_depot");
+            assertThat(checksums(run, "vanemend")).isEqualTo(was).contains("bench_event", "frozen_plan", "shelf_item");
+            assertThatThrownBy(() -> Depot.command("env", "VANEMEND_RUN=" + run, "bash", script, "restore", file))
+                    .hasMessageContaining("holds something already");
+            assertThatThrownBy(() -> Depot.command("env", "VANEMEND_RUN=" + run, "bash", script, "restore", script))
+                    .hasMessageContaining("no whole backup");
+        } finally {
+            Depot.vanemend("database", "down", run);
+        }
+    }
+
+    /** Checksum of every table but the sessions, which are not kept. */
+    private static String checksums(String run, String database) {
+        String[] up = Depot.vanemend("database", "up", run).split(" ");
+        String[] client = {
+            "mariadb", "--no-defaults", "-h127.0.0.1", "-P" + up[0], "-u" + up[1], "-p" + up[2], "-N", "-e"
+        };
+        String tables = Depot.command(Stream.concat(
+                        Stream.of(client),
+                        Stream.of("SELECT GROUP_CONCAT(table_name ORDER BY table_name) FROM information_schema.tables"
+                                + " WHERE table_schema = '" + database + "' AND table_name NOT LIKE 'SPRING%'"))
+                .toArray(String[]::new));
+        String sums = Depot.command(
+                Stream.concat(Stream.of(client), Stream.of("USE " + database + "; CHECKSUM TABLE " + tables))
+                        .toArray(String[]::new));
+        return sums.replace(database + ".", "");
+    }
+
+    @Test
     void anUnknownCommandSaysWhatThereIs() {
         assertThatThrownBy(() -> Depot.vanemend("launch"))
                 .hasMessageContaining("no command is called launch")
@@ -36,7 +83,7 @@ class CommandsTest {
     @Test
     void theReadmeNamesTheCommandsThereAre() throws IOException {
         String readme = Files.readString(Path.of("..", "README.md"));
-        for (String command : new String[] {"demo", "test", "stop", "bench"}) {
+        for (String command : new String[] {"demo", "test", "stop", "bench", "backup", "restore"}) {
             assertThat(readme).contains("./vanemend " + command);
             assertThat(Depot.vanemend("help")).contains("./vanemend " + command);
         }

@@ -16,6 +16,9 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -80,8 +83,8 @@ public final class Depot {
                             Path.of(System.getProperty("java.home"), "bin", "java")
                                     .toString(),
                             "-Duser.timezone=UTC",
-                            "-Xmx384m",
-                            "-XX:+UseParallelGC",
+                            "-Xmx768m",
+                            "-XX:+UseG1GC",
                             "-jar",
                             jar().toString())
                     .redirectErrorStream(true)
@@ -151,6 +154,55 @@ public final class Depot {
     /** Starts the server again on the same data. */
     public static void restart() {
         ONE.start();
+    }
+
+    /** Ends the database as a power cut would. */
+    static void killDatabase() {
+        try {
+            run(List.of("kill", "-9", Files.readString(DIR.resolve("db.pid")).strip()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Starts the database again on the same data and port. */
+    static void restartDatabase() {
+        run(List.of(
+                "env",
+                "VANEMEND_DB_PORT=" + ONE.database[0],
+                "bash",
+                ROOT.resolve("vanemend").toString(),
+                "database",
+                "up",
+                DIR.toString()));
+    }
+
+    /** What the server's process holds in memory, MB. */
+    static long serverMegabytes() {
+        try {
+            return Files.readAllLines(Path.of("/proc/" + ONE.app.pid() + "/status")).stream()
+                    .filter(l -> l.startsWith("VmRSS:"))
+                    .mapToLong(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024)
+                    .sum();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** A connection of somebody else's to the same database. */
+    static Connection database() throws SQLException {
+        return DriverManager.getConnection(
+                "jdbc:mariadb://127.0.0.1:" + ONE.database[0] + "/vanemend_depot", ONE.database[1], ONE.database[2]);
+    }
+
+    /** Folder of the data. */
+    static Path folder() {
+        return DIR;
+    }
+
+    /** Runs {@code words} as a command, gives what it printed. */
+    static String command(String... words) {
+        return run(List.of(words));
     }
 
     /** A browser of its own, {@code width} by {@code height}, in which {@code name} is signed in. */

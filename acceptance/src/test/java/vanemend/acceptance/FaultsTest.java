@@ -4,11 +4,18 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import com.microsoft.playwright.Clock;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -79,6 +86,97 @@ class FaultsTest {
     private static String deadline(Map<String, Object> state) {
         List<Map<String, Object>> clocks = (List<Map<String, Object>>) state.get("clocks");
         return clocks.isEmpty() ? "" : (String) clocks.getFirst().get("endsAt");
+    }
+
+    /** Each act is done with the network gone, kept in the browser, and there once when the network is back. */
+    @Test
+    void theNetworkGoesInTheMiddleOfEveryKindOfStep() {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        Page page = tam.page();
+        tam.newRepair("Cut off everywhere", "2.8");
+        tam.begin();
+        Set<String> cut = new LinkedHashSet<>();
+        for (String id = tam.inHand(); !id.equals("finished"); id = tam.inHand()) {
+            tam.sent();
+            boolean fresh = cut.add(kind(tam, id));
+            page.context().setOffline(fresh);
+            tam.one(id);
+            tam.left(id);
+            if (fresh) {
+                assertThat(page.getByText("kept here")).isVisible();
+                page.context().setOffline(false);
+                tam.sent();
+                assertThat(done(state(tam))).endsWith(id);
+            }
+        }
+        tam.sent();
+        assertThat(cut).contains("DO", "SAND", "MIX", "SPREAD", "WAIT", "GATE");
+        List<String> all = done(state(tam));
+        assertThat(all).doesNotHaveDuplicates();
+        assertThat((List<?>) state(tam).get("ignored")).isEmpty();
+    }
+
+    @SuppressWarnings("unchecked")
+    private static String kind(Technician t, String id) {
+        Map<String, Object> step = ((List<Map<String, Object>>) state(t).get("steps"))
+                .stream()
+                        .filter(s -> id.equals(s.get("id")))
+                        .map(s -> (Map<String, Object>) s.get("step"))
+                        .findFirst()
+                        .orElseThrow();
+        return step.containsKey("gate") && !"WAIT".equals(step.get("kind")) ? "GATE" : (String) step.get("kind");
+    }
+
+    /** The tablet's own clock is three hours slow: what it says of minutes is right all the same. */
+    @Test
+    void aTabletWhoseClockIsHoursWrongCountsMinutesRight() {
+        Page page = Depot.blank(1280, 800);
+        page.clock()
+                .install(new Clock.InstallOptions()
+                        .setTime(Instant.now().minus(Duration.ofHours(3)).toEpochMilli()));
+        page.navigate(Depot.url() + "/");
+        page.getByLabel("Name").fill("tam");
+        page.getByLabel("Password").fill(Depot.PASSWORD);
+        page.keyboard().press("Enter");
+        Technician tam = new Technician(page);
+        tam.newRepair("Clock three hours slow", "2.8");
+        tam.begin();
+        tam.workTo("filler-wait");
+        tam.sent();
+        Map<String, Object> state = state(tam);
+        for (Object s : (List<?>) state.get("steps")) {
+            Object at = ((Map<?, ?>) s).get("doneAt");
+            if (at != null) {
+                assertThat(Duration.between(Instant.parse((String) at), Instant.now()))
+                        .as("done at, by the server's clock")
+                        .isBetween(Duration.ofSeconds(-2), Duration.ofMinutes(3));
+            }
+        }
+        double left =
+                Duration.between(Instant.now(), Instant.parse(deadline(state))).toSeconds() / 60.0;
+        String figure = page.locator("[data-figure]").innerText();
+        assertThat(Double.parseDouble(figure.replaceAll("[^0-9].*", ""))).isCloseTo(Math.ceil(left), within(1.0));
+    }
+
+    /** The database is held up by somebody else: the screen says so, goes on, and sends by itself when it is free. */
+    @Test
+    void aSlowStoreIsSaidPlainlyAndCatchesUpByItself() throws SQLException {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        tam.newRepair("Slow store", "2.8");
+        tam.begin();
+        tam.sent();
+        try (Connection other = Depot.database();
+                Statement s = other.createStatement()) {
+            s.execute("LOCK TABLES bench_event WRITE, repair WRITE");
+            tam.page().keyboard().press("PageDown");
+            assertThat(tam.page().locator("[data-step='straighten']")).isVisible();
+            assertThat(tam.page().getByText("Store does not answer"))
+                    .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+            assertThat(tam.page().getByText("1 kept here")).isVisible();
+            s.execute("UNLOCK TABLES");
+        }
+        tam.sent();
+        assertThat(done(state(tam))).containsExactly("wash");
     }
 
     @Test

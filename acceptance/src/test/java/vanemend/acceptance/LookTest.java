@@ -16,6 +16,9 @@ class LookTest {
     private static final List<String> SCREENS = List.of(
             "/bench",
             "/repairs",
+            "/records",
+            "/audit",
+            "/devices",
             "/shelf",
             "/rules",
             "/repairs/7/part",

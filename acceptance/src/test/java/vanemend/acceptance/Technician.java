@@ -20,6 +20,23 @@ final class Technician {
         this.page = page;
     }
 
+    /** A repair of its own with the draft of the demo's {@code name}, its run begun. */
+    static Technician running(String who, String name) {
+        Technician t = new Technician(Depot.as(who, 1280, 800));
+        Object id = t.page().evaluate("""
+                async name => {
+                  const all = await (await fetch('/api/repairs')).json();
+                  const draft = (await (await fetch('/api/repairs/' + all.find(r => r.name === name).id)).json()).draft;
+                  const made = await fetch('/api/repairs', {method: 'POST', body: JSON.stringify({clientId: crypto.randomUUID(), draft}),
+                    headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': /XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1]}});
+                  return (await made.json()).id;
+                }""", name);
+        t.page().navigate(Depot.url() + "/repairs/" + id + "/run");
+        t.button("Begin the work").click();
+        t.page().locator("[data-step]").waitFor();
+        return t;
+    }
+
     Page page() {
         return page;
     }
@@ -90,17 +107,22 @@ final class Technician {
                 return;
             }
             one(id);
-            page.waitForFunction(
-                    "id => (document.querySelector('[data-step]')?.dataset.step ?? 'finished') !== id", id);
+            left(id);
         }
         throw new AssertionError("never came to " + stop);
     }
 
-    private void one(String id) {
+    /** Waits until another step than {@code id} is in hand. */
+    void left(String id) {
+        page.waitForFunction("id => (document.querySelector('[data-step]')?.dataset.step ?? 'finished') !== id", id);
+    }
+
+    /** Does what is in hand. */
+    void one(String id) {
         if (id.endsWith("-mix") || id.endsWith(".mix")) {
             mix();
         } else if (notYet.containsKey(id)) {
-            button("Not yet").click();
+            page.keyboard().press("n");
             button(notYet.remove(id)).click();
         } else {
             page.keyboard().press("PageDown");
@@ -128,6 +150,13 @@ final class Technician {
     /** Types and waits until the server has it. */
     void typeAndSave(String label, String text) {
         page.waitForResponse(r -> r.request().method().equals("PUT") && r.status() == 200, () -> type(label, text));
+    }
+
+    /** Reads {@code value} at the step in hand. */
+    void read(String label, String value) {
+        button("Reading").click();
+        type(label, value);
+        button("Take the reading").click();
     }
 
     /** Asks the server as this page would. */

@@ -90,6 +90,24 @@ public final class Caller {
                 .POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
     }
 
+    /** Takes away. */
+    public Answer delete(String path) {
+        return send(request(path).header("X-XSRF-TOKEN", token()).DELETE());
+    }
+
+    /** Sends a file as it is. */
+    public Answer file(String path, String type, byte[] file) {
+        return send(request(path)
+                .header("Content-Type", type)
+                .header("X-XSRF-TOKEN", token())
+                .POST(HttpRequest.BodyPublishers.ofByteArray(file)));
+    }
+
+    /** Sends CSV. */
+    public Answer text(String path, String csv) {
+        return file(path, "text/csv", csv.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    }
+
     /** Sends text as it is. */
     public Answer raw(String path, String text) {
         return send(request(path)

@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Map;
+import java.util.function.Consumer;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -16,12 +17,12 @@ public final class TestBench {
     public static final String PASSWORD = "test-bench-password";
 
     private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
-    private static final TestBench ONE = new TestBench();
+    private static final TestBench ONE = new TestBench("vanemend_test");
 
     private final ConfigurableApplicationContext app;
     private final String url;
 
-    private TestBench() {
+    private TestBench(String name) {
         Path dir = ROOT.resolve("app/target/test-bench");
         String[] words = database("up", dir).split(" ");
         Runtime.getRuntime().addShutdownHook(new Thread(() -> database("down", dir)));
@@ -29,7 +30,7 @@ public final class TestBench {
                 "server.port",
                 "0",
                 "spring.datasource.url",
-                "jdbc:mariadb://127.0.0.1:" + words[0] + "/vanemend_test?createDatabaseIfNotExist=true",
+                "jdbc:mariadb://127.0.0.1:" + words[0] + "/" + name,
                 "spring.datasource.username",
                 words[1],
                 "spring.datasource.password",
@@ -42,7 +43,7 @@ public final class TestBench {
                 PASSWORD,
                 "springdoc.api-docs.enabled",
                 "true");
-        wipe(words);
+        wipe(words, name);
         SpringApplication spring = new SpringApplication(VaneMend.class);
         spring.setDefaultProperties(settings);
         this.app = spring.run(settings.entrySet().stream()
@@ -52,12 +53,12 @@ public final class TestBench {
                 + ((WebServerApplicationContext) app).getWebServer().getPort();
     }
 
-    private static void wipe(String[] words) {
+    private static void wipe(String[] words, String name) {
         try (var c = java.sql.DriverManager.getConnection(
                         "jdbc:mariadb://127.0.0.1:" + words[0] + "/vanemend", words[1], words[2]);
                 var s = c.createStatement()) {
-            s.execute("DROP DATABASE IF EXISTS vanemend_test");
-            s.execute("CREATE DATABASE vanemend_test CHARACTER SET utf8mb4");
+            s.execute("DROP DATABASE IF EXISTS " + name);
+            s.execute("CREATE DATABASE " + name + " CHARACTER SET utf8mb4");
         } catch (java.sql.SQLException e) {
             throw new IllegalStateException("the test database cannot be made", e);
         }
@@ -99,7 +100,20 @@ public final class TestBench {
 
     /** Somebody signed in. */
     public static Caller as(String name) {
-        Caller c = stranger();
+        return as(stranger(), name);
+    }
+
+    /** Somebody signed in at another installation, on a database of its own, that ends with {@code visit}. */
+    public static void elsewhere(String name, Consumer<Caller> visit) {
+        TestBench other = new TestBench("vanemend_elsewhere");
+        try {
+            visit.accept(as(new Caller(other.url), name));
+        } finally {
+            other.app.close();
+        }
+    }
+
+    private static Caller as(Caller c, String name) {
         Caller.Answer a = c.post("/api/session", Map.of("name", name, "password", PASSWORD));
         if (a.status() != 200) {
             throw new AssertionError("sign-in of " + name + ": " + a);

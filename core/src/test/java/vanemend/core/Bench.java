@@ -76,6 +76,8 @@ public final class Bench {
                 ShelfItem.Sanding.DRY,
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -97,6 +99,8 @@ public final class Bench {
                 i.wet(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -116,6 +120,8 @@ public final class Bench {
                 i.grading(),
                 i.grade(),
                 ShelfItem.Sanding.WET_ONLY,
+                Optional.empty(),
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty());

@@ -20,17 +20,20 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vanemend.app.problem.Refused;
+import vanemend.app.store.Audit;
 
 /** Sign in, sign out, who am I. */
 @RestController
 @RequestMapping("/api/session")
 class SessionController {
     private final Accounts accounts;
+    private final Audit audit;
     private final SecurityContextRepository contexts;
     private final Clock clock;
 
-    SessionController(Accounts accounts, SecurityContextRepository contexts, Clock clock) {
+    SessionController(Accounts accounts, Audit audit, SecurityContextRepository contexts, Clock clock) {
         this.accounts = accounts;
+        this.audit = audit;
         this.contexts = contexts;
         this.clock = clock;
     }
@@ -63,7 +66,9 @@ class SessionController {
                     "Sign-in",
                     "Type your name and your password. Names have up to 40 letters.");
         }
-        return switch (accounts.signIn(name, password)) {
+        Accounts.SignIn outcome = accounts.signIn(name, password);
+        told(name.strip(), outcome);
+        return switch (outcome) {
             case Accounts.SignIn.Welcome w -> welcome(w.account(), request, response);
             case Accounts.SignIn.Wrong w ->
                 throw new Refused(
@@ -84,6 +89,15 @@ class SessionController {
                                                 / 60)
                                 + " minutes, then try again.");
         };
+    }
+
+    private void told(String name, Accounts.SignIn outcome) {
+        switch (outcome) {
+            case Accounts.SignIn.Welcome w ->
+                audit.did(w.account().id(), Audit.Act.SIGN_IN, w.account().name());
+            case Accounts.SignIn.Wrong w -> audit.did(null, Audit.Act.WRONG, name);
+            case Accounts.SignIn.Locked l -> audit.did(null, Audit.Act.LOCKED, name);
+        }
     }
 
     private Session welcome(Account account, HttpServletRequest request, HttpServletResponse response) {

@@ -1,50 +1,104 @@
 package vanemend.app.bench;
 
-import java.io.IOException;
-import java.util.List;
-import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.ExecutorService;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
-/** Rings at every screen that listens when something on the bench changed; the screen then asks for what it shows. */
+/**
+ * Rings at every screen that listens when something on the bench changed; the screen then asks for what it shows. The first change rings
+ * at once; those within the second after it are gathered into one ring, so that a busy bench does not ask more of two hundred screens
+ * than they can show.
+ */
 @Component
 public class Bell {
     private static final long BEAT_MS = 20_000;
-    private final List<SseEmitter> listeners = new CopyOnWriteArrayList<>();
-    private final ExecutorService ringer =
-            Executors.newSingleThreadExecutor(Thread.ofVirtual().name("bell").factory());
+    private static final long GATHER_MS = 1000;
+    private final Listeners listeners = new Listeners("bell");
+    private final ScheduledExecutorService later = Executors.newSingleThreadScheduledExecutor(
+            Thread.ofPlatform().daemon().name("bell-later").factory());
+
+    private final Set<Long> repairs = new TreeSet<>();
+    private boolean everything;
+    private boolean gathering;
+    private long changes;
+    private long rungAt = System.nanoTime();
 
     /** A new listener. */
     public SseEmitter listen() {
-        SseEmitter e = new SseEmitter(0L);
-        listeners.add(e);
-        e.onCompletion(() -> listeners.remove(e));
-        e.onTimeout(() -> listeners.remove(e));
-        e.onError(x -> listeners.remove(e));
-        send(e, "open");
-        return e;
+        return listeners.listen();
     }
 
-    /** Something changed. Returns at once; a slow listener holds nobody up. */
-    public void ring() {
-        ringer.execute(() -> listeners.forEach(e -> send(e, "changed")));
+    /** Something changed that may concern any screen. Returns at once. */
+    public synchronized void ring() {
+        everything = true;
+        changed();
+    }
+
+    /** Something changed in one repair. Returns at once. */
+    public synchronized void ring(long repair) {
+        repairs.add(repair);
+        changed();
+    }
+
+    /** Rings once what changed is really kept. */
+    public void ringAfterCommit(long repair) {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                ring(repair);
+            }
+        });
+    }
+
+    /** How much changed so far: the same figure, nothing changed meanwhile. */
+    public synchronized long changes() {
+        return changes;
+    }
+
+    /** When it last rang, {@link System#nanoTime}: what was read before is not what the ring was about. */
+    public synchronized long rungAt() {
+        return rungAt;
+    }
+
+    private void changed() {
+        changes++;
+        if (!gathering) {
+            gathering = true;
+            tell();
+            later.schedule(this::gathered, GATHER_MS, TimeUnit.MILLISECONDS);
+        }
+    }
+
+    private synchronized void gathered() {
+        if (everything || !repairs.isEmpty()) {
+            tell();
+            later.schedule(this::gathered, GATHER_MS, TimeUnit.MILLISECONDS);
+        } else {
+            gathering = false;
+        }
+    }
+
+    private void tell() {
+        rungAt = System.nanoTime();
+        String which = everything
+                ? "{}"
+                : repairs.stream().map(String::valueOf).collect(Collectors.joining(",", "{\"repairs\":[", "]}"));
+        everything = false;
+        repairs.clear();
+        listeners.tell("changed", which);
     }
 
     /** Keeps connections open and finds those that are gone. */
     @Scheduled(fixedRate = BEAT_MS)
     void beat() {
-        ringer.execute(() -> listeners.forEach(e -> send(e, "beat")));
-    }
-
-    private void send(SseEmitter e, String what) {
-        try {
-            e.send(SseEmitter.event().name(what).data("{}"));
-        } catch (IOException | IllegalStateException gone) {
-            listeners.remove(e);
-            e.completeWithError(gone);
-        }
+        listeners.tell("beat", "{}");
     }
 }

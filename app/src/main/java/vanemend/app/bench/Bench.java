@@ -4,28 +4,35 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 import vanemend.app.access.Account;
 import vanemend.app.access.Role;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.BenchEvents;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
+import vanemend.core.method.Step;
 import vanemend.core.plan.Conditions;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.Planner;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
+import vanemend.core.record.LookAgain;
 import vanemend.core.record.RepairRecord;
+import vanemend.core.record.Used;
 import vanemend.core.run.Ahead;
 import vanemend.core.run.BenchEvent;
+import vanemend.core.run.ReadingLimits;
+import vanemend.core.run.ReadingsCsv;
 import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
 import vanemend.core.trade.Check;
@@ -45,10 +52,23 @@ public class Bench {
     /** A run on the bench. */
     public record Live(long id, FrozenPlan frozen, RunState state, List<Ahead.Stretch> ahead) {}
 
+    /** Finished work. */
+    public record Finished(long id, FrozenPlan frozen, RepairRecord record) {}
+
     /** An event that was not taken. */
     public record NotTaken(UUID id, InputProblem problem) {}
 
+    /** A run after events were sent, and those of them that were not taken. */
+    public record Taken(Running run, List<NotTaken> refused) {}
+
     private static final int MOST_REASON = 400;
+    private static final double MOST_EARLIER_MIN = 12 * 60;
+
+    /** Repairs that were finished at their newest event, by that event: they need not be replayed to know it. */
+    private final Map<Long, Long> finished = new ConcurrentHashMap<>();
+
+    /** Repairs whose method has no later look; a plan never changes. */
+    private final Set<Long> neverAgain = ConcurrentHashMap.newKeySet();
 
     private final Repairs repairs;
     private final BenchEvents events;
@@ -106,7 +126,7 @@ public class Bench {
                     now.changedBy() + " changed this repair meanwhile. Yours is kept here: take theirs, or keep yours.",
                     java.util.Map.of("version", now.version(), "changedBy", now.changedBy()));
         }
-        ring();
+        bell.ringAfterCommit(now.id());
     }
 
     /** A lead sets a limit of care aside, signed; an empty {@code reason} takes it back. */
@@ -151,7 +171,7 @@ public class Bench {
     @Transactional
     public Repairs.Stored add(UUID clientId, RepairDraft draft, Account who) {
         long id = repairs.add(clientId, draft.overruled(List.of()), who.id());
-        ring();
+        bell.ringAfterCommit(id);
         return repair(id);
     }
 
@@ -193,16 +213,21 @@ public class Bench {
         Instant at = clock.instant().truncatedTo(java.time.temporal.ChronoUnit.MILLIS);
         repairs.freeze(id, new FrozenPlan(at, who.name(), now.draft(), workup), who.id());
         events.add(id, BenchEvent.start(eventId, at, who.name()), who.id());
-        ring();
+        bell.ringAfterCommit(id);
         return running(id);
     }
 
-    /** Takes what happened at the bench, in order; an event that is there already counts once. */
+    /**
+     * Takes what happened at the bench, in order; an event that is there already counts once. The shelf follows what was really used. The
+     * run that it answers is computed from what was read and added here: a bench in full work sends every few seconds.
+     */
     @Transactional
-    public List<NotTaken> take(long id, List<EventDraft> drafts, Account who) {
+    public Taken take(long id, List<EventDraft> drafts, Account who) {
         repairs.lock(id);
         FrozenPlan frozen = frozen(id);
         List<NotTaken> refused = new ArrayList<>();
+        Map<UUID, BenchEvent> known = new LinkedHashMap<>();
+        events.of(id).forEach(e -> known.put(e.id(), e));
         for (EventDraft d : drafts) {
             Check check = new Check();
             Optional<BenchEvent> event = d.check(check, frozen.frozenAt(), clock.instant(), who.name());
@@ -210,14 +235,104 @@ public class Bench {
             if (holder.isPresent() && holder.get() != id) {
                 check.refuse("id", d.id(), "an id of its own", "This event belongs to another repair.");
             }
+            event.ifPresent(e -> fits(e, known, who, check));
             if (!check.clean()) {
                 refused.add(new NotTaken(d.id(), check.problems().getFirst()));
             } else if (holder.isEmpty()) {
                 events.add(id, event.orElseThrow(), who.id());
+                known.put(d.id(), event.orElseThrow());
             }
         }
-        ring();
-        return List.copyOf(refused);
+        Instant now = clock.instant();
+        RunState state = Replay.of(frozen.plan(), List.copyOf(known.values()), now);
+        shop.used(id, "Repair " + id + ", " + frozen.workup().name(), Used.of(frozen.plan(), state), who.id());
+        bell.ringAfterCommit(id);
+        return new Taken(new Running(id, frozen, state, now), List.copyOf(refused));
+    }
+
+    /**
+     * Takes readings from a CSV file, all or none; one that is there already counts once. A line without a step belongs to the step that was
+     * in hand at its time. Answers how many were new.
+     */
+    @Transactional
+    public int readings(long id, String csv, Account who) {
+        repairs.lock(id);
+        Running run = running(id);
+        Check check = new Check();
+        List<ReadingsCsv.Row> rows = ReadingsCsv.read(csv, check);
+        List<EventDraft> fresh = new ArrayList<>();
+        for (ReadingsCsv.Row row : rows) {
+            if (row.at().isBefore(run.frozen().frozenAt()) || row.at().isAfter(run.now())) {
+                check.refuse(
+                        "line " + row.line() + ".at",
+                        row.at(),
+                        run.frozen().frozenAt() + " to now",
+                        "Line " + row.line() + ": " + row.at() + " lies outside this work, which began "
+                                + run.frozen().frozenAt() + ".");
+            } else if (run.state().readings().stream().noneMatch(r -> same(r, row))) {
+                fresh.add(new EventDraft(
+                        UUID.randomUUID(),
+                        BenchEvent.Kind.READING,
+                        row.at(),
+                        row.step().isEmpty() ? run.state().inHandAt(row.at()) : row.step(),
+                        null,
+                        row.quantity(),
+                        row.value(),
+                        row.source(),
+                        null));
+            }
+        }
+        if (!check.clean()) {
+            throw new Refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "Readings",
+                    check.problems().getFirst().message(),
+                    Map.of("problems", check.problems()));
+        }
+        List<NotTaken> refused = take(id, fresh, who).refused();
+        if (!refused.isEmpty()) {
+            throw new Refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "Readings",
+                    refused.getFirst().problem().message());
+        }
+        return fresh.size();
+    }
+
+    private static boolean same(RunState.Reading r, ReadingsCsv.Row row) {
+        return r.at().equals(row.at())
+                && r.quantity() == row.quantity()
+                && r.value() == row.value()
+                && (row.step().isEmpty() || r.step().equals(row.step()));
+    }
+
+    /** What only the whole run can tell: who may sign, and what may be put right to what. */
+    private static void fits(BenchEvent e, Map<UUID, BenchEvent> known, Account who, Check check) {
+        if (e.kind() == BenchEvent.Kind.SIGN && who.role() != Role.LEAD) {
+            check.refuse("kind", e.kind(), "a lead", "Only a lead signs the work or sends it back.");
+        }
+        if (e.kind() != BenchEvent.Kind.AMEND) {
+            return;
+        }
+        BenchEvent target = known.get(e.target().orElseThrow());
+        double value = e.value().orElseThrow();
+        if (target == null) {
+            check.refuse("target", e.target(), "an event of this repair", "What should be put right is not there.");
+            return;
+        }
+        switch (target.kind()) {
+            case READING -> {
+                Step.Ask q = target.quantity().orElseThrow();
+                check.range("value", q.word(), value, ReadingLimits.min(q), ReadingLimits.max(q), q.unit());
+            }
+            case CLOCK, DONE, GATE -> check.range("value", "Minutes earlier", value, 0, MOST_EARLIER_MIN, "min");
+            default ->
+                check.refuse(
+                        "target",
+                        target.kind(),
+                        "a reading, a clock or a step done",
+                        "That cannot be put right; take it back instead.");
+        }
     }
 
     /** The run of {@code id}. */
@@ -231,20 +346,41 @@ public class Bench {
     public List<Live> live() {
         Instant now = clock.instant();
         List<Live> out = new ArrayList<>();
-        for (Repairs.Stored r : repairs.all()) {
-            if (r.frozen()) {
-                FrozenPlan frozen = frozen(r.id());
-                RunState state = Replay.of(frozen.plan(), events.of(r.id()), now);
-                if (state.finishedAt().isEmpty()) {
-                    out.add(new Live(r.id(), frozen, state, Ahead.of(state, now)));
-                }
+        events.newest().forEach((id, newest) -> {
+            if (newest.equals(finished.get(id))) {
+                return;
             }
-        }
+            FrozenPlan frozen = frozen(id);
+            RunState state = Replay.of(frozen.plan(), events.of(id, newest), now);
+            if (state.finishedAt().isEmpty()) {
+                out.add(new Live(id, frozen, state, Ahead.of(state, now)));
+            } else {
+                finished.put(id, newest);
+            }
+        });
         out.sort(Comparator.comparing(l -> l.state().clocks().stream()
                 .flatMap(c -> c.endsAt().stream())
                 .min(Comparator.naturalOrder())
                 .orElse(Instant.MAX)));
         return out;
+    }
+
+    /** Records of finished work whose method has a later look. */
+    public List<Finished> lookedAtAgain() {
+        Instant now = clock.instant();
+        List<Finished> out = new ArrayList<>();
+        events.newest().forEach((id, newest) -> {
+            if (!newest.equals(finished.get(id)) || neverAgain.contains(id)) {
+                return;
+            }
+            FrozenPlan frozen = frozen(id);
+            if (LookAgain.has(frozen.plan())) {
+                out.add(new Finished(id, frozen, RepairRecord.of(frozen, events.of(id, newest), now)));
+            } else {
+                neverAgain.add(id);
+            }
+        });
+        return List.copyOf(out);
     }
 
     /** The record of {@code id}. */
@@ -253,19 +389,9 @@ public class Bench {
     }
 
     private FrozenPlan frozen(long id) {
-        repair(id);
-        return repairs.plan(id)
-                .orElseThrow(() ->
-                        new Refused(HttpStatus.CONFLICT, "Not started", "The work on this repair has not begun."));
-    }
-
-    /** Tells everyone who watches, once what changed is really kept. */
-    private void ring() {
-        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-            @Override
-            public void afterCommit() {
-                bell.ring();
-            }
+        return repairs.plan(id).orElseThrow(() -> {
+            repair(id);
+            return new Refused(HttpStatus.CONFLICT, "Not started", "The work on this repair has not begun.");
         });
     }
 }

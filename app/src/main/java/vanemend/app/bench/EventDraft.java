@@ -1,6 +1,7 @@
 package vanemend.app.bench;
 
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import java.util.UUID;
 import vanemend.core.method.Step;
@@ -13,7 +14,9 @@ import vanemend.core.trade.Check;
  *
  * @param id made by the client
  * @param at when, by the client's clock corrected to the server's
- * @param value in the quantity's unit
+ * @param answer at a gate; {@code signed} or {@code back} for SIGN
+ * @param value in the quantity's unit; for AMEND what it should have been, or how many minutes earlier
+ * @param text the note; the device of a reading; a reason for AMEND, for a SIGN that sends back, and if wanted for UNDO
  */
 public record EventDraft(
         UUID id,
@@ -26,6 +29,7 @@ public record EventDraft(
         String text,
         UUID target) {
     private static final int LONGEST_NOTE = 2000;
+    private static final int LONGEST_DEVICE = 60;
     private static final int LONGEST_STEP = 200;
     private static final int LONGEST_ANSWER = 40;
 
@@ -60,15 +64,30 @@ public record EventDraft(
             read = Optional.of(q);
             figure = Optional.of(
                     check.range("value", q.word(), value, ReadingLimits.min(q), ReadingLimits.max(q), q.unit()));
+            note = text == null || text.isBlank() ? "" : check.text("text", "The device", text, LONGEST_DEVICE);
         }
         Optional<UUID> back = Optional.empty();
         if (what == BenchEvent.Kind.UNDO) {
             back = Optional.of(check.choice("target", "What to take back", target, new UUID(0, 0)));
+            note = text == null || text.isBlank() ? "" : check.text("text", "The reason", text, LONGEST_NOTE);
+        }
+        if (what == BenchEvent.Kind.AMEND) {
+            back = Optional.of(check.choice("target", "What to put right", target, new UUID(0, 0)));
+            figure = Optional.of(check.range("value", "What it should be", value, -50, 5000, ""));
+            note = check.text("text", "The reason", text, LONGEST_NOTE);
+        }
+        if (what == BenchEvent.Kind.SIGN) {
+            if (!said.equals("signed") && !said.equals("back")) {
+                check.refuse("answer", said, "signed or back", "A lead signs the work or sends it back.");
+            }
+            note = said.equals("back") ? check.text("text", "Why it goes back", text, LONGEST_NOTE) : "";
         }
         if (!check.clean()) {
             return Optional.empty();
         }
         Instant when = at == null || at.isAfter(now) ? now : at.isBefore(earliest) ? earliest : at;
-        return Optional.of(new BenchEvent(id, what, when, by, on, said, read, figure, note, back));
+        // Kept to the millisecond, so that what is computed at once is what is computed from the store later.
+        return Optional.of(
+                new BenchEvent(id, what, when.truncatedTo(ChronoUnit.MILLIS), by, on, said, read, figure, note, back));
     }
 }

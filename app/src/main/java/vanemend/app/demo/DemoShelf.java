@@ -71,6 +71,7 @@ final class DemoShelf {
                                 200,
                                 "mL")
                         .epoxy(3, 20)
+                        .byVolume(1)
                         .pack(200)
                         .build(),
                 item(
@@ -82,6 +83,7 @@ final class DemoShelf {
                                 50,
                                 "mL")
                         .epoxy(1, 15)
+                        .byVolume(1)
                         .pack(50)
                         .build(),
                 item(
@@ -93,6 +95,7 @@ final class DemoShelf {
                                 150,
                                 "mL")
                         .epoxy(5, 15)
+                        .byVolume(1)
                         .pack(200)
                         .build(),
                 item(
@@ -104,6 +107,7 @@ final class DemoShelf {
                                 400,
                                 "mL")
                         .epoxy(15, List.of(new LabelTime(21, 180), new LabelTime(60, 30), new LabelTime(82, 10)))
+                        .byVolume(2)
                         .pack(400)
                         .build(),
                 item(
@@ -115,10 +119,12 @@ final class DemoShelf {
                                 40,
                                 "mL")
                         .epoxy(35, 180)
+                        .byVolume(1)
                         .pack(400)
                         .build(),
                 item("cream", "finishing-cream", "Finishing cream", "CR-0771", today.plusDays(75), 90, "mL")
                         .epoxy(4, 15)
+                        .byVolume(1)
                         .pack(120)
                         .build(),
                 item("gel", "cyanoacrylate-gel", "Cyanoacrylate gel", "CG-0205", today.plusDays(30), 20, "g")
@@ -273,6 +279,8 @@ final class DemoShelf {
         private Sanding wet = Sanding.DRY;
         private Optional<Double> pack = Optional.empty();
         private Optional<Double> flash = Optional.empty();
+        private Optional<Double> byVolume = Optional.empty();
+        private Optional<Double> byWeight = Optional.empty();
 
         Builder(
                 String id,
@@ -329,6 +337,16 @@ final class DemoShelf {
             return this;
         }
 
+        Builder byVolume(double partsToOne) {
+            byVolume = Optional.of(partsToOne);
+            return this;
+        }
+
+        Builder byWeight(double partsToOne) {
+            byWeight = Optional.of(partsToOne);
+            return this;
+        }
+
         Builder wetOnly() {
             wet = Sanding.WET_ONLY;
             return this;
@@ -352,7 +370,9 @@ final class DemoShelf {
                     wet,
                     Optional.empty(),
                     pack,
-                    flash);
+                    flash,
+                    byVolume,
+                    byWeight);
         }
     }
 }

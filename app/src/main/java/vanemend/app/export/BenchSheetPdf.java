@@ -39,7 +39,7 @@ public final class BenchSheetPdf {
     private final Workup workup;
     private final Plan plan;
 
-    private BenchSheetPdf(Workup workup, Plan plan) {
+    BenchSheetPdf(Workup workup, Plan plan) {
         this.workup = workup;
         this.plan = plan;
     }
@@ -103,7 +103,7 @@ public final class BenchSheetPdf {
 
     // --- drawings
 
-    private float drawings(PdfContentByte c, float top) {
+    float drawings(PdfContentByte c, float top) {
         Drawing d = workup.drawing();
         boolean back = d.zones().stream().anyMatch(z -> z.side() == Zone.Side.BACK);
         float height = 84;

@@ -3,8 +3,11 @@ package vanemend.app.problem;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.NonTransientDataAccessException;
 import org.springframework.dao.TransientDataAccessException;
+import org.springframework.dao.UncategorizedDataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -18,6 +21,7 @@ import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.exc.InvalidFormatException;
+import vanemend.app.store.Trouble;
 
 /** Turns everything that goes wrong into an RFC 9457 problem; never a stack trace. */
 @RestControllerAdvice
@@ -32,7 +36,27 @@ class Problems extends ResponseEntityExceptionHandler {
         return createResponseEntity(p, new HttpHeaders(), e.status(), request);
     }
 
-    /** The database does not answer: said plainly, so that the outbox tries again. */
+    /** The store is late or has no room: said plainly, so that somebody sees to it; the outbox tries again. */
+    @ExceptionHandler({NonTransientDataAccessException.class, UncategorizedDataAccessException.class})
+    ResponseEntity<Object> store(DataAccessException e, WebRequest request) {
+        return switch (Trouble.of(e)) {
+            case LATE -> storeAway(e, request);
+            case FULL -> full(e, request);
+            case OTHER -> unforeseen(e, request);
+        };
+    }
+
+    private ResponseEntity<Object> full(Exception e, WebRequest request) {
+        LOG.error("the store is full: {}", e.getMessage());
+        ProblemDetail p = ProblemDetail.forStatusAndDetail(
+                HttpStatus.INSUFFICIENT_STORAGE,
+                "The store is full. Nothing was lost: what you did is kept here and sent again by itself once there is room. Tell the lead: the"
+                        + " disk of the server needs room.");
+        p.setTitle("Store is full");
+        return createResponseEntity(p, new HttpHeaders(), HttpStatus.INSUFFICIENT_STORAGE, request);
+    }
+
+    /** The database does not answer, or not in time: said plainly, so that the outbox tries again. */
     @ExceptionHandler({
         DataAccessResourceFailureException.class,
         TransientDataAccessException.class,
@@ -43,7 +67,7 @@ class Problems extends ResponseEntityExceptionHandler {
         ProblemDetail p = ProblemDetail.forStatusAndDetail(
                 HttpStatus.SERVICE_UNAVAILABLE,
                 "The store does not answer. Nothing was lost; what you did is kept here and sent again by itself.");
-        p.setTitle("Store");
+        p.setTitle("Store does not answer");
         return createResponseEntity(p, new HttpHeaders(), HttpStatus.SERVICE_UNAVAILABLE, request);
     }
 

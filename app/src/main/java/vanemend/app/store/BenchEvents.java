@@ -5,8 +5,11 @@ import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
+import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import vanemend.core.method.Step;
@@ -15,6 +18,12 @@ import vanemend.core.run.BenchEvent;
 /** What happened at the bench; only ever added to. */
 @Component
 public class BenchEvents {
+    private static final int MOST_READ = 128;
+
+    /** Events as read, the newest of them at {@code newest}. */
+    private record Read(long newest, List<BenchEvent> events) {}
+
+    private final Recent<Long, Read> read = new Recent<>(MOST_READ);
     private final JdbcClient db;
     private final Clock clock;
 
@@ -26,10 +35,29 @@ public class BenchEvents {
     /** Everything that happened to {@code repairId}, in the order it was received. */
     public List<BenchEvent> of(long repairId) {
         return db.sql(
-                        "SELECT e.*, a.name FROM bench_event e JOIN account a ON a.id = e.account_id WHERE e.repair_id = ? ORDER BY e.seq")
+                        "SELECT e.*, COALESCE(e.by_name, a.name) AS name FROM bench_event e JOIN account a ON a.id = e.account_id WHERE e.repair_id = ? ORDER BY e.seq")
                 .param(repairId)
                 .query(BenchEvents::row)
                 .list();
+    }
+
+    /** The newest event of every repair that has begun: as long as it is the same, nothing happened there. */
+    public Map<Long, Long> newest() {
+        Map<Long, Long> out = new TreeMap<>();
+        db.sql("SELECT repair_id, MAX(seq) FROM bench_event GROUP BY repair_id")
+                .query((RowCallbackHandler) rs -> out.put(rs.getLong(1), rs.getLong(2)));
+        return out;
+    }
+
+    /** Everything that happened to {@code repairId} up to {@code newest}, its newest event; read again only when that is another. */
+    public List<BenchEvent> of(long repairId, long newest) {
+        Optional<Read> known = read.find(repairId).filter(k -> k.newest() == newest);
+        if (known.isPresent()) {
+            return known.get().events();
+        }
+        List<BenchEvent> events = of(repairId);
+        read.keep(repairId, new Read(newest, events));
+        return events;
     }
 
     /** The repair that already holds event {@code id}. */
@@ -42,9 +70,18 @@ public class BenchEvents {
 
     /** Adds an event; {@code accountId} stands for its {@code by}. */
     public void add(long repairId, BenchEvent e, String accountId) {
+        add(repairId, e, accountId, null);
+    }
+
+    /** Adds an event from elsewhere, read in by {@code accountId}; its {@code by} is kept as it is. */
+    public void addFromElsewhere(long repairId, BenchEvent e, String accountId) {
+        add(repairId, e, accountId, e.by());
+    }
+
+    private void add(long repairId, BenchEvent e, String accountId, String byName) {
         db.sql(
-                        "INSERT INTO bench_event (id, repair_id, kind, at, received_at, account_id, step, answer, quantity, value, text, target)"
-                                + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                        "INSERT INTO bench_event (id, repair_id, kind, at, received_at, account_id, step, answer, quantity, value, text, target, by_name)"
+                                + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(
                         e.id().toString(),
                         repairId,
@@ -57,7 +94,8 @@ public class BenchEvents {
                         e.quantity().map(Enum::name).orElse(null),
                         e.value().orElse(null),
                         e.text(),
-                        e.target().map(UUID::toString).orElse(null))
+                        e.target().map(UUID::toString).orElse(null),
+                        byName)
                 .update();
     }
 

@@ -1,6 +1,7 @@
 package vanemend.app.store;
 
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Drafts and frozen plans as JSON text. */
@@ -8,8 +9,11 @@ import tools.jackson.databind.json.JsonMapper;
 public class Json {
     private final JsonMapper mapper;
 
+    /** A plan started under an earlier release lacks the figures that came later: those read as 0, which says none. */
     Json(JsonMapper mapper) {
-        this.mapper = mapper;
+        this.mapper = mapper.rebuild()
+                .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+                .build();
     }
 
     /** As kept. */

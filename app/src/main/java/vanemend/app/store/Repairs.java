@@ -6,10 +6,8 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
@@ -35,12 +33,14 @@ public class Repairs {
             "SELECT r.id, r.draft, r.version, a.name, r.changed_at, f.repair_id IS NOT NULL AS frozen"
                     + " FROM repair r JOIN account a ON a.id = r.changed_by LEFT JOIN frozen_plan f ON f.repair_id = r.id";
 
+    private static final int MOST_PLANS = 128;
+
     private final JdbcClient db;
     private final Json json;
     private final Clock clock;
 
     /** Frozen plans never change, so a copy in memory cannot go stale. */
-    private final Map<Long, FrozenPlan> plans = new ConcurrentHashMap<>();
+    private final Recent<Long, FrozenPlan> plans = new Recent<>(MOST_PLANS);
 
     Repairs(JdbcClient db, Json json, Clock clock) {
         this.db = db;
@@ -51,6 +51,13 @@ public class Repairs {
     /** All repairs, newest change first. */
     public List<Stored> all() {
         return db.sql(SELECT + " ORDER BY r.changed_at DESC, r.id DESC")
+                .query(this::row)
+                .list();
+    }
+
+    /** Repairs whose work has not begun, newest change first. */
+    public List<Stored> open() {
+        return db.sql(SELECT + " WHERE f.repair_id IS NULL ORDER BY r.changed_at DESC, r.id DESC")
                 .query(this::row)
                 .list();
     }
@@ -102,18 +109,34 @@ public class Repairs {
                 .update();
     }
 
+    /** The id that stands for the repair wherever its record is read in. */
+    public UUID clientId(long id) {
+        return UUID.fromString(db.sql("SELECT client_id FROM repair WHERE id = ?")
+                .param(id)
+                .query(String.class)
+                .single());
+    }
+
+    /** The repair that has {@code clientId}. */
+    public Optional<Long> byClientId(UUID clientId) {
+        return db.sql("SELECT id FROM repair WHERE client_id = ?")
+                .param(clientId.toString())
+                .query(Long.class)
+                .optional();
+    }
+
     /** The plan the work began with. */
     public Optional<FrozenPlan> plan(long id) {
-        FrozenPlan known = plans.get(id);
-        if (known != null) {
-            return Optional.of(known);
+        Optional<FrozenPlan> known = plans.find(id);
+        if (known.isPresent()) {
+            return known;
         }
         Optional<FrozenPlan> read = db.sql("SELECT plan FROM frozen_plan WHERE repair_id = ?")
                 .param(id)
                 .query(String.class)
                 .optional()
                 .map(text -> json.read(text, FrozenPlan.class));
-        read.ifPresent(p -> plans.put(id, p));
+        read.ifPresent(p -> plans.keep(id, p));
         return read;
     }
 

@@ -59,8 +59,9 @@ public class Shelf {
     /** Adds an item. */
     void add(ShelfItem item) {
         db.sql("INSERT INTO shelf_item (class_id, name, lot, expires, quantity, unit, work_min, dose_percent,"
-                        + " density_g_per_ml, grading, grade, wet, opened, pack_quantity, flash_min, id)"
-                        + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                        + " density_g_per_ml, grading, grade, wet, opened, pack_quantity, flash_min,"
+                        + " ratio_by_volume, ratio_by_weight, id)"
+                        + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(columns(item))
                 .update();
         times(item);
@@ -71,13 +72,35 @@ public class Shelf {
         db.sql(
                         "UPDATE shelf_item SET class_id = ?, name = ?, lot = ?, expires = ?, quantity = ?, unit = ?, work_min = ?,"
                                 + " dose_percent = ?, density_g_per_ml = ?, grading = ?, grade = ?, wet = ?, opened = ?,"
-                                + " pack_quantity = ?, flash_min = ?, discarded_at = NULL, version = version + 1 WHERE id = ?")
+                                + " pack_quantity = ?, flash_min = ?, ratio_by_volume = ?, ratio_by_weight = ?, discarded_at = NULL, version = version + 1 WHERE id = ?")
                 .params(columns(item))
                 .update();
         db.sql("DELETE FROM shelf_label_time WHERE item_id = ?")
                 .param(item.id())
                 .update();
         times(item);
+    }
+
+    /** What {@code repairId} has taken so far, by item. */
+    public Map<String, Double> usedBy(long repairId) {
+        Map<String, Double> out = new java.util.LinkedHashMap<>();
+        db.sql("SELECT item_id, quantity FROM shelf_use WHERE repair_id = ?")
+                .param(repairId)
+                .query((rs, i) -> out.put(rs.getString(1), rs.getDouble(2)))
+                .list();
+        return out;
+    }
+
+    /** Keeps that {@code repairId} has taken {@code quantity} in all, and lets the shelf follow by what is {@code more} than before. */
+    void use(long repairId, String itemId, double quantity, double more) {
+        db.sql(
+                        "INSERT INTO shelf_use (repair_id, item_id, quantity) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE quantity = ?")
+                .params(repairId, itemId, quantity, quantity)
+                .update();
+        // What was weighed is true even where the shelf thought there was less.
+        db.sql("UPDATE shelf_item SET quantity = GREATEST(0, quantity - ?), version = version + 1 WHERE id = ?")
+                .params(more, itemId)
+                .update();
     }
 
     /** Takes an item off the shelf; its acts stay readable. */
@@ -126,6 +149,8 @@ public class Shelf {
                 item.opened().map(Date::valueOf).orElse(null),
                 item.packQuantity().orElse(null),
                 item.flashMin().orElse(null),
+                item.ratioByVolume().orElse(null),
+                item.ratioByWeight().orElse(null),
                 item.id());
     }
 
@@ -156,7 +181,9 @@ public class Shelf {
                 ShelfItem.Sanding.valueOf(rs.getString("wet")),
                 Optional.ofNullable(rs.getDate("opened")).map(Date::toLocalDate),
                 number(rs, "pack_quantity"),
-                number(rs, "flash_min"));
+                number(rs, "flash_min"),
+                number(rs, "ratio_by_volume"),
+                number(rs, "ratio_by_weight"));
     }
 
     private static Optional<Double> number(ResultSet rs, String column) throws SQLException {

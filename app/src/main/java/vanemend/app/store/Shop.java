@@ -7,12 +7,16 @@ import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.plan.Conditions;
+import vanemend.core.record.Used;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.TradeBook;
@@ -29,6 +33,7 @@ public class Shop {
     private final AtomicReference<Today> today = new AtomicReference<>();
     private final JdbcClient db;
     private final Shelf shelf;
+    private final Audit audit;
     private final Clock clock;
     private final ZoneId zone;
     private final Conditions.Place place;
@@ -36,12 +41,14 @@ public class Shop {
     Shop(
             JdbcClient db,
             Shelf shelf,
+            Audit audit,
             Clock clock,
             @Value("${vanemend.zone}") String zone,
             @Value("${vanemend.latitude}") double latitude,
             @Value("${vanemend.longitude}") double longitude) {
         this.db = db;
         this.shelf = shelf;
+        this.audit = audit;
         this.clock = clock;
         this.zone = ZoneId.of(zone);
         this.place = new Conditions.Place(latitude, longitude);
@@ -71,7 +78,7 @@ public class Shop {
         db.sql("UPDATE shop_air SET temp_c = ?, rh_percent = ?, changed_at = ? WHERE id = 1")
                 .params(air.tempC(), air.rhPercent(), Timestamp.from(clock.instant()))
                 .update();
-        today.set(null);
+        changed();
     }
 
     /** House rules in force: the newest answer to each question. */
@@ -98,13 +105,14 @@ public class Shop {
         db.sql("INSERT INTO house_rule_change (question, answer, changed_by, changed_at) VALUES (?, ?, ?, ?)")
                 .params(question, answer, by, Timestamp.from(clock.instant()))
                 .update();
-        today.set(null);
+        audit.did(by, Audit.Act.RULE, question + ": " + answer);
+        changed();
     }
 
     /** Puts an item on the shelf. */
     public void stock(ShelfItem item) {
         shelf.add(item);
-        today.set(null);
+        changed();
     }
 
     /** Keeps an item as edited. */
@@ -115,7 +123,11 @@ public class Shop {
             shelf.add(item);
         }
         shelf.did(item.id(), act, quantity, said, by, Timestamp.from(clock.instant()));
-        today.set(null);
+        audit.did(
+                by,
+                Audit.Act.SHELF,
+                act.toLowerCase(java.util.Locale.ROOT) + " " + item.name() + ", lot " + item.lot());
+        changed();
     }
 
     /** Takes an item off the shelf. */
@@ -123,7 +135,59 @@ public class Shop {
         Timestamp now = Timestamp.from(clock.instant());
         shelf.discard(item.id(), now);
         shelf.did(item.id(), "DISCARD", item.quantity(), said, by, now);
+        audit.did(by, Audit.Act.SHELF, "discard " + item.name() + ", lot " + item.lot());
+        changed();
+    }
+
+    /**
+     * Lets the shelf follow what {@code repairId} really used; what was put right comes back. An item that was thrown away meanwhile is
+     * left alone.
+     */
+    public void used(long repairId, String said, List<Used> used, String by) {
+        Map<String, Double> before = shelf.usedBy(repairId);
+        if (used.isEmpty() && before.isEmpty()) {
+            return;
+        }
+        Map<String, ShelfItem> items = new LinkedHashMap<>();
+        shelf.all().forEach(i -> items.put(i.id(), i));
+        Timestamp now = Timestamp.from(clock.instant());
+        // By id, so that two repairs that take the same items never wait for each other crosswise.
+        Map<String, Double> after = new TreeMap<>();
+        before.keySet().stream().filter(items::containsKey).forEach(id -> after.put(id, 0.0));
+        used.stream()
+                .filter(u -> items.containsKey(u.itemId()))
+                .forEach(u -> after.put(u.itemId(), counted(items.get(u.itemId()), u)));
+        after.forEach((id, quantity) -> {
+            double more = Math.round((quantity - before.getOrDefault(id, 0.0)) * 10) / 10.0;
+            if (more != 0) {
+                shelf.use(repairId, id, quantity, more);
+                shelf.did(id, "USE", more, said, by, now);
+                changed();
+            }
+        });
+    }
+
+    /** Lets go of what was read: now for this transaction, and once more when it is kept, for what was read meanwhile. */
+    private void changed() {
         today.set(null);
+        if (TransactionSynchronizationManager.isSynchronizationActive()) {
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCommit() {
+                    today.set(null);
+                }
+            });
+        }
+    }
+
+    /** An amount in the unit that the shelf counts the item in. */
+    private static double counted(ShelfItem item, Used u) {
+        double amount = item.unit().equals(u.unit())
+                ? u.amount()
+                : item.unit().equals("mL") && u.unit().equals("g")
+                        ? u.amount() / item.density()
+                        : item.unit().equals("g") && u.unit().equals("mL") ? u.amount() * item.density() : u.amount();
+        return Math.round(amount * 10) / 10.0;
     }
 
     /** What a plan is made under, for hands that spread at the rate of {@code apprentice} or a technician. */

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -15,12 +16,14 @@ import vanemend.app.access.Role;
 import vanemend.app.bench.Bench;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
+import vanemend.app.web.Views.AgainView;
 import vanemend.app.web.Views.BenchView;
 import vanemend.app.web.Views.HandsView;
 import vanemend.app.web.Views.LiveView;
 import vanemend.app.web.Views.RepairLine;
 import vanemend.app.web.Views.ShopView;
 import vanemend.app.web.Views.Standing;
+import vanemend.core.plan.AirEffect;
 import vanemend.core.plan.Conditions;
 import vanemend.core.run.RunState;
 import vanemend.core.trade.Air;
@@ -28,6 +31,7 @@ import vanemend.core.trade.Air;
 /** The bench as it stands: live clocks, and the next thing for each pair of hands. */
 @Component
 class BenchViews {
+    private static final Duration SOON = Duration.ofDays(60);
     private static final Duration AT_THE_BENCH = Duration.ofMinutes(30);
     private final Bench bench;
     private final Repairs repairs;
@@ -59,11 +63,31 @@ class BenchViews {
     BenchView bench(Account me) {
         Conditions today = shop.conditions(me.role() == Role.APPRENTICE);
         List<LiveView> live = bench.live().stream().map(BenchViews::live).toList();
-        List<RepairLine> waiting = repairs.all().stream()
-                .filter(r -> !r.frozen())
-                .map(r -> lines.of(r, today))
+        List<RepairLine> waiting =
+                repairs.open().stream().map(r -> lines.of(r, today)).toList();
+        return new BenchView(
+                clock.instant(),
+                shop(),
+                live,
+                hands(live, waiting),
+                waiting,
+                AirEffect.of(today.shelf(), today.air()),
+                again());
+    }
+
+    /** Later looks that are due, or will be within two months. */
+    private List<AgainView> again() {
+        Instant soon = clock.instant().plus(SOON);
+        return bench.lookedAtAgain().stream()
+                .flatMap(f -> f.record().again().stream()
+                        .filter(look -> look.due().isBefore(soon))
+                        .map(look -> new AgainView(
+                                f.id(),
+                                f.frozen().workup().name(),
+                                f.frozen().workup().vehicle(),
+                                look)))
+                .sorted(Comparator.comparing(a -> a.look().due()))
                 .toList();
-        return new BenchView(clock.instant(), shop(), live, hands(live, waiting), waiting);
     }
 
     private static LiveView live(Bench.Live l) {
@@ -72,22 +96,13 @@ class BenchViews {
                 l.id(),
                 l.frozen().workup().name(),
                 l.frozen().workup().vehicle(),
-                hands(l),
+                s.hands(),
                 s.clocks(),
                 s.now(),
                 (int) s.steps().stream().filter(x -> x.doneAt().isPresent()).count(),
                 s.steps().size(),
                 Optional.ofNullable(l.frozen().draft().promisedAt()),
                 l.ahead());
-    }
-
-    /** Whoever did something on it last has it in hand. */
-    private static String hands(Bench.Live l) {
-        return l.state().steps().reversed().stream()
-                .filter(s -> s.doneAt().isPresent())
-                .findFirst()
-                .map(RunState.RunStep::by)
-                .orElse(l.frozen().by());
     }
 
     /**
@@ -101,13 +116,13 @@ class BenchViews {
             Optional<HandsView> next = live.stream()
                     .filter(l -> l.hands().equals(person.name()))
                     .flatMap(l -> nextHandsOn(person, l).stream())
-                    .min(java.util.Comparator.comparing(h -> h.from().orElse(Instant.MAX)));
+                    .min(Comparator.comparing(h -> h.from().orElse(Instant.MAX)));
             if (next.isPresent()) {
                 out.add(next.get());
             } else if (person.role() == Role.TECHNICIAN) {
                 out.add(waiting.stream()
                         .filter(w -> w.standing() == Standing.PLANNED && !given.contains(w.id()))
-                        .min(java.util.Comparator.comparing(w -> w.promisedAt().orElse(Instant.MAX)))
+                        .min(Comparator.comparing(w -> w.promisedAt().orElse(Instant.MAX)))
                         .map(w -> {
                             given.add(w.id());
                             return new HandsView(

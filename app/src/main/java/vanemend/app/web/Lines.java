@@ -1,6 +1,9 @@
 package vanemend.app.web;
 
+import java.time.Duration;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 import vanemend.app.bench.Bench;
 import vanemend.app.store.Repairs;
@@ -15,6 +18,23 @@ import vanemend.core.verdict.Verdict;
 /** One line per repair, as lists show it. */
 @Component
 class Lines {
+    /** A plan moves with the hour (sun, expiry): a line is worked out anew when it is older than this. */
+    private static final Duration GOOD_FOR = Duration.ofMinutes(5);
+
+    /** A line of a draft, and what it was worked out from. */
+    private record Known(int version, Conditions under, RepairLine line) {
+        boolean holds(Repairs.Stored r, Conditions today) {
+            return version == r.version()
+                    && under.shelf() == today.shelf()
+                    && under.house() == today.house()
+                    && under.air().equals(today.air())
+                    && Duration.between(under.now(), today.now()).compareTo(GOOD_FOR) < 0;
+        }
+    }
+
+    private record Key(long repair, double spreadMlPerMin) {}
+
+    private final Map<Key, Known> known = new ConcurrentHashMap<>();
     private final Bench bench;
 
     Lines(Bench bench) {
@@ -22,7 +42,16 @@ class Lines {
     }
 
     RepairLine of(Repairs.Stored r, Conditions today) {
-        return r.frozen() ? running(r) : drafted(r, Bench.work(r.draft(), today));
+        if (r.frozen()) {
+            return running(r);
+        }
+        Key key = new Key(r.id(), today.spreadMlPerMin());
+        Known k = known.get(key);
+        if (k == null || !k.holds(r, today)) {
+            k = new Known(r.version(), today, drafted(r, Bench.work(r.draft(), today)));
+            known.put(key, k);
+        }
+        return k.line();
     }
 
     private RepairLine running(Repairs.Stored r) {

@@ -23,7 +23,7 @@ class Pages {
         this.page = read();
     }
 
-    @GetMapping({"/", "/bench", "/repairs", "/repairs/**", "/shelf", "/rules"})
+    @GetMapping({"/", "/bench", "/repairs", "/repairs/**", "/records", "/audit", "/shelf", "/rules", "/devices"})
     ResponseEntity<String> page(HttpServletRequest request) {
         String nonce = String.valueOf(request.getAttribute(ContentPolicy.NONCE));
         return ResponseEntity.ok()

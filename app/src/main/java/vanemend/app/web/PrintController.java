@@ -2,10 +2,7 @@ package vanemend.app.web;
 
 import java.nio.charset.StandardCharsets;
 import java.security.Principal;
-import java.util.Locale;
 import java.util.Optional;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -41,26 +38,26 @@ class PrintController {
     ResponseEntity<byte[]> pdf(
             @PathVariable long id, @RequestParam(defaultValue = "A4") TemplatePdf.Paper paper, Principal me) {
         Template t = template(id, me);
-        return file(TemplatePdf.of(t, paper), t.title(), "templates", "pdf", MediaType.APPLICATION_PDF);
+        return Files.attached(TemplatePdf.of(t, paper), t.title(), "templates", "pdf", MediaType.APPLICATION_PDF);
     }
 
     @GetMapping("/templates.svg")
     ResponseEntity<byte[]> svg(@PathVariable long id, Principal me) {
         Template t = template(id, me);
-        return file(utf8(SvgSheet.of(t)), t.title(), "templates", "svg", MediaType.valueOf("image/svg+xml"));
+        return Files.attached(utf8(SvgSheet.of(t)), t.title(), "templates", "svg", MediaType.valueOf("image/svg+xml"));
     }
 
     @GetMapping("/templates.dxf")
     ResponseEntity<byte[]> dxf(@PathVariable long id, Principal me) {
         Template t = template(id, me);
-        return file(utf8(DxfSheet.of(t)), t.title(), "templates", "dxf", MediaType.valueOf("image/vnd.dxf"));
+        return Files.attached(utf8(DxfSheet.of(t)), t.title(), "templates", "dxf", MediaType.valueOf("image/vnd.dxf"));
     }
 
     @GetMapping("/sheet.pdf")
     ResponseEntity<byte[]> sheet(@PathVariable long id, Principal me) {
         Workup w = workup(id, me);
         plan(w);
-        return file(BenchSheetPdf.of(w), w.name(), "bench sheet", "pdf", MediaType.APPLICATION_PDF);
+        return Files.attached(BenchSheetPdf.of(w), w.name(), "bench sheet", "pdf", MediaType.APPLICATION_PDF);
     }
 
     private Template template(long id, Principal me) {
@@ -92,19 +89,5 @@ class PrintController {
 
     private static byte[] utf8(String s) {
         return s.getBytes(StandardCharsets.UTF_8);
-    }
-
-    private static ResponseEntity<byte[]> file(byte[] body, String title, String what, String ending, MediaType type) {
-        String name = (title + " " + what)
-                        .toLowerCase(Locale.ROOT)
-                        .replaceAll("[^a-z0-9]+", "-")
-                        .replaceAll("^-|-$", "")
-                + "." + ending;
-        return ResponseEntity.ok()
-                .contentType(type)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(name).build().toString())
-                .body(body);
     }
 }

@@ -1,12 +1,18 @@
 package vanemend.app.web;
 
 import io.swagger.v3.oas.annotations.Hidden;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.security.Principal;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -32,13 +38,13 @@ import vanemend.app.web.Views.TakenView;
 class RunController {
     private static final int MOST_EVENTS = 200;
     private final Bench bench;
-    private final BenchViews views;
+    private final KeptBench kept;
     private final Bell bell;
     private final People people;
 
-    RunController(Bench bench, BenchViews views, Bell bell, People people) {
+    RunController(Bench bench, KeptBench kept, Bell bell, People people) {
         this.bench = bench;
-        this.views = views;
+        this.kept = kept;
         this.bell = bell;
         this.people = people;
     }
@@ -72,10 +78,12 @@ class RunController {
                     events.size() + " events at once; at most " + MOST_EVENTS + ".");
         }
         Account who = people.of(me);
-        List<NotTakenView> refused = bench.take(id, events, who).stream()
-                .map(n -> new NotTakenView(n.id(), n.problem()))
-                .toList();
-        return new TakenView(RunView.of(bench.running(id)), refused);
+        Bench.Taken taken = bench.take(id, events, who);
+        return new TakenView(
+                RunView.of(taken.run()),
+                taken.refused().stream()
+                        .map(n -> new NotTakenView(n.id(), n.problem()))
+                        .toList());
     }
 
     @GetMapping("/repairs/{id}/record")
@@ -83,9 +91,24 @@ class RunController {
         return new RecordView(id, bench.running(id).frozen(), bench.record(id));
     }
 
-    @GetMapping("/bench")
-    BenchView bench(Principal me) {
-        return views.bench(people.of(me));
+    @ApiResponse(
+            responseCode = "200",
+            content =
+                    @Content(
+                            mediaType = MediaType.APPLICATION_JSON_VALUE,
+                            schema = @Schema(implementation = BenchView.class)))
+    @GetMapping(path = "/bench", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<byte[]> bench(
+            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_ENCODING, defaultValue = "")
+                    String takes,
+            Principal me) {
+        boolean zipped = takes.contains("gzip");
+        ResponseEntity.BodyBuilder answer =
+                ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).varyBy(HttpHeaders.ACCEPT_ENCODING);
+        if (zipped) {
+            answer.header(HttpHeaders.CONTENT_ENCODING, "gzip");
+        }
+        return answer.body(kept.of(people.of(me), zipped));
     }
 
     @Hidden

@@ -248,7 +248,9 @@ class ShelfController {
                         d.wet(),
                         opened.orElse(null),
                         d.packQuantity(),
-                        d.flashMin())
+                        d.flashMin(),
+                        d.ratioByVolume(),
+                        d.ratioByWeight())
                 .check(new Check())
                 .orElse(i);
     }

@@ -15,6 +15,7 @@ import vanemend.core.cure.Flash;
 import vanemend.core.cure.Peroxide;
 import vanemend.core.mix.BeadRule;
 import vanemend.core.mix.Strokes;
+import vanemend.core.mix.TwoPart;
 import vanemend.core.sanding.GritJump;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.Check;
@@ -108,6 +109,44 @@ class ThumbController {
                         ? "Long enough by this air; the touch decides, not the clock."
                         : "Solvent is still in the promoter: what goes over it lifts. Wait, then touch beside the repair.",
                 good);
+    }
+
+    /** What a data sheet's equivalent weights ask for, against a ratio by volume as the label or the gun has it. */
+    @GetMapping("/thumb/ratio")
+    ThumbView ratio(
+            @RequestParam double eew,
+            @RequestParam double ahew,
+            @RequestParam double resinDensity,
+            @RequestParam double hardenerDensity,
+            @RequestParam double toOne) {
+        Check check = new Check();
+        check.range("eew", "Resin's equivalent weight", eew, 100, 2000, "g");
+        check.range("ahew", "Hardener's equivalent weight", ahew, 10, 1000, "g");
+        check.range("resinDensity", "Resin's density", resinDensity, 0.7, 3, "g/mL");
+        check.range("hardenerDensity", "Hardener's density", hardenerDensity, 0.7, 3, "g/mL");
+        check.range("toOne", "Ratio by volume", toOne, 0.1, 100, "to 1");
+        refuse(check, "Two-part ratio");
+        double asked = TwoPart.partsPerHundred(ahew, eew);
+        double mixed = TwoPart.partsByWeight(toOne, resinDensity, hardenerDensity);
+        double off = mixed / asked - 1;
+        boolean good = Math.abs(off) <= TradeBook.value("mix.ratio-tolerance");
+        return new ThumbView(
+                List.of(
+                        tenths(asked) + " g of hardener to 100 g of resin is what the equivalents ask",
+                        tenths(100 / TwoPart.partsByVolume(asked, resinDensity, hardenerDensity))
+                                + " : 1 by volume would be that",
+                        Check.shown(toOne) + " : 1 by volume gives " + tenths(mixed) + " g to 100 g"),
+                good
+                        ? "It agrees. The label's ratio stands, whatever this sum says."
+                        : "Off by " + Math.round(Math.abs(off) * 100) + " %: too "
+                                + (off > 0 ? "much" : "little")
+                                + " hardener, unless the label prints this ratio. Check which is A, which is B, and what is by"
+                                + " weight. The label's ratio stands.",
+                good);
+    }
+
+    private static String tenths(double v) {
+        return Check.shown(Math.round(v * 10) / 10.0);
     }
 
     private static String hundredths(double v) {

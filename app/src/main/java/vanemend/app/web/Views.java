@@ -7,6 +7,9 @@ import java.util.Optional;
 import java.util.UUID;
 import vanemend.app.access.Account;
 import vanemend.app.bench.Bench;
+import vanemend.app.device.Device;
+import vanemend.app.device.Shown;
+import vanemend.app.device.StandIn;
 import vanemend.app.store.Shop;
 import vanemend.core.damage.Damage;
 import vanemend.core.material.MaterialClass;
@@ -20,9 +23,12 @@ import vanemend.core.part.MarkReader;
 import vanemend.core.part.Material;
 import vanemend.core.part.Outline;
 import vanemend.core.part.SurfaceState;
+import vanemend.core.plan.AirEffect;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
+import vanemend.core.record.LookAgain;
+import vanemend.core.record.RecordWords;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.run.Ahead;
 import vanemend.core.run.RunState;
@@ -113,6 +119,24 @@ final class Views {
     /** A record with the plan it is held against. */
     record RecordView(long id, FrozenPlan frozen, RepairRecord record) {}
 
+    /** A record that answers a question. */
+    record FoundView(
+            long id,
+            String name,
+            String vehicle,
+            String method,
+            Verdict.Outcome verdict,
+            Optional<Instant> startedAt,
+            Optional<Instant> finishedAt,
+            List<String> people,
+            int deviations,
+            Optional<RunState.Signed> signed,
+            List<LookAgain> again,
+            List<RecordWords.Word> met) {}
+
+    /** The repair that a record was read in as. */
+    record ReadInView(long id) {}
+
     /** A run on the bench. */
     record LiveView(
             long id,
@@ -129,9 +153,23 @@ final class Views {
     /** What one person does next. */
     record HandsView(Account person, Optional<Long> repair, String name, String title, Optional<Instant> from) {}
 
-    /** The bench. */
+    /** A later look at a finished repair that is due or soon will be. */
+    record AgainView(long repair, String name, String vehicle, LookAgain look) {}
+
+    /**
+     * The bench.
+     *
+     * @param air what today's air does to times
+     * @param again later looks, those due first
+     */
     record BenchView(
-            Instant now, ShopView shop, List<LiveView> live, List<HandsView> hands, List<RepairLine> waiting) {}
+            Instant now,
+            ShopView shop,
+            List<LiveView> live,
+            List<HandsView> hands,
+            List<RepairLine> waiting,
+            List<AirEffect> air,
+            List<AgainView> again) {}
 
     /** The shop today. */
     record ShopView(
@@ -226,4 +264,22 @@ final class Views {
 
     /** What a bead across a puddle really gives. */
     record BeadView(double percent, double rightBeadMm, double workFactor, String said) {}
+
+    /**
+     * A device.
+     *
+     * @param fault what is wrong with a stand-in; empty for a real device
+     * @param logs whether it can log by itself
+     * @param repair that it logs to
+     */
+    record DeviceView(
+            Device.Kind kind,
+            String name,
+            Shown shown,
+            List<StandIn.Knob> knobs,
+            List<StandIn.Press> presses,
+            Optional<StandIn.Fault> fault,
+            boolean logs,
+            Optional<Long> repair,
+            Optional<String> repairName) {}
 }

@@ -20,6 +20,32 @@ class BellTest {
         }
     }
 
+    /** A busy bench: many changes within a second are one ring or two, and none is forgotten. */
+    @Test
+    void manyChangesAreGatheredIntoFewRingsThatNameTheRepairs() throws Exception {
+        Caller tam = TestBench.as("tam");
+        BlockingQueue<String> lines = new LinkedBlockingQueue<>();
+        Bell bell = TestBench.bean(Bell.class);
+        try (Caller.Stream stream = tam.stream("/api/stream", lines::add)) {
+            until(lines, "event:open");
+            for (long repair = 1001; repair <= 1200; repair++) {
+                bell.ring(repair);
+            }
+            int rings = 0;
+            String named = "";
+            while (!named.contains("1200")) {
+                String line = lines.poll(20, TimeUnit.SECONDS);
+                assertThat(line).isNotNull();
+                rings += line.equals("event:changed") ? 1 : 0;
+                named += line.startsWith("data:") ? line : "";
+            }
+            assertThat(rings).isBetween(1, 3);
+            for (long repair = 1001; repair <= 1200; repair++) {
+                assertThat(named).contains(Long.toString(repair));
+            }
+        }
+    }
+
     @Test
     void whoListensHearsOfEveryChangeOnceItIsKept() throws Exception {
         Caller watcher = TestBench.as("isla");

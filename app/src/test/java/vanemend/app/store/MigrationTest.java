@@ -13,6 +13,7 @@ import org.springframework.jdbc.datasource.DriverManagerDataSource;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 import vanemend.app.TestBench;
+import vanemend.core.mix.Pace;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.record.RepairRecord;
@@ -52,6 +53,9 @@ class MigrationTest {
         ((ObjectNode) workup.get("stack")).remove(List.of("taken", "ranked", "rejectedWays", "rejectedClasses"));
         ObjectNode drawing = (ObjectNode) workup.get("drawing");
         drawing.remove(List.of("outline", "damages"));
+        workup.get("plan")
+                .get("portions")
+                .forEach(p -> ((ObjectNode) p).put("workMin", 9).remove(List.of("onPartByMin", "spreadMin")));
         drawing.putArray("dents").addObject().put("xMm", 280).put("yMm", 210).put("depthMm", 2.6);
         return plan;
     }
@@ -86,6 +90,12 @@ class MigrationTest {
         assertThat(kept.workup().drawing().outline()).hasSize(8);
         assertThat(kept.workup().drawing().zones()).isNotEmpty();
         assertThat(kept.plan().loops()).isNotEmpty();
+        assertThat(kept.plan().portions()).isNotEmpty().allSatisfy(p -> {
+            assertThat(p.spreadMin()).as("not known then").isZero();
+            assertThat(p.onPartByMin())
+                    .as("from the work time it was frozen with")
+                    .isEqualTo(new Pace(9, 1, 0).onPartByMin());
+        });
         assertThat(RepairRecord.of(kept, List.of(), Instant.parse("2026-11-24T09:00:00Z"))
                         .lots())
                 .isNotEmpty();

@@ -153,6 +153,11 @@ class FamiliesApiTest {
                         .text("figures.0"))
                 .isEqualTo("4 strokes");
         assertThat(tam.get("/api/thumb/flash?minutes=3").at("good").asBoolean()).isFalse();
+        String equivalents = "/api/thumb/ratio?eew=190&ahew=42.58&resinDensity=1.15&hardenerDensity=0.97&toOne=";
+        assertThat(tam.get(equivalents + "3.77").at("good").asBoolean()).isTrue();
+        assertThat(tam.get(equivalents + "2").at("leadsTo").asString())
+                .contains("too much hardener", "label's ratio stands");
+        assertThat(tam.get(equivalents + "0").status()).isEqualTo(422);
         assertThat(tam.get("/api/thumb/flash?minutes=-3").status()).isEqualTo(422);
     }
 

@@ -13,7 +13,9 @@ class PagesTest {
 
     @Test
     void everyScreensAddressGivesTheOnePageAndIsNeverKept() {
-        for (String path : new String[] {"/", "/bench", "/repairs", "/repairs/7/steps", "/shelf", "/rules"}) {
+        for (String path : new String[] {
+            "/", "/bench", "/repairs", "/repairs/7/steps", "/records", "/audit", "/shelf", "/rules", "/devices"
+        }) {
             Caller.Answer a = stranger.get(path);
             assertThat(a.status()).as(path).isEqualTo(200);
             assertThat(a.text("text")).contains("<div id=\"root\">");

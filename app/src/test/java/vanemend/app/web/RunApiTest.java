@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -32,22 +31,6 @@ class RunApiTest {
                         .status())
                 .isEqualTo(200);
         return path;
-    }
-
-    private static Map<String, Object> event(String kind, String step) {
-        Map<String, Object> e = new HashMap<>();
-        e.put("id", UUID.randomUUID());
-        e.put("kind", kind);
-        e.put("at", Instant.now());
-        e.put("step", step);
-        return e;
-    }
-
-    private static Map<String, Object> reading(String step, String quantity, double value) {
-        Map<String, Object> e = event("READING", step);
-        e.put("quantity", quantity);
-        e.put("value", value);
-        return e;
     }
 
     @Test
@@ -85,8 +68,8 @@ class RunApiTest {
     @Test
     void theSameEventSentTwiceCountsOnceAndTheOrderHolds() {
         String path = started("Twice");
-        Map<String, Object> wash = event("DONE", "wash");
-        Map<String, Object> straighten = event("DONE", "straighten");
+        Map<String, Object> wash = Happens.event("DONE", "wash");
+        Map<String, Object> straighten = Happens.event("DONE", "straighten");
         tam.post(path + "/events", List.of(wash));
         Caller.Answer a = tam.post(path + "/events", List.of(wash, straighten, wash));
         assertThat(a.text("run.state.current")).isEqualTo("depth");
@@ -98,7 +81,10 @@ class RunApiTest {
         String path = started("Readings");
         Caller.Answer a = tam.post(
                 path + "/events",
-                List.of(event("DONE", "wash"), reading("straighten", "SURFACE_C", 900), event("DONE", "straighten")));
+                List.of(
+                        Happens.event("DONE", "wash"),
+                        Happens.reading("straighten", "SURFACE_C", 900),
+                        Happens.event("DONE", "straighten")));
         assertThat(a.at("refused").size()).isEqualTo(1);
         assertThat(a.text("refused.0.problem.message"))
                 .contains("Surface of 900 °C cannot be right")
@@ -110,7 +96,7 @@ class RunApiTest {
     void anEventOfAnotherRepairIsNotTaken() {
         String one = started("One");
         String two = started("Two");
-        Map<String, Object> wash = event("DONE", "wash");
+        Map<String, Object> wash = Happens.event("DONE", "wash");
         tam.post(one + "/events", List.of(wash));
         assertThat(tam.post(two + "/events", List.of(wash)).text("refused.0.problem.message"))
                 .contains("belongs to another repair");
@@ -120,16 +106,20 @@ class RunApiTest {
     void weighedCreamAndUndo() {
         String path = started("Weigh");
         for (String step : new String[] {"wash", "straighten"}) {
-            tam.post(path + "/events", List.of(event("DONE", step)));
+            tam.post(path + "/events", List.of(Happens.event("DONE", step)));
         }
-        Map<String, Object> gate = event("GATE", "depth");
+        Map<String, Object> gate = Happens.event("GATE", "depth");
         gate.put("answer", "yes");
         tam.post(
                 path + "/events",
-                List.of(gate, event("DONE", "open"), event("DONE", "wipe"), event("DONE", "filler-prepare")));
-        Caller.Answer a = tam.post(path + "/events", List.of(reading("filler-mix", "FILLER_G", 120)));
+                List.of(
+                        gate,
+                        Happens.event("DONE", "open"),
+                        Happens.event("DONE", "wipe"),
+                        Happens.event("DONE", "filler-prepare")));
+        Caller.Answer a = tam.post(path + "/events", List.of(Happens.reading("filler-mix", "FILLER_G", 120)));
         assertThat(a.at("run.state.mixes.0.creamTargetG").asDouble()).isEqualTo(2.4);
-        Map<String, Object> undo = event("UNDO", "");
+        Map<String, Object> undo = Happens.event("UNDO", "");
         undo.put("target", a.text("run.state.lastUndoable"));
         Caller.Answer back = tam.post(path + "/events", List.of(undo));
         assertThat(back.at("run.state.mixes.0.fillerG").isMissingNode()).isTrue();
@@ -139,9 +129,9 @@ class RunApiTest {
     @Test
     void aTabletWhoseClockIsHoursOffNeverWritesIntoTheFutureOrBeforeTheStart() {
         String path = started("Clock");
-        Map<String, Object> late = event("DONE", "wash");
+        Map<String, Object> late = Happens.event("DONE", "wash");
         late.put("at", Instant.now().plusSeconds(9000));
-        Map<String, Object> early = event("DONE", "straighten");
+        Map<String, Object> early = Happens.event("DONE", "straighten");
         early.put("at", "2001-01-01T00:00:00Z");
         Caller.Answer a = tam.post(path + "/events", List.of(late, early));
         Instant now = Instant.parse(a.text("run.now"));
@@ -173,7 +163,7 @@ class RunApiTest {
         String path = started("Many hands");
         List<Callable<Integer>> calls = new ArrayList<>();
         for (int i = 0; i < 24; i++) {
-            Map<String, Object> note = event("NOTE", "wash");
+            Map<String, Object> note = Happens.event("NOTE", "wash");
             note.put("text", "note " + i);
             Callable<Integer> send =
                     () -> tam.post(path + "/events", List.of(note)).status();
@@ -215,20 +205,20 @@ class RunApiTest {
     @Test
     void notesThatAreTooLongAndTooManyEventsAtOnceAreRefusedKindly() {
         String path = started("Too much");
-        Map<String, Object> note = event("NOTE", "wash");
+        Map<String, Object> note = Happens.event("NOTE", "wash");
         note.put("text", "x".repeat(2001));
         assertThat(tam.post(path + "/events", List.of(note)).text("refused.0.problem.message"))
                 .contains("2001 characters")
                 .contains("at most 2000");
-        Map<String, Object> empty = event("NOTE", "wash");
+        Map<String, Object> empty = Happens.event("NOTE", "wash");
         assertThat(tam.post(path + "/events", List.of(empty)).text("refused.0.problem.message"))
                 .contains("missing");
         List<Map<String, Object>> many = new ArrayList<>();
         for (int i = 0; i < 201; i++) {
-            many.add(event("DONE", "wash"));
+            many.add(Happens.event("DONE", "wash"));
         }
         assertThat(tam.post(path + "/events", many).status()).isEqualTo(413);
-        Map<String, Object> start = event("START", "");
+        Map<String, Object> start = Happens.event("START", "");
         assertThat(tam.post(path + "/events", List.of(start)).text("refused.0.problem.message"))
                 .contains("begins with its plan");
     }

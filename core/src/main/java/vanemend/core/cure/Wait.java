@@ -1,6 +1,7 @@
 package vanemend.core.cure;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * One wait of a plan: how long a material takes, by every way there is today.
@@ -12,6 +13,7 @@ import java.util.List;
  * @param route the one that is planned
  * @param sign what must be seen or felt besides the clock
  * @param source where the time comes from
+ * @param law how it cures, by which surface readings move its clock; empty where only the sign tells
  */
 public record Wait(
         String id,
@@ -20,4 +22,10 @@ public record Wait(
         List<DryingRoute> routes,
         DryingRoute route,
         String sign,
-        String source) {}
+        String source,
+        Optional<CureLaw> law) {
+    /** Waits of an earlier release were not moved by readings. */
+    public Wait {
+        law = law == null ? Optional.empty() : law;
+    }
+}

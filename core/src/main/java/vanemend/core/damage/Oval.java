@@ -20,13 +20,13 @@ public record Oval(double xMm, double yMm, double lengthMm, double widthMm, doub
     /** As a polygon of 96 corners on the ellipse (area 0.07 % below the ellipse's). */
     public Polygon polygon() {
         Coordinate[] ring = new Coordinate[CORNERS + 1];
-        double turn = Math.toRadians(angleDeg);
+        double cos = Math.cos(Math.toRadians(angleDeg));
+        double sin = Math.sin(Math.toRadians(angleDeg));
         for (int i = 0; i < CORNERS; i++) {
             double t = 2 * Math.PI * i / CORNERS;
             double u = lengthMm / 2 * Math.cos(t);
             double v = widthMm / 2 * Math.sin(t);
-            ring[i] = new Coordinate(
-                    xMm + u * Math.cos(turn) - v * Math.sin(turn), yMm + u * Math.sin(turn) + v * Math.cos(turn));
+            ring[i] = new Coordinate(xMm + u * cos - v * sin, yMm + u * sin + v * cos);
         }
         ring[CORNERS] = ring[0].copy();
         return GEOMETRY.createPolygon(ring);

@@ -7,7 +7,7 @@ import org.locationtech.jts.geom.Geometry;
  * One zone on the part.
  *
  * @param kind which
- * @param pastMm nominal distance past the dent's outline, mm
+ * @param pastMm nominal distance past the damage's outline, mm
  * @param shape exact, mm
  */
 public record Zone(Kind kind, double pastMm, Geometry shape) {
@@ -47,6 +47,7 @@ public record Zone(Kind kind, double pastMm, Geometry shape) {
         GROOVE("V groove", "end to end, past both ends"),
         STOP_HOLE("Stop hole", "past each visible end"),
         TAPE("Taped outline", "off while tacky"),
+        FACE_TAPE("Face tape", "stays until full strength"),
         BEAD("Resin bead, back", "over the crack, none in it", Side.BACK),
         // trim
         TEXTURE("Texture coat", "past the repair"),

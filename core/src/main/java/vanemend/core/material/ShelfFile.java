@@ -64,7 +64,9 @@ public final class ShelfFile {
             "wet",
             "opened",
             "packQuantity",
-            "flashMin");
+            "flashMin",
+            "ratioByVolume",
+            "ratioByWeight");
 
     private static final JsonMapper JSON = JsonMapper.builder()
             .changeDefaultPropertyInclusion(
@@ -102,7 +104,9 @@ public final class ShelfFile {
                         d.wet(),
                         d.opened(),
                         shown(d.packQuantity()),
-                        shown(d.flashMin()));
+                        shown(d.flashMin()),
+                        shown(d.ratioByVolume()),
+                        shown(d.ratioByWeight()));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -212,7 +216,9 @@ public final class ShelfFile {
                 sanding(r, check),
                 day(r, "opened", check),
                 number(r, "packQuantity", check),
-                number(r, "flashMin", check));
+                number(r, "flashMin", check),
+                number(r, "ratioByVolume", check),
+                number(r, "ratioByWeight", check));
         if (!check.clean()) {
             return refused(line, d.id() == null ? "" : d.id(), said(check.problems()));
         }

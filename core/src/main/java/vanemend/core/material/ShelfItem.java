@@ -24,6 +24,8 @@ import vanemend.core.trade.TradeBook;
  * @param opened day the pack was opened
  * @param packQuantity what a full pack holds, in {@code unit}
  * @param flashMin label flash time, min
+ * @param ratioByVolume parts of resin, or of side A, to one part of hardener, or of side B, by volume as the label prints it
+ * @param ratioByWeight the same by weight
  */
 public record ShelfItem(
         String id,
@@ -42,7 +44,9 @@ public record ShelfItem(
         Sanding wet,
         Optional<LocalDate> opened,
         Optional<Double> packQuantity,
-        Optional<Double> flashMin) {
+        Optional<Double> flashMin,
+        Optional<Double> ratioByVolume,
+        Optional<Double> ratioByWeight) {
 
     /**
      * A time printed on a label.
@@ -62,6 +66,8 @@ public record ShelfItem(
         opened = opened == null ? Optional.empty() : opened;
         packQuantity = packQuantity == null ? Optional.empty() : packQuantity;
         flashMin = flashMin == null ? Optional.empty() : flashMin;
+        ratioByVolume = ratioByVolume == null ? Optional.empty() : ratioByVolume;
+        ratioByWeight = ratioByWeight == null ? Optional.empty() : ratioByWeight;
     }
 
     /** Whether little is left of the pack. */

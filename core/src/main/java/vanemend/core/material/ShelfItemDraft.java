@@ -28,7 +28,9 @@ public record ShelfItemDraft(
         ShelfItem.Sanding wet,
         LocalDate opened,
         Double packQuantity,
-        Double flashMin) {
+        Double flashMin,
+        Double ratioByVolume,
+        Double ratioByWeight) {
     private static final List<String> UNITS = List.of("g", "mL", "pieces");
     private static final List<String> GRADINGS = List.of("P", "CAMI");
 
@@ -55,7 +57,9 @@ public record ShelfItemDraft(
                 i.wet(),
                 i.opened().orElse(null),
                 i.packQuantity().orElse(null),
-                i.flashMin().orElse(null));
+                i.flashMin().orElse(null),
+                i.ratioByVolume().orElse(null),
+                i.ratioByWeight().orElse(null));
     }
 
     /** The item; nothing where {@code check} then holds problems. */
@@ -86,6 +90,10 @@ public record ShelfItemDraft(
         Optional<Double> density = optional("densityGPerMl", "Density", densityGPerMl, 0.1, 10, "g/mL", check);
         Optional<Double> pack = optional("packQuantity", "A full pack", packQuantity, 0.1, 1_000_000, "", check);
         Optional<Double> flash = optional("flashMin", "Flash time", flashMin, 0.1, 600, "min", check);
+        Optional<Double> volume =
+                optional("ratioByVolume", "The ratio by volume", ratioByVolume, 0.01, 200, "to 1", check);
+        Optional<Double> weight =
+                optional("ratioByWeight", "The ratio by weight", ratioByWeight, 0.01, 200, "to 1", check);
         boolean paper = known && MaterialClass.of(classId).role() == MaterialClass.Role.PAPER;
         if (paper && grading != null) {
             oneOf("grading", "The grading", grading, GRADINGS, check);
@@ -124,7 +132,9 @@ public record ShelfItemDraft(
                 wet == null ? ShelfItem.Sanding.DRY : wet,
                 Optional.ofNullable(opened),
                 pack,
-                flash));
+                flash,
+                volume,
+                weight));
     }
 
     private void times(Check check) {

@@ -2,7 +2,6 @@ package vanemend.core.method;
 
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
-import vanemend.core.method.Step.Clock;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.trade.TradeBook;
 
@@ -55,7 +54,7 @@ public final class AbsRebuild extends KitPage {
                 .detail(
                         "Aligned and supported, faces flush: what is crooked now stays crooked. No resin in the crack itself: it"
                                 + " distorts.")
-                .zone(Zone.Kind.TAPE)
+                .zone(Zone.Kind.FACE_TAPE)
                 .material(name(Role.HOLD))
                 .active(TradeBook.value("minutes.tape") * 2)
                 .acts(Act.TAPE_FACE));
@@ -77,19 +76,15 @@ public final class AbsRebuild extends KitPage {
     }
 
     private void firstWait() {
-        StepBuilder four = step("handle", Kind.WAIT, "Leave it before the back tape moves")
-                .detail("The face tape stays on.")
-                .zone(Zone.Kind.BEAD)
-                .layer("bead")
-                .gate(gate(
-                        "Bead skinned and firm to a nail?",
-                        "Firm",
-                        "back tape off",
-                        "Still soft",
-                        branch("soft", "Still soft", "wait and try again", "wait-again")))
-                .acts(Act.RESIN_4H);
-        kit.waited("handle").ifPresent(w -> clock(four, w, "Back tape from"));
-        add(four);
+        add(cured(
+                        "handle",
+                        "Leave it before the back tape moves",
+                        "handle",
+                        "bead",
+                        Zone.Kind.BEAD,
+                        "Back tape from",
+                        Act.RESIN_4H)
+                .detail("The face tape stays on."));
         add(step("where-tape-was", Kind.DO, "Back tape off, bead where it was")
                 .detail("The gaps in the bead closed, joined to what is set.")
                 .zone(Zone.Kind.BEAD)
@@ -102,22 +97,11 @@ public final class AbsRebuild extends KitPage {
     }
 
     private void fullWait() {
-        StepBuilder day = step("full", Kind.WAIT, "Leave it for full strength")
-                .detail("Solvent leaves slowly: thickness counts squared. The face tape stays on.")
-                .zone(Zone.Kind.BEAD)
-                .layer("bead")
-                .gate(gate(
-                        "Hard right through to a nail, no smell?",
-                        "Hard",
-                        "tape off, flex it",
-                        "Not yet",
-                        branch("soft", "Not yet", "wait and try again", "wait-again")))
-                .acts(Act.RESIN_24H);
-        kit.waited("full").ifPresent(w -> clock(day, w, "Flex from"));
-        add(day);
+        add(cured("full", "Leave it for full strength", "full", "bead", Zone.Kind.BEAD, "Flex from", Act.RESIN_24H)
+                .detail("Solvent leaves slowly: thickness counts squared. The face tape stays on."));
         add(step("untape", Kind.DO, "Face tape off")
                 .detail("Pulled along the line, low.")
-                .zone(Zone.Kind.TAPE)
+                .zone(Zone.Kind.FACE_TAPE)
                 .active(TradeBook.value("minutes.untape"))
                 .acts(Act.UNTAPE_FACE));
     }
@@ -139,9 +123,7 @@ public final class AbsRebuild extends KitPage {
                 .zone(Zone.Kind.BEAD)
                 .layer("bead")
                 .acts(Act.RESIN_24H);
-        kit.waited("full")
-                .ifPresent(
-                        w -> more.clock(Clock.Kind.FROM, "Flex from", w.route().sandFromMin(), w.source()));
+        kit.waited("full").ifPresent(w -> more.clock("Flex from", w));
         loop(
                 "bead-again",
                 "Another bead",
@@ -167,7 +149,7 @@ public final class AbsRebuild extends KitPage {
         add(step("dull", Kind.DO, "Wipe thin resin into the dulled face")
                 .detail(
                         "A trace on a cloth brings the gloss back where tape or cleaner dulled it. Then paint, once it is dry.")
-                .zone(Zone.Kind.TAPE)
+                .zone(Zone.Kind.FACE_TAPE)
                 .material(name(Role.BACK))
                 .active(TradeBook.value("minutes.seal"))
                 .caution("solvent"));

@@ -65,7 +65,9 @@ public final class ClearRun extends KitPage {
                                 "clean, shield",
                                 "Differs",
                                 branch("differs", "Readings differ", "read again, type them in", "read-again")))
-                .layer("clear"));
+                .layer("clear")
+                .figure(Math.round(budget.soundUm()) + " µm")
+                .asks(Step.Ask.FILM_UM));
         loop(
                 "read-again",
                 "Read the film again",
@@ -73,6 +75,7 @@ public final class ClearRun extends KitPage {
                         .detail("The lowest beside the run is what the budget is worked from.")
                         .zone(Zone.Kind.LEVEL)
                         .tool("Film gauge")
+                        .asks(Step.Ask.FILM_UM)
                         .active(TradeBook.value("minutes.measure")));
         add(clean("clean", "Degrease", "Silicone stops the putty holding.", Zone.Kind.CLEAN));
     }
@@ -112,17 +115,23 @@ public final class ClearRun extends KitPage {
                     .needs(machine ? new Step.Resource[] {Step.Resource.SANDER} : new Step.Resource[0])
                     .acts(Act.PAPER));
             add(look(
-                    r.id() + "-gate",
-                    "Run height left, no base showing",
-                    "Dry it, light from the side, gauge beside the run.",
-                    Zone.Kind.LEVEL,
-                    gate(
-                            "Lower than before, no base, no edge thin?",
-                            "Go on",
-                            "next grade",
-                            "Stop",
-                            branch("thin", "Base shows or clear is thin", "stop: refinish the panel", "stop"),
-                            branch("high", "Still standing", "the same grade again", "same-again"))));
+                            r.id() + "-gate",
+                            "Run height left, no base showing",
+                            "Dry it, light from the side, gauge beside the run.",
+                            Zone.Kind.LEVEL,
+                            gate(
+                                    "Lower than before, no base, no edge thin?",
+                                    "Go on",
+                                    "next grade",
+                                    "Stop",
+                                    branch("thin", "Base shows or clear is thin", "stop: refinish the panel", "stop"),
+                                    branch("high", "Still standing", "the same grade again", "same-again")))
+                    .figure(budget.left().stream()
+                            .filter(l -> l.paper().equals(r.paper()))
+                            .findFirst()
+                            .map(l -> Math.round(l.um()) + " µm")
+                            .orElse(Math.round(budget.soundUm()) + " µm"))
+                    .asks(Step.Ask.FILM_UM));
         }
         loop(
                 "stop",

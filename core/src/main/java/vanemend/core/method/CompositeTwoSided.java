@@ -112,16 +112,15 @@ public final class CompositeTwoSided extends KitPage {
                 "back-cloth",
                 Zone.Kind.CLOTH));
         mixReady("back-ready", "back");
-        add(apply(
-                        "back-fill",
-                        "Adhesive, cloth, adhesive over",
-                        "Cloth saturated, no white left, second ply for support, air spread out from the middle.",
-                        "back",
-                        "back",
-                        Zone.Kind.CLOTH,
-                        TradeBook.value("minutes.lay") * build.backPlies())
-                .caution("epoxy")
-                .acts(Act.APPLY_BACK, Act.LAY_CLOTH));
+        addAll(inGoes(
+                "back-fill",
+                "Adhesive, cloth, adhesive over",
+                "Cloth saturated, no white left, second ply for support, air spread out from the middle.",
+                "back",
+                "back",
+                Zone.Kind.CLOTH,
+                Act.APPLY_BACK,
+                Act.LAY_CLOTH));
         add(cured("back-wait", "Cure the back", "back", "back", Zone.Kind.CLOTH, "Go on from", Act.CURE_BACK));
         add(step("untape", Kind.DO, "Face tape off")
                 .detail("Look for what came through.")
@@ -153,20 +152,22 @@ public final class CompositeTwoSided extends KitPage {
                 "plies",
                 Zone.Kind.DISH));
         mixReady("face-ready", "face");
-        add(apply(
-                        "plies",
-                        build.onFilm() ? "Build on film, lay in whole" : "Lay the plies, smallest first",
-                        build.onFilm()
-                                ? "On film the largest first, each next smaller, adhesive thin under each; lay the whole in, the"
-                                        + " smallest against the bottom; roll the air out from the middle; film off after set."
-                                : "The smallest against the bottom of the dish, thin adhesive under each, no air; the last just inside"
-                                        + " the dish's edge.",
-                        "face",
-                        "ply-1",
-                        Zone.Kind.DISH,
-                        TradeBook.value("minutes.lay") * build.plies())
-                .caution("epoxy")
-                .acts(Act.APPLY_FACE, Act.LAY_CLOTH));
+        addAll(inGoes(
+                "plies",
+                build.onFilm() ? "Build on film, lay in whole" : "Lay the plies, smallest first",
+                build.onFilm()
+                        ? "On film the largest first, each next smaller, adhesive thin under each; lay the whole in, the smallest"
+                                + " against the bottom; roll the air out from the middle; film off after set."
+                                + (kit.portion("face").batches() > 1
+                                        ? " Each go is a stack of its own, the smallest plies in the first."
+                                        : "")
+                        : "The smallest against the bottom of the dish, thin adhesive under each, no air; the last just inside the"
+                                + " dish's edge.",
+                "face",
+                "ply-1",
+                Zone.Kind.DISH,
+                Act.APPLY_FACE,
+                Act.LAY_CLOTH));
         add(cured("face-wait", "Cure the plies", "face", "ply-1", Zone.Kind.DISH, "Sand from", Act.CURE_FACE));
     }
 
@@ -226,17 +227,14 @@ public final class CompositeTwoSided extends KitPage {
                 .active(TradeBook.value("minutes.prepare-mix"))
                 .caution("epoxy")
                 .acts(Act.HAND_MIX));
-        add(apply(
-                        "cream-spread",
-                        "Cream over all, feathered out",
-                        "Tight first, then to the face and " + mm("composite.cream-past")
-                                + " past the dish, out to nothing.",
-                        "cream",
-                        "cream",
-                        Zone.Kind.RING_180,
-                        2)
-                .caution("epoxy")
-                .acts(Act.FINISH_COAT));
+        addAll(inGoes(
+                "cream-spread",
+                "Cream over all, feathered out",
+                "Tight first, then to the face and " + mm("composite.cream-past") + " past the dish, out to nothing.",
+                "cream",
+                "cream",
+                Zone.Kind.RING_180,
+                Act.FINISH_COAT));
         add(cured(
                 "cream-wait",
                 "Wait to sand the cream",

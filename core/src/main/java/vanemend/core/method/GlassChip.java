@@ -37,6 +37,20 @@ public final class GlassChip extends KitPage {
         return p.laid("Windscreen chip");
     }
 
+    /** Light, never heat: warmed glass runs its break. */
+    @Override
+    Step waitAgain() {
+        return chain(
+                        "",
+                        longer(
+                                        "Leave the light on it",
+                                        "Film stays on; longer does no harm. No heat on the glass: the break runs.")
+                                .zone(Zone.Kind.FILM)
+                                .caution("uv")
+                                .asks(Step.Ask.UV))
+                .getFirst();
+    }
+
     private void prepare() {
         add(look(
                         "glass",
@@ -185,7 +199,7 @@ public final class GlassChip extends KitPage {
         add(step("last-bead", Kind.DO, "Injector off, drop in the pit, film on")
                 .detail("Air pushed out from the middle; film flat.")
                 .zone(Zone.Kind.FILM)
-                .layer("film")
+                .layer("resin")
                 .material(name(Role.FILM))
                 .portion("resin")
                 .active(TradeBook.value("minutes.measure"))
@@ -209,6 +223,7 @@ public final class GlassChip extends KitPage {
                         "film off",
                         "Still wet",
                         branch("wet", "Still wet", "leave it longer", "wait-again")))
+                .asks(Step.Ask.UV)
                 .acts(Act.LIGHT, Act.RESIN_HARD);
         kit.waited("light").ifPresent((Wait w) -> clock(light, w, "Film off from"));
         add(light);
@@ -240,6 +255,7 @@ public final class GlassChip extends KitPage {
                 .detail("As before.")
                 .zone(Zone.Kind.FILM)
                 .layer("resin")
+                .asks(Step.Ask.UV)
                 .acts(Act.LIGHT);
         kit.waited("light").ifPresent(w -> clock(again, w, "Film off from"));
         loop(

@@ -8,6 +8,9 @@ import vanemend.core.trade.TradeBook;
 
 /** Composite hairline in a flexing panel: ends drilled, a V opened, flexible sealant pressed in. */
 public final class HairlineSealant extends KitPage {
+    /** Name of the method. */
+    public static final String METHOD = "Composite hairline in a flexing panel";
+
     private final double lengthMm;
     private final double depthMm;
 
@@ -28,7 +31,7 @@ public final class HairlineSealant extends KitPage {
         p.ends();
         p.groove();
         p.seal();
-        return p.laid("Composite hairline in a flexing panel");
+        return p.laid(METHOD);
     }
 
     private void ends() {

@@ -98,18 +98,20 @@ abstract class KitPage extends Page {
             return List.of();
         }
         String item = name(role);
+        // The last promoter, under the primer or the texture, is no layer of the section.
+        String layer = role == Role.PROMOTE ? "promoter" : "";
         List<StepBuilder> out = new ArrayList<>(dew(zone));
         StepBuilder coat = step(id, Kind.DO, "Promoter, one wet coat")
                 .detail("Wet, no puddles, not dusted on. Too much lets the repair go; missed, nothing holds.")
                 .zone(zone)
-                .layer("promoter")
+                .layer(layer)
                 .material(item)
                 .portion(portion)
                 .active(TradeBook.value("minutes.promote"))
                 .caution("spray")
                 .acts(on);
         out.add(coat);
-        out.add(flash(id + "-flash", item, zone, portion, flashed));
+        out.add(flash(id + "-flash", item, zone, portion, layer, flashed));
         return out;
     }
 
@@ -142,15 +144,15 @@ abstract class KitPage extends Page {
                                 "go on",
                                 "Too near",
                                 branch("dew", "Too near the dew point", "warm it, wipe it dry", "warm-again")))
-                .asks(Step.Ask.SURFACE_C)
+                .asks(Step.Ask.SURFACE_C, Step.Ask.AIR_C, Step.Ask.RH_PERCENT)
                 .acts(Act.SURFACE_DRY));
     }
 
-    StepBuilder flash(String id, String item, Zone.Kind zone, String wait, Act flashed) {
+    StepBuilder flash(String id, String item, Zone.Kind zone, String wait, String layer, Act flashed) {
         StepBuilder b = step(id, Kind.WAIT, "Let the promoter flash")
                 .detail("By the clock and by touch: dry to a fingertip beside the work, shine gone.")
                 .zone(zone)
-                .layer("promoter")
+                .layer(layer)
                 .material(item)
                 .gate(gate(
                         "Flashed: dry to the touch, shine gone?",
@@ -165,7 +167,7 @@ abstract class KitPage extends Page {
 
     /** Sets the clock of {@code w}; heat needs its lamp or oven and its caution. */
     StepBuilder clock(StepBuilder b, Wait w, String label) {
-        b.clock(Clock.Kind.FROM, label, w.route().sandFromMin(), w.source());
+        b.clock(label, w);
         return switch (w.route().kind()) {
             case LAMP -> b.caution("lamp").needs(Resource.LAMP).acts(Act.HEAT, Act.COOL);
             case OVEN -> b.caution("lamp").needs(Resource.OVEN).acts(Act.HEAT, Act.COOL);
@@ -175,15 +177,20 @@ abstract class KitPage extends Page {
     }
 
     void cartridgeReady(String id, String portion) {
+        add(purged(id, portion));
+    }
+
+    /** A cartridge made ready: both sides level, mixer on, purged. */
+    StepBuilder purged(String id, String portion) {
         Portion p = kit.portion(portion);
-        add(step(id, Kind.DO, "Equalise, fit the mixer, purge")
+        return step(id, Kind.DO, "Equalise, fit the mixer, purge")
                 .detail(p.notes().getFirst() + " " + goes(p) + "Hands free until it is spread.")
                 .material(p.material())
                 .amount(figure(p, "Cartridges") + ", " + figure(p, "Mixers"))
                 .portion(portion)
                 .active(TradeBook.value("minutes.cartridge"))
                 .caution("epoxy")
-                .acts(Act.EQUALISE, Act.FIT_MIXER, Act.PURGE));
+                .acts(Act.EQUALISE, Act.FIT_MIXER, Act.PURGE);
     }
 
     private static String goes(Portion p) {
@@ -220,6 +227,7 @@ abstract class KitPage extends Page {
                 .figure(needed(p))
                 .portion(portion)
                 .active(min);
+        used(b, p);
         return p.workMin() > 0
                 ? b.clock(
                         Clock.Kind.BY,
@@ -227,6 +235,44 @@ abstract class KitPage extends Page {
                         p.onPartByMin(),
                         "0.8 of the label's work time, at today's air" + (p.batches() > 1 ? "; each go" : ""))
                 : b;
+    }
+
+    /** Hands-on for one go: at least a minute, but never past its own deadline. */
+    private static double handsOn(Portion p) {
+        double least = Math.max(1, p.spreadMin());
+        return p.workMin() > 0 ? Math.min(least, p.onPartByMin()) : least;
+    }
+
+    /** What was really used is asked where the shelf counts it by weight or volume. */
+    static void used(StepBuilder b, Portion p) {
+        switch (p.unit()) {
+            case "mL" -> b.asks(Step.Ask.USED_ML);
+            case "g" -> b.asks(Step.Ask.USED_G);
+            default -> {}
+        }
+    }
+
+    /** A mix laid in its goes, each within its own clock; from the second on with a fresh mixer or a fresh mix. */
+    List<StepBuilder> inGoes(
+            String id, String title, String detail, String portion, String layer, Zone.Kind zone, Act... acts) {
+        Portion p = kit.portion(portion);
+        List<StepBuilder> out = new ArrayList<>();
+        for (int go = 1; go <= p.batches(); go++) {
+            boolean only = p.batches() == 1;
+            String again =
+                    go == 1 ? "" : p.form() == Portion.Form.CARTRIDGE ? "Fresh mixer, purged. " : "A fresh mix. ";
+            out.add(apply(
+                            only ? id : id + "-" + go,
+                            only ? title : title + ", go " + go + " of " + p.batches(),
+                            again + detail,
+                            portion,
+                            layer,
+                            zone,
+                            handsOn(p))
+                    .acts(acts)
+                    .caution("epoxy"));
+        }
+        return out;
     }
 
     /** A wait for cure with its sign as a gate. */
@@ -254,6 +300,8 @@ abstract class KitPage extends Page {
         w.ifPresent(x -> {
             b.material(x.material());
             clock(b, x, label);
+            // Surface readings move the clock where the label's own times say how.
+            x.law().ifPresent(l -> b.asks(Step.Ask.SURFACE_C));
         });
         return b;
     }

@@ -99,7 +99,7 @@ public final class MetalDentFill extends Page {
         add(step("depth", Kind.GATE, "Measure the depth left")
                 .detail("Straightedge across the dent, depth gauge at the deepest place.")
                 .zone(Zone.Kind.DAMAGE)
-                .layer("filler")
+                .layer("part")
                 .tool("Straightedge, depth gauge")
                 .figure(Check.shown(found.deepestMm()) + " mm planned")
                 .active(TradeBook.value("minutes.measure"))

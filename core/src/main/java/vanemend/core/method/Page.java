@@ -34,7 +34,8 @@ abstract class Page {
                         "Board, spreaders and scale laid out. Never cardboard: it drinks resin and sheds fibre. Hands free until it is spread.")
                 .material(mix.pour().material())
                 .zone(zone)
-                .active(TradeBook.value("minutes.prepare-mix")));
+                .active(TradeBook.value("minutes.prepare-mix"))
+                .acts(Act.STIR));
         for (int b = 1; b <= mix.pour().batches(); b++) {
             String suffix = mix.pour().batches() == 1 ? "" : "-" + b;
             String of = mix.pour().batches() == 1
@@ -62,7 +63,7 @@ abstract class Page {
 
     StepBuilder mixing(MixPlan mix, String id, String of, Zone.Kind zone) {
         String grams = grams(mix);
-        String cream = house.is("cream-place", "across")
+        String cream = creamAcross()
                 ? "Filler first, spread to a flat puddle "
                         + Math.round(mix.pour().puddleMm())
                         + " mm across; then a bead of cream "
@@ -87,6 +88,13 @@ abstract class Page {
                 .asks(Ask.FILLER_G, Ask.CREAM_G)
                 .caution("styrene")
                 .caution("peroxide");
+    }
+
+    /** Whether the cream is laid as a bead across the puddle, so that its length is said. */
+    private boolean creamAcross() {
+        return house.is("cream-place", "across")
+                || house.is("peroxide-dose", "bead")
+                || house.is("peroxide-dose", "ribbon-half");
     }
 
     StepBuilder spreading(MixPlan mix, String id, String title, String detail, String layer, Zone.Kind zone) {
@@ -137,18 +145,21 @@ abstract class Page {
     Step waitAgain() {
         return chain(
                         "",
-                        step("more", Kind.WAIT, "Wait a little longer")
-                                .detail("Longer does no harm. Warm the panel to 50 °C at most.")
-                                .zone(Zone.Kind.FILLER)
-                                .clock(
-                                        Clock.Kind.FROM,
-                                        "Try again from",
-                                        TradeBook.value("minutes.retest"),
-                                        TradeBook.shipped()
-                                                .entry("minutes.retest")
-                                                .shown())
+                        longer("Wait a little longer", "Longer does no harm. Warm the panel to 50 °C at most.")
+                                .zone(Zone.Kind.DAMAGE)
                                 .asks(Ask.SURFACE_C))
                 .getFirst();
+    }
+
+    /** A wait until the sign is tried again. */
+    static StepBuilder longer(String title, String detail) {
+        return step("more", Kind.WAIT, title)
+                .detail(detail)
+                .clock(
+                        Clock.Kind.FROM,
+                        "Try again from",
+                        TradeBook.value("minutes.retest"),
+                        TradeBook.shipped().entry("minutes.retest").shown());
     }
 
     Step named(String id) {

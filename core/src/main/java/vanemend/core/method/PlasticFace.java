@@ -12,7 +12,7 @@ public final class PlasticFace extends PlasticPage {
         p.washAndClean(false);
         p.dish(false);
         p.dullFace();
-        p.faceAdhesive();
+        p.fillFace();
         p.shapeFace();
         p.seal();
         return p.laid("Plastic, face adhesive alone");

@@ -1,6 +1,5 @@
 package vanemend.core.method;
 
-import java.util.List;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Step.Kind;
@@ -21,7 +20,12 @@ public final class PlasticMesh extends PlasticPage {
                 "Waterborne remover or plastics cleaner; off with a second cloth.",
                 Zone.Kind.BACK_CLEAN));
         p.dullBack();
-        p.dish(false);
+        p.grind(
+                "dish",
+                "Bevel the face",
+                "Wide and shallow around the hole, rounded, no kink at its rim.",
+                "DA",
+                Zone.Kind.DISH);
         p.dullFace();
         p.meshAndFill();
         p.shapeFace();
@@ -36,9 +40,8 @@ public final class PlasticMesh extends PlasticPage {
                 "Mesh " + mm("mesh.past") + " past the hole at sides and ends; film larger than the mesh.",
                 "mesh",
                 Zone.Kind.MESH));
-        List<StepBuilder> back = promoter(
-                "back-promoter", Role.PROMOTE, Zone.Kind.BACK_SAND, "promoter", Act.PROMOTE_BACK, Act.FLASH_BACK);
-        addAll(back);
+        addAll(promoter(
+                "back-promoter", Role.PROMOTE, Zone.Kind.BACK_SAND, "promoter", Act.PROMOTE_BACK, Act.FLASH_BACK));
         addAll(facePromoter("face-promoter"));
         mixAndSpread(
                 kit.mix("filler"),
@@ -58,36 +61,5 @@ public final class PlasticMesh extends PlasticPage {
                 .material(name(Role.FILM))
                 .active(TradeBook.value("minutes.untape"))
                 .acts(Act.CURE_FACE));
-    }
-
-    @Override
-    void dish(boolean backing) {
-        add(step("dish", Kind.SAND, "Bevel the face")
-                .detail("Wide and shallow around the hole, rounded, no kink at its rim.")
-                .zone(Zone.Kind.DISH)
-                .layer("part")
-                .tool("DA")
-                .paper("80")
-                .active(minutesFor("minutes.dish.per-100cm2", Zone.Kind.DISH))
-                .caution("dust")
-                .needs(Step.Resource.SANDER)
-                .acts(Act.DISH, Act.SAND_FACE));
-    }
-
-    @Override
-    String fillId() {
-        return "filler";
-    }
-
-    @Override
-    StepBuilder secondCoat() {
-        return step("fill", Kind.DO, "Second coat, the same filler")
-                .detail("Weigh and mix as before, press it into the pinholes, keep it thin.")
-                .zone(Zone.Kind.RING_180)
-                .layer("filler")
-                .material(kit.mix("filler").pour().material())
-                .active(TradeBook.value("minutes.prepare-mix"))
-                .caution("styrene")
-                .acts(Act.APPLY_FACE);
     }
 }

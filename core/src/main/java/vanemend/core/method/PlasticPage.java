@@ -5,7 +5,6 @@ import java.util.List;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Step.Kind;
-import vanemend.core.trade.TradeBook;
 
 /** The face of a plastic repair, the same whatever backs it: dish, dull, promoter, adhesive, sand, promoter. */
 abstract class PlasticPage extends KitPage {
@@ -45,20 +44,30 @@ abstract class PlasticPage extends KitPage {
         add(dustOff("back-dust", Zone.Kind.BACK_SAND));
     }
 
-    /** The crack dished on the face. */
-    void dish(boolean backing) {
-        add(step("dish", Kind.SAND, backing ? "Dish until the backing just shows" : "Dish the face")
-                .detail("Wide and shallow, rounded, no kink at its rim: "
-                        + (backing ? "a knife edge at the bottom, no blunt butt joint. " : "")
-                        + "A coarse non-woven belt smears less than paper. 80 stays inside.")
-                .zone(Zone.Kind.DISH)
+    /** The face ground to shape. */
+    void grind(String id, String title, String detail, String tool, Zone.Kind zone) {
+        add(step(id, Kind.SAND, title)
+                .detail(detail)
+                .zone(zone)
                 .layer("part")
-                .tool("Belt or DA")
+                .tool(tool)
                 .paper("80")
-                .active(minutesFor("minutes.dish.per-100cm2", Zone.Kind.DISH))
+                .active(minutesFor("minutes.dish.per-100cm2", zone == Zone.Kind.DISH ? zone : Zone.Kind.ADHESIVE))
                 .caution("dust")
                 .needs(Step.Resource.SANDER)
                 .acts(Act.DISH, Act.SAND_FACE));
+    }
+
+    /** The damage dished on the face. */
+    void dish(boolean backing) {
+        grind(
+                "dish",
+                backing ? "Dish until the backing just shows" : "Dish the face",
+                "Wide and shallow, rounded, no kink at its rim: "
+                        + (backing ? "a knife edge at the bottom, no blunt butt joint. " : "")
+                        + "A coarse non-woven belt smears less than paper. 80 stays inside.",
+                "Belt or DA",
+                Zone.Kind.DISH);
     }
 
     /** 80 inside, 180 around, no shine; then promoter. */
@@ -88,35 +97,65 @@ abstract class PlasticPage extends KitPage {
         return promoter(id, Role.PROMOTE, Zone.Kind.RING_180, "promoter", Act.PROMOTE, Act.FLASH);
     }
 
-    /** Face adhesive, tight coat then build. */
-    void faceAdhesive() {
+    /** The face filled: promoter, tight coat, then build, and its cure. */
+    void fillFace() {
         addAll(facePromoter("face-promoter"));
+        if (kit.has("filler")) {
+            mixAndSpread(
+                    kit.mix("filler"),
+                    "face",
+                    "filler",
+                    Zone.Kind.RING_180,
+                    "Tight coat, then build",
+                    "Press a tight coat in, then thin lifts, edges tapered; end proud.",
+                    Act.APPLY_FACE);
+            add(curing(kit.mix("filler"), "face-wait", Zone.Kind.RING_180, "180")
+                    .acts(Act.CURE_FACE));
+            return;
+        }
         cartridgeReady("face-ready", "face");
-        add(apply(
-                        "face-fill",
-                        "Tight coat, then build",
-                        "Press a tight coat into the dish, then build with the nozzle kept in the puddle: no air. Arch the"
-                                + " spreader for the last strokes, so that it ends "
-                                + mm("plastic.proud") + " proud.",
-                        "face",
-                        "face",
-                        Zone.Kind.RING_180,
-                        spreadMin("face"))
-                .acts(Act.APPLY_FACE)
-                .caution("epoxy"));
+        addAll(inGoes(
+                "face-fill",
+                "Tight coat, then build",
+                "Press a tight coat into the dish, then build with the nozzle kept in the puddle: no air. Arch the spreader for"
+                        + " the last strokes, so that it ends " + mm("plastic.proud") + " proud.",
+                "face",
+                "face",
+                Zone.Kind.RING_180,
+                Act.APPLY_FACE));
         add(cured(
                 "face-wait", "Wait to sand the face", "face", "face", Zone.Kind.RING_180, "Sand from", Act.CURE_FACE));
     }
 
-    double spreadMin(String portion) {
-        return Math.max(1, Math.round(kit.portion(portion).workMin() * TradeBook.value("mix.work-share")) - 1);
+    /** Layer of what fills the face: filler from the tin, or adhesive. */
+    private String fill() {
+        return kit.has("filler") ? "filler" : "face";
+    }
+
+    /** A second coat of what filled the face, and its cure: mixed or purged anew. */
+    private List<StepBuilder> secondCoat() {
+        String how = "Into the pinholes with pressure, thin, never a glaze.";
+        if (kit.has("filler")) {
+            MixPlan mix = kit.mix("filler");
+            return List.of(
+                    mixing(mix, "mix", "", Zone.Kind.RING_180),
+                    spreading(mix, "spread", "Second coat, the same filler", how, "filler", Zone.Kind.RING_180)
+                            .acts(Act.APPLY_FACE),
+                    curing(mix, "wait", Zone.Kind.RING_180, "180").acts(Act.CURE_FACE));
+        }
+        return List.of(
+                purged("ready", "face"),
+                apply("fill", "Second coat, the same material", how, "face", "face", Zone.Kind.RING_180, 1)
+                        .acts(Act.APPLY_FACE)
+                        .caution("epoxy"),
+                cured("wait", "Wait to sand", "face", "face", Zone.Kind.RING_180, "Sand from", Act.CURE_FACE));
     }
 
     /** Sanded level; pinholes and low places take the same material again, with promoter before. */
     void shapeFace() {
         addAll(sanding(
                 "shape",
-                "face",
+                fill(),
                 true,
                 "DA slow and moving: heat rolls the edge. 80 only on a tall build, only on the repair.",
                 Act.PAPER));
@@ -135,28 +174,9 @@ abstract class PlasticPage extends KitPage {
                         branch("rolled", "Edge rolls back", "cut it back, promoter, refill", "second-coat"))));
         List<StepBuilder> again = new ArrayList<>(List.of(dustOff("dust", Zone.Kind.RING_180)));
         again.addAll(facePromoter("promoter"));
-        again.add(secondCoat());
-        again.add(cured("wait", "Wait to sand", fillId(), "face", Zone.Kind.RING_180, "Sand from", Act.CURE_FACE));
-        again.addAll(sanding("shape", "face", true, "", Act.PAPER));
+        again.addAll(secondCoat());
+        again.addAll(sanding("shape", fill(), true, "", Act.PAPER));
         loop("second-coat", "Second coat, same material", again.toArray(StepBuilder[]::new));
-    }
-
-    /** Which portion or mix fills the face. */
-    String fillId() {
-        return "face";
-    }
-
-    StepBuilder secondCoat() {
-        return apply(
-                        "fill",
-                        "Second coat, the same material",
-                        "Into the pinholes with pressure, never a glaze.",
-                        "face",
-                        "face",
-                        Zone.Kind.RING_180,
-                        spreadMin("face"))
-                .acts(Act.APPLY_FACE)
-                .caution("epoxy");
     }
 
     /** The last promoter under the primer. */

@@ -30,7 +30,7 @@ public final class PlasticPatch extends PlasticPage {
         p.dullFace();
         p.looseOff();
         p.patch();
-        p.faceAdhesive();
+        p.fillFace();
         p.shapeFace();
         if (atEdge) {
             p.trim();
@@ -75,7 +75,12 @@ public final class PlasticPatch extends PlasticPage {
                 .caution("solvent")
                 .acts(Act.PROMOTE_PATCH));
         add(flash(
-                "patch-promoter-flash", name(Role.PROMOTE_PATCH), Zone.Kind.PATCH, "patch-promoter", Act.FLASH_PATCH));
+                "patch-promoter-flash",
+                name(Role.PROMOTE_PATCH),
+                Zone.Kind.PATCH,
+                "patch-promoter",
+                "patch",
+                Act.FLASH_PATCH));
         add(step("patch", Kind.DO, "Press the patch on")
                 .detail(
                         "From the middle out, hard, all over. On a feature line warm it and press it into the line, below the"

@@ -21,11 +21,7 @@ public final class PlasticTwoSided extends PlasticPage {
         p.turnOver();
         p.dish(true);
         p.dullFace();
-        if (kit.has("filler")) {
-            p.polyesterFace();
-        } else {
-            p.faceAdhesive();
-        }
+        p.fillFace();
         p.shapeFace();
         p.seal();
         return p.laid("Plastic, two-sided adhesive");
@@ -50,17 +46,16 @@ public final class PlasticTwoSided extends PlasticPage {
         addAll(promoter(
                 "back-promoter", Role.PROMOTE, Zone.Kind.BACK_SAND, "promoter", Act.PROMOTE_BACK, Act.FLASH_BACK));
         cartridgeReady("back-ready", "back");
-        add(apply(
-                        "back-fill",
-                        "Tight coat, cloth, bury it",
-                        "Tight coat pressed in, cloth into it wet, then more over it until no weave shows. Never cloth dry on"
-                                + " the part. Short work time: the slow grade for a hot shop or a large patch.",
-                        "back",
-                        "back",
-                        Zone.Kind.CLOTH,
-                        spreadMin("back"))
-                .acts(Act.APPLY_BACK, Act.LAY_CLOTH)
-                .caution("epoxy"));
+        addAll(inGoes(
+                "back-fill",
+                "Tight coat, cloth, bury it",
+                "Tight coat pressed in, cloth into it wet, then more over it until no weave shows. Never cloth dry on the part."
+                        + " Short work time: the slow grade for a hot shop or a large patch.",
+                "back",
+                "back",
+                Zone.Kind.CLOTH,
+                Act.APPLY_BACK,
+                Act.LAY_CLOTH));
         add(cured("back-wait", "Wait for the back", "back", "back", Zone.Kind.CLOTH, "Turn over from", Act.CURE_BACK));
     }
 
@@ -70,37 +65,5 @@ public final class PlasticTwoSided extends PlasticPage {
                 .zone(Zone.Kind.DISH)
                 .active(TradeBook.value("minutes.untape"))
                 .acts(Act.UNTAPE_FACE));
-    }
-
-    private void polyesterFace() {
-        addAll(facePromoter("face-promoter"));
-        mixAndSpread(
-                kit.mix("filler"),
-                "face",
-                "filler",
-                Zone.Kind.RING_180,
-                "Tight coat, then build",
-                "Press a tight coat in, then thin lifts, edges tapered; end proud.",
-                Act.APPLY_FACE);
-        add(curing(kit.mix("filler"), "face-wait", Zone.Kind.RING_180, "180").acts(Act.CURE_FACE));
-    }
-
-    @Override
-    String fillId() {
-        return kit.has("filler") ? "filler" : "face";
-    }
-
-    @Override
-    StepBuilder secondCoat() {
-        return kit.has("filler")
-                ? step("fill", Kind.DO, "Second coat, the same filler")
-                        .detail("Weigh and mix as before, press it in, keep it thin.")
-                        .zone(Zone.Kind.RING_180)
-                        .layer("filler")
-                        .material(kit.mix("filler").pour().material())
-                        .active(TradeBook.value("minutes.prepare-mix"))
-                        .caution("styrene")
-                        .acts(Act.APPLY_FACE)
-                : super.secondCoat();
     }
 }

@@ -81,7 +81,15 @@ public record Step(
         DEPTH_MM("Depth left", "mm"),
         FILLER_G("Filler weighed", "g"),
         CREAM_G("Cream weighed", "g"),
-        SURFACE_C("Surface", "°C");
+        SURFACE_C("Surface", "°C"),
+        AIR_C("Air", "°C"),
+        RH_PERCENT("Humidity", "%"),
+        FILM_UM("Clear left beside the run", "µm"),
+        UV("UV at the resin", "mW/cm²"),
+        INJURY_MM("Injury across", "mm"),
+        ANGLE_DEG("Angle from square", "°"),
+        USED_ML("Really used", "mL"),
+        USED_G("Really used", "g");
 
         private final String word;
         private final String unit;
@@ -109,8 +117,13 @@ public record Step(
      * @param label what happens at its end
      * @param minutes planned length, min
      * @param note where the figure comes from
+     * @param waitId wait of the plan that it is the clock of; empty for none
      */
-    public record Clock(Kind kind, String label, double minutes, String note) {
+    public record Clock(Kind kind, String label, double minutes, String note, String waitId) {
+        public Clock {
+            waitId = waitId == null ? "" : waitId;
+        }
+
         /** Deadline (rounded down) or earliest time (rounded up). */
         public enum Kind {
             BY,

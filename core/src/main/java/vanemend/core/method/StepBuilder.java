@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import vanemend.core.cure.Wait;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.Step.Ask;
 import vanemend.core.method.Step.Clock;
@@ -87,7 +88,13 @@ final class StepBuilder {
     }
 
     StepBuilder clock(Clock.Kind k, String label, double minutes, String note) {
-        clock = Optional.of(new Clock(k, label, minutes, note));
+        clock = Optional.of(new Clock(k, label, minutes, note, ""));
+        return this;
+    }
+
+    /** The clock of a wait of the plan. */
+    StepBuilder clock(String label, Wait w) {
+        clock = Optional.of(new Clock(Clock.Kind.FROM, label, w.route().sandFromMin(), w.source(), w.id()));
         return this;
     }
 

@@ -8,6 +8,9 @@ import vanemend.core.trade.TradeBook;
 
 /** Tyre crown injury: found, marked, measured, cut and buffed from inside, cemented, unit pulled through, stitched and sealed. */
 public final class TyreInjury extends KitPage {
+    /** How a plan with stem and patch apart is called. */
+    public static final String TWO_PIECE = "two-piece unit";
+
     /**
      * What the page turns on.
      *
@@ -34,7 +37,7 @@ public final class TyreInjury extends KitPage {
         p.cement();
         p.unit();
         p.finish();
-        return p.laid("Tyre crown injury");
+        return p.laid("Tyre crown injury, " + (injury.twoPiece() ? TWO_PIECE : "one-piece unit"));
     }
 
     private void find() {
@@ -81,23 +84,25 @@ public final class TyreInjury extends KitPage {
 
     private void measure() {
         add(look(
-                "angle",
-                "Measure size and angle",
-                "Gauge through the channel: " + Check.shown(injury.angleDeg()) + "° from square planned, cutter "
-                        + Check.shown(injury.channelMm()) + " mm.",
-                Zone.Kind.CHANNEL,
-                gate(
-                        injury.twoPiece()
-                                ? "Over 25° from square, within the size limit?"
-                                : "25° from square or less, within the size limit?",
-                        "As planned",
-                        "clean and buff",
-                        "Differs",
-                        branch(
-                                "differs",
-                                "Angle or size differs",
-                                "stop, change the damage, plan anew",
-                                "plan-anew"))));
+                        "angle",
+                        "Measure size and angle",
+                        "Gauge through the channel: " + Check.shown(injury.angleDeg())
+                                + "° from square planned, cutter " + Check.shown(injury.channelMm()) + " mm.",
+                        Zone.Kind.CHANNEL,
+                        gate(
+                                injury.twoPiece()
+                                        ? "Over 25° from square, within the size limit?"
+                                        : "25° from square or less, within the size limit?",
+                                "As planned",
+                                "clean and buff",
+                                "Differs",
+                                branch(
+                                        "differs",
+                                        "Angle or size differs",
+                                        "stop, change the damage, plan anew",
+                                        "plan-anew")))
+                .figure(Check.shown(injury.angleDeg()) + " °")
+                .asks(Step.Ask.INJURY_MM, Step.Ask.ANGLE_DEG));
         loop(
                 "plan-anew",
                 "Plan anew",

@@ -1,15 +1,11 @@
 package vanemend.core.method;
 
 import vanemend.core.footprint.Zone;
-import vanemend.core.method.Step.Kind;
 
 /** Welded plastic, cosmetic finish: epoxy face adhesive over a weld ground just below, never polyester putty. */
 public final class WeldFinish extends PlasticPage {
-    private final boolean groundBelow;
-
-    private WeldFinish(Kit kit, boolean groundBelow) {
+    private WeldFinish(Kit kit) {
         super(kit);
-        this.groundBelow = groundBelow;
     }
 
     /**
@@ -18,27 +14,19 @@ public final class WeldFinish extends PlasticPage {
      * @param groundBelow whether the weld is ground just below the face already
      */
     public static MethodSteps lay(Kit kit, boolean groundBelow) {
-        WeldFinish p = new WeldFinish(kit, groundBelow);
+        WeldFinish p = new WeldFinish(kit);
         p.washAndClean(false);
-        p.grind();
+        p.grind(
+                "grind",
+                groundBelow ? "Check the weld lies below" : "Grind the weld just below",
+                "A straightedge rocks on a proud weld. Just below the face, " + mm("seam.fill")
+                        + " or so, and no hollow beside it.",
+                "Belt or DA",
+                Zone.Kind.DAMAGE);
         p.dullFace();
-        p.faceAdhesive();
+        p.fillFace();
         p.shapeFace();
         p.seal();
         return p.laid("Welded plastic, cosmetic finish");
-    }
-
-    private void grind() {
-        add(step("grind", Kind.SAND, groundBelow ? "Check the weld lies below" : "Grind the weld just below")
-                .detail("A straightedge rocks on a proud weld. Just below the face, " + mm("seam.fill")
-                        + " or so, and no hollow beside it.")
-                .zone(Zone.Kind.DAMAGE)
-                .layer("part")
-                .tool("Belt or DA")
-                .paper("80")
-                .active(minutesFor("minutes.dish.per-100cm2", Zone.Kind.ADHESIVE))
-                .caution("dust")
-                .needs(Step.Resource.SANDER)
-                .acts(Act.DISH, Act.SAND_FACE));
     }
 }

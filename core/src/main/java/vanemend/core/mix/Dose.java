@@ -36,11 +36,6 @@ public final class Dose {
         };
     }
 
-    /** Strokes of a spreader of width w over a zone of width Z with one-third overlap: 1 + ceil((Z − w)/(2w/3)), at least 1. */
-    public static int strokes(double zoneMm, double spreaderMm) {
-        return zoneMm <= spreaderMm ? 1 : 1 + (int) Math.ceil((zoneMm - spreaderMm) / (2 * spreaderMm / 3) - 1e-9);
-    }
-
     /** Lifts to build {@code depthMm} when one lift holds {@code maxLiftMm}. */
     public static int lifts(double depthMm, double maxLiftMm) {
         return Math.max(1, (int) Math.ceil(depthMm / maxLiftMm - 1e-9));
@@ -103,7 +98,7 @@ public final class Dose {
                 onPartBy,
                 mixMin,
                 perBatch / ratePerMin,
-                strokes(widthMm, TradeBook.value("spread.width")),
+                Strokes.count(widthMm, TradeBook.value("spread.width"), 1.0 / 3),
                 puddle,
                 BeadRule.beadMm(puddle, percent),
                 BeadRule.percent(puddle, puddle / 2),

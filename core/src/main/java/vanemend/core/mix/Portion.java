@@ -16,6 +16,8 @@ import java.util.List;
  * @param figures what to know to dispense it, the one that matters first
  * @param batches goes, each with its own clock; 1 where there is no hurry
  * @param workMin work time today, min; 0 where none bears
+ * @param onPartByMin all of one go on the part by, min from its start; 0 where no work time bears
+ * @param spreadMin hands-on for one go, min; 0 where the method says
  * @param notes in words
  */
 public record Portion(
@@ -30,7 +32,16 @@ public record Portion(
         List<Figure> figures,
         int batches,
         double workMin,
+        double onPartByMin,
+        double spreadMin,
         List<String> notes) {
+    /** Portions of an earlier release carry their work time alone. */
+    public Portion {
+        if (onPartByMin == 0 && workMin > 0) {
+            onPartByMin = new Pace(workMin, 1, 0).onPartByMin();
+        }
+    }
+
     /** How a material is dispensed. */
     public enum Form {
         CARTRIDGE,
@@ -55,9 +66,4 @@ public record Portion(
      * @param note where it comes from; empty for none
      */
     public record Figure(String word, double value, String unit, String note) {}
-
-    /** All on the part by, min from the start; 0 where no work time bears. */
-    public double onPartByMin() {
-        return workMin * vanemend.core.trade.TradeBook.value("mix.work-share");
-    }
 }

@@ -11,7 +11,6 @@ import vanemend.core.trade.TradeBook;
 /** From areas and volumes to what is squeezed, dropped, sprayed, brushed or cut. Areas mm², lengths mm, volumes mL. */
 public final class Portions {
     private static final double MM2_A_M2 = 1e6;
-    private static final int MOST_BATCHES = 12;
 
     private Portions() {}
 
@@ -20,14 +19,10 @@ public final class Portions {
      * mixer left standing longer sets, so each go takes a mixer of its own and purges it.
      *
      * @param volume where it goes
-     * @param workMin work time today, min
-     * @param ratePerMin what the hands can lay and spread, mL/min
      */
-    public static Portion cartridge(
-            String id, String title, ShelfItem item, FillVolume volume, double workMin, double ratePerMin) {
-        double window = workMin * TradeBook.value("mix.work-share");
+    public static Portion cartridge(String id, String title, ShelfItem item, FillVolume volume, Pace pace) {
         double total = volume.totalMl();
-        int goes = batches(total, ratePerMin * window);
+        int goes = pace.goes(total, 0);
         double bead = TradeBook.value("cartridge.bead");
         double purge = Math.PI * bead * bead / 4 * TradeBook.value("cartridge.purge") / 1000;
         double perMixer = purge + TradeBook.value("cartridge.mixer");
@@ -37,8 +32,11 @@ public final class Portions {
         int cartridges = (int) Math.ceil(drawn / usable - 1e-9);
         List<String> notes = new ArrayList<>();
         notes.add("Equalise first: both sides level. Then fit the mixer, then purge "
-                + shown(TradeBook.value("cartridge.purge")) + " mm into the waste. Gun ratio as the label says.");
-        goes(goes, window, notes);
+                + shown(TradeBook.value("cartridge.purge")) + " mm into the waste. "
+                + item.ratioByVolume()
+                        .map(r -> "Gun and mixer for " + TwoPart.said(r) + ".")
+                        .orElse("Gun ratio as the label says."));
+        goes(goes, pace.windowMin(0), notes);
         return new Portion(
                 id,
                 title,
@@ -56,7 +54,7 @@ public final class Portions {
                                 "mm",
                                 shown(bead) + " mm bead"),
                         figure("Mixers", goes, "mixers", goes == 1 ? "one go" : "one for each go"),
-                        figure("Waste in purge and mixer", goes * perMixer, "mL", ""),
+                        figure("Waste in purge and mixer", goes * perMixer, "mL", source("cartridge.mixer")),
                         figure(
                                 "Cartridges",
                                 cartridges,
@@ -64,21 +62,26 @@ public final class Portions {
                                 shown(pack) + " mL each, " + Math.round(TradeBook.value("cartridge.usable") * 100)
                                         + " % comes out")),
                 goes,
-                workMin,
+                pace.workMin(),
+                pace.onPartByMin(),
+                pace.spreadMin(total, goes),
                 List.copyOf(notes));
     }
 
     /** A two-part cream mixed by hand on a palette, equal or as its label says; never through a mixer. */
-    public static Portion handMixed(
-            String id, String title, ShelfItem item, FillVolume volume, double workMin, double ratePerMin) {
-        double window = Math.max(0, workMin * TradeBook.value("mix.work-share") - TradeBook.value("mix.minutes"));
-        int goes = batches(volume.totalMl(), ratePerMin * window);
+    public static Portion handMixed(String id, String title, ShelfItem item, FillVolume volume, Pace pace) {
+        double mixMin = TradeBook.value("mix.minutes");
+        int goes = pace.goes(volume.totalMl(), mixMin);
         List<String> notes = new ArrayList<>();
         notes.add(
                 "Ratio by its label, both parts by weight or both by volume, never one of each. Palette and spreader, no"
                         + " static mixer.");
-        goes(goes, window, notes);
+        goes(goes, pace.windowMin(mixMin), notes);
         double grams = volume.totalMl() * item.density();
+        List<Figure> figures = new ArrayList<>();
+        figures.add(figure("Both parts together", up(grams / goes, 0.5), "g", "for each of " + goes));
+        figures.addAll(TwoPart.sides(item, volume.totalMl() / goes, "Part A", "Part B"));
+        figures.add(figure("On the part", volume.onPartMl(), "mL", ""));
         return new Portion(
                 id,
                 title,
@@ -88,11 +91,11 @@ public final class Portions {
                 item.lot(),
                 up(volume.totalMl(), 0.5),
                 "mL",
-                List.of(
-                        figure("Both parts together", up(grams / goes, 0.5), "g", "for each of " + goes),
-                        figure("On the part", volume.onPartMl(), "mL", "")),
+                List.copyOf(figures),
                 goes,
-                workMin,
+                pace.workMin(),
+                pace.onPartByMin(),
+                pace.spreadMin(volume.totalMl(), goes),
                 List.copyOf(notes));
     }
 
@@ -105,23 +108,21 @@ public final class Portions {
      * @param extraMl fills what the plies leave
      */
     public static Portion laminate(
-            String id,
-            String title,
-            ShelfItem item,
-            double clothMm2,
-            double arealGPerM2,
-            double extraMl,
-            double workMin,
-            double ratePerMin) {
+            String id, String title, ShelfItem item, double clothMm2, double arealGPerM2, double extraMl, Pace pace) {
         double psi = TradeBook.value("laminate.glass-share");
         double cloth = clothMm2 / MM2_A_M2 * arealGPerM2;
         double grams = (cloth * (1 - psi) / psi + extraMl * item.density()) * (1 + TradeBook.value("mix.board-loss"));
-        double window = Math.max(0, workMin * TradeBook.value("mix.work-share") - TradeBook.value("mix.minutes"));
+        double mixMin = TradeBook.value("mix.minutes");
         double ml = grams / item.density();
-        int goes = batches(ml, ratePerMin * window);
+        int goes = pace.goes(ml, mixMin);
         List<String> notes = new ArrayList<>();
         notes.add("Resin and hardener by weight, by the label. A thick mass in a pot heats up: mix flat, use it.");
-        goes(goes, window, notes);
+        goes(goes, pace.windowMin(mixMin), notes);
+        List<Figure> figures = new ArrayList<>();
+        figures.add(figure("Resin with hardener", up(grams / goes, 1), "g", "for each of " + goes));
+        figures.addAll(TwoPart.sides(item, ml / goes, "Resin", "Hardener"));
+        figures.add(figure("Cloth", cloth, "g", "glass to resin 1 : " + shown(tenth((1 - psi) / psi)) + " by weight"));
+        figures.add(figure("Glass", psi * 100, "%", "by weight, hand lay-up; " + source("laminate.glass-share")));
         return new Portion(
                 id,
                 title,
@@ -131,16 +132,11 @@ public final class Portions {
                 item.lot(),
                 up(ml, 1),
                 "mL",
-                List.of(
-                        figure("Resin with hardener", up(grams / goes, 1), "g", "for each of " + goes),
-                        figure(
-                                "Cloth",
-                                cloth,
-                                "g",
-                                "glass to resin 1 : " + shown(tenth((1 - psi) / psi)) + " by weight"),
-                        figure("Glass", psi * 100, "%", "by weight, hand lay-up")),
+                List.copyOf(figures),
                 goes,
-                workMin,
+                pace.workMin(),
+                pace.onPartByMin(),
+                pace.spreadMin(ml, goes),
                 List.copyOf(notes));
     }
 
@@ -160,6 +156,8 @@ public final class Portions {
                         figure("Bead", lengthMm, "mm", shown(diameterMm) + " mm across"),
                         figure("On the part", ml, "mL", "")),
                 1,
+                0,
+                0,
                 0,
                 List.of());
     }
@@ -192,6 +190,8 @@ public final class Portions {
                 figures,
                 1,
                 0,
+                0,
+                0,
                 List.of(
                         "Resin stays off paint and skin. Sun sets it: keep the bottle shut and the chip in the shade."));
     }
@@ -211,12 +211,17 @@ public final class Portions {
                         "In the divot", Math.max(0.01, Math.ceil(ml * 100) / 100), "mL", "a drop is about 0.03 mL")),
                 1,
                 0,
+                0,
+                0,
                 List.of("Level with a card before the activator: after it, nothing moves."));
     }
 
-    /** Something brushed or wiped or sprayed over an area in coats, {@code perM2} mL a coat. */
+    /** Something brushed or wiped or sprayed over an area in coats; {@code perM2Id} names the trade value with the mL/m² of one. */
     public static Portion coats(
-            String id, String title, Form form, ShelfItem item, double areaMm2, double coats, double perM2) {
+            String id, String title, Form form, ShelfItem item, double areaMm2, double coats, String perM2Id) {
+        double perM2 = TradeBook.value(perM2Id);
+        boolean wiped = form == Form.WIPED;
+        String time = wiped ? "round" : "coat";
         double ml = areaMm2 / MM2_A_M2 * coats * perM2;
         return new Portion(
                 id,
@@ -229,9 +234,15 @@ public final class Portions {
                 item.unit(),
                 List.of(
                         figure("Area", areaMm2 / 100, "cm²", ""),
-                        figure("Coats", coats, coats == 1 ? "coat" : "coats", shown(perM2) + " mL/m² each"),
+                        figure(
+                                wiped ? "Rounds" : "Coats",
+                                coats,
+                                coats == 1 ? time : time + "s",
+                                shown(perM2) + " mL/m² each; " + source(perM2Id)),
                         figure("In all", ml, "mL", "")),
                 1,
+                0,
+                0,
                 0,
                 List.of());
     }
@@ -252,6 +263,8 @@ public final class Portions {
                         figure("Sheet", areaMm2 / 100, "cm²", "without offcuts")),
                 1,
                 0,
+                0,
+                0,
                 List.of("Cut it before anything is mixed."));
     }
 
@@ -269,15 +282,13 @@ public final class Portions {
                 List.of(figure("Take", pieces, pieces == 1 ? "piece" : "pieces", note)),
                 1,
                 0,
+                0,
+                0,
                 List.of());
     }
 
-    private static int batches(double ml, double most) {
-        return most > 0 ? Math.clamp((int) Math.ceil(ml / most - 1e-9), 1, MOST_BATCHES) : MOST_BATCHES;
-    }
-
     private static void goes(int goes, double window, List<String> notes) {
-        if (goes >= MOST_BATCHES) {
+        if (goes >= Pace.MOST_GOES) {
             notes.add(
                     "Even small goes cannot be spread in time: take a slower class, cool the shop, or mend part of it first.");
         } else if (goes > 1) {
@@ -288,7 +299,11 @@ public final class Portions {
 
     /** Whether even small goes cannot be spread in time. */
     public static boolean hopeless(Portion p) {
-        return p.batches() >= MOST_BATCHES;
+        return p.batches() >= Pace.MOST_GOES;
+    }
+
+    private static String source(String valueId) {
+        return TradeBook.shipped().entry(valueId).shown();
     }
 
     private static Figure figure(String word, double value, String unit, String note) {

@@ -1,7 +1,7 @@
 package vanemend.core.mix;
 
+import java.time.LocalDate;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -48,21 +48,11 @@ public record Shopping(
             Optional<ShelfItem> next = shelf.stream()
                     .filter(i -> i.classId().equals(item.classId()) && !i.id().equals(item.id()) && i.quantity() > 0)
                     .min(Comparator.comparing((ShelfItem i) -> i.expires().isEmpty())
-                            .thenComparing(i -> i.expires().orElse(java.time.LocalDate.MAX)));
+                            .thenComparing(i -> i.expires().orElse(LocalDate.MAX)));
             double lacking = Math.ceil((needed - item.quantity()) * 10) / 10;
             said = next.map(n -> "then lot " + n.lot() + ", the next to expire")
                     .orElse("buy " + Check.shown(lacking) + " " + item.unit() + " more");
         }
         return new Shopping(item.id(), item.name(), item.lot(), needed, item.quantity(), item.unit(), enough, said);
-    }
-
-    /** Adds {@code amount} of an item. */
-    public static void add(Map<String, Double> needed, String itemId, double amount) {
-        needed.merge(itemId, amount, Double::sum);
-    }
-
-    /** An empty list, in order. */
-    public static Map<String, Double> list() {
-        return new LinkedHashMap<>();
     }
 }

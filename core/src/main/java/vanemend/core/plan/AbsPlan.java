@@ -3,6 +3,7 @@ package vanemend.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoublePredicate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
@@ -57,7 +58,7 @@ final class AbsPlan extends MethodPlan {
     Planner.Worked work() {
         Geometry joints = joints();
         Footprint f = footprint(joints);
-        Ladder ladder = SurfaceLadder.of(f, job.stack().papers(), List.of(), "none: the resin is not sanded");
+        Ladder ladder = byHand(SurfaceLadder.of(f, job.stack().papers(), List.of(), "none: the resin is not sanded"));
         Optional<Plan> plan = Optional.empty();
         if (blockers.isEmpty()) {
             ShelfItem resin = need(Role.BACK);
@@ -105,9 +106,9 @@ final class AbsPlan extends MethodPlan {
 
     private Footprint footprint(Geometry joints) {
         double half = value("bead.diameter") / 2;
-        double tape = 15;
+        double tape = value("tape.face-past");
         return Grown.on(part(), job.outline())
-                .out(Zone.Kind.TAPE, tape)
+                .out(Zone.Kind.FACE_TAPE, tape)
                 .out(Zone.Kind.CLEAN, tape + value("dent.clean-past"))
                 .shape(Zone.Kind.BEAD, half, Reach.within(Reach.grow(joints, half), part().shape()))
                 .out(Zone.Kind.BACK_CLEAN, tape + value("dent.clean-past"))
@@ -115,13 +116,18 @@ final class AbsPlan extends MethodPlan {
     }
 
     private Section section(Footprint f) {
-        double[] ends = ends(f, Zone.Kind.TAPE);
+        double[] ends = ends(f, Zone.Kind.FACE_TAPE);
         double t = plastic.thicknessMm();
         double d = value("bead.diameter");
         Taper bead = new Taper(f.zone(Zone.Kind.BEAD).shape(), d / 2, false, cutY());
+        List<Taper> pieces = job.all(Missing.class).stream()
+                .map(m -> new Taper(m.outline(), 1, false, cutY()))
+                .toList();
+        DoublePredicate let = x -> pieces.stream().anyMatch(p -> p.inside(x));
         return new Cut(cutY(), ends[0], ends[1], x -> -t - d / 2 * round(bead.at(x)))
                 .layer("bead", "Bead, back", "resin", x -> -t)
-                .layer("part", "Part", "part", x -> 0)
+                .layer("part", "Part", "part", x -> let.test(x) ? -t : 0)
+                .layer("piece", "Piece let in", "coat", x -> 0)
                 .section();
     }
 

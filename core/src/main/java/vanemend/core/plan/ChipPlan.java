@@ -61,8 +61,8 @@ final class ChipPlan extends MethodPlan {
                 .shape(Zone.Kind.FILM, 0, round(at, FILM_MM))
                 .out(Zone.Kind.CLEAN, value("glass.clean-past"))
                 .footprint();
-        Ladder ladder = SurfaceLadder.of(
-                f, job.stack().papers(), List.of(), "none: blade flat over it, blade upright to scrape");
+        Ladder ladder = byHand(SurfaceLadder.of(
+                f, job.stack().papers(), List.of(), "none: blade flat over it, blade upright to scrape"));
         Optional<Plan> plan = Optional.empty();
         if (blockers.isEmpty()) {
             ShelfItem resin = need(Role.FILL);
@@ -103,7 +103,8 @@ final class ChipPlan extends MethodPlan {
                         route.kind() == DryingRoute.Kind.UV_LAMP
                                 ? "label of the lamp"
                                 : height + "; 5 min at " + Check.shown(value("uv.sun-elevation"))
-                                        + "°, recalled, verify"));
+                                        + "°, recalled, verify",
+                        Optional.empty()));
     }
 
     private DryingRoute by(DryingRoute.Kind kind, OptionalDouble minutes, String height) {

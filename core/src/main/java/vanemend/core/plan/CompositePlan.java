@@ -17,6 +17,7 @@ import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.CompositeTwoSided;
 import vanemend.core.mix.FillVolume;
+import vanemend.core.mix.Pace;
 import vanemend.core.mix.Portion;
 import vanemend.core.mix.Portions;
 import vanemend.core.sanding.Ladder;
@@ -70,7 +71,8 @@ final class CompositePlan extends MethodPlan {
         double low = cream ? value("composite.low") : 0;
         Pyramid pyramid = Pyramid.in(dish, ply, value("composite.bond"), low, value("composite.ply-edge"), (int)
                 value("composite.plies-least"));
-        Ladder ladder = SurfaceLadder.of(f, job.stack().papers(), legs(f), "36 to 80 to open, 180 and finer to finish");
+        Ladder ladder =
+                byHand(SurfaceLadder.of(f, job.stack().papers(), legs(f), "36 to 80 to open, 180 and finer to finish"));
         Optional<Plan> plan = Optional.empty();
         if (blockers.isEmpty()) {
             ladderHolds(ladder);
@@ -207,18 +209,16 @@ final class CompositePlan extends MethodPlan {
         double hollow = Math.max(0.5, dish.volumeMm3() / 1000 - solid);
         double proud = value("dent.proud") * (f.areaMm2(Zone.Kind.DAMAGE) + f.areaMm2(Zone.Kind.DISH)) / 2 / 1000;
         ShelfItem fill = need(Role.FILL);
-        double rate = job.shop().spreadMlPerMin();
+        Pace plies = pace(fill, value("minutes.lay") * pyramid.plies().size());
         if (laminate()) {
-            portion(Portions.laminate(
-                    "face", "Resin for the plies", fill, pyramid.areaMm2(), areal, proud, workMin(fill), rate));
+            portion(Portions.laminate("face", "Resin for the plies", fill, pyramid.areaMm2(), areal, proud, plies));
         } else {
             portion(Portions.cartridge(
                     "face",
                     "Adhesive for the plies",
                     fill,
                     new FillVolume(hollow, 0, proud, 0, (hollow + proud) * loss),
-                    workMin(fill),
-                    rate));
+                    plies));
         }
         curing("face", "Plies: sand from", fill, 1, "A fingernail leaves no mark, cold to the hand?");
         ShelfItem cloth = need(Role.REINFORCE);
@@ -235,11 +235,11 @@ final class CompositePlan extends MethodPlan {
         if (through) {
             int n = (int) value("composite.back-plies");
             ShelfItem back = need(Role.BACK);
+            Pace backing = pace(back, value("minutes.lay") * n);
             double area = f.areaMm2(Zone.Kind.CLOTH);
             double on = area * (value("back.below-cloth") + value("back.above-cloth")) / 1000;
             if (laminate()) {
-                portion(Portions.laminate(
-                        "back", "Resin for the back", back, area * n, areal, on / 2, workMin(back), rate));
+                portion(Portions.laminate("back", "Resin for the back", back, area * n, areal, on / 2, backing));
             } else {
                 double squeeze = on * value("back.squeeze");
                 portion(Portions.cartridge(
@@ -247,8 +247,7 @@ final class CompositePlan extends MethodPlan {
                         "Adhesive for the back",
                         back,
                         new FillVolume(0, 0, on, squeeze, (on + squeeze) * loss),
-                        workMin(back),
-                        rate));
+                        backing));
             }
             curing("back", "Back: go on from", back, 1, "A fingernail leaves no mark, cold to the hand?");
             portion(Portions.cut(
@@ -271,7 +270,7 @@ final class CompositePlan extends MethodPlan {
             double ml = value("composite.low") * f.areaMm2(Zone.Kind.DISH) / 1000
                     + value("dent.tight-coat") * f.areaMm2(Zone.Kind.RING_180) / 1000;
             portion(Portions.handMixed(
-                    "cream", "Cream", finish, new FillVolume(0, 0, ml, 0, ml * loss), workMin(finish), rate));
+                    "cream", "Cream", finish, new FillVolume(0, 0, ml, 0, ml * loss), pace(finish, 0)));
             curing("cream", "Cream: sand from", finish, 1, "A fingernail leaves no mark on the thin edge?");
         }
         coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
@@ -299,6 +298,6 @@ final class CompositePlan extends MethodPlan {
                 backs,
                 List.of(pyramid),
                 new PanelSection.Face(
-                        0, 0, cream ? value("composite.low") : 0, value("dent.proud"), "fill", "Adhesive"));
+                        "face", 0, 0, cream ? value("composite.low") : 0, value("dent.proud"), "fill", "Adhesive"));
     }
 }

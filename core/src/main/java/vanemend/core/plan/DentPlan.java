@@ -42,7 +42,7 @@ final class DentPlan extends MethodPlan {
     Planner.Worked work() {
         StackChoice stack = job.stack();
         Footprint footprint = DentFootprint.of(part(), field);
-        Ladder ladder = DentLadder.of(footprint, job.house(), stack.papers(), !stack.puttyAlone());
+        Ladder ladder = byHand(DentLadder.of(footprint, job.house(), stack.papers(), !stack.puttyAlone()));
         ladderHolds(ladder);
         Optional<Plan> plan = blockers.isEmpty() ? planOf(stack, footprint, ladder) : Optional.empty();
         return new Planner.Worked(mark(), drawing(footprint, section(footprint)), plan);

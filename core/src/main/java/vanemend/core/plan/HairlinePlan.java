@@ -59,7 +59,7 @@ final class HairlinePlan extends MethodPlan {
     @Override
     Planner.Worked work() {
         Footprint f = footprint();
-        Ladder ladder = SurfaceLadder.of(f, job.stack().papers(), List.of(), "chamfer only");
+        Ladder ladder = byHand(SurfaceLadder.of(f, job.stack().papers(), List.of(), "chamfer only"));
         Optional<Plan> plan = Optional.empty();
         if (blockers.isEmpty()) {
             double length = traces().stream().mapToDouble(Trace::lengthMm).sum();

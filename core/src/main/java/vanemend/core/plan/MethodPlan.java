@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
+import org.locationtech.jts.geom.Envelope;
 import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.cure.Flash;
@@ -27,14 +28,17 @@ import vanemend.core.method.Step;
 import vanemend.core.mix.BeadRule;
 import vanemend.core.mix.Dose;
 import vanemend.core.mix.FillVolume;
+import vanemend.core.mix.Pace;
 import vanemend.core.mix.Portion;
 import vanemend.core.mix.Portions;
 import vanemend.core.mix.Pour;
 import vanemend.core.mix.Shopping;
 import vanemend.core.part.Part;
 import vanemend.core.sanding.FilmBudget;
+import vanemend.core.sanding.Grains;
 import vanemend.core.sanding.Ladder;
 import vanemend.core.sanding.Leg;
+import vanemend.core.sanding.PaperSwap;
 import vanemend.core.section.Section;
 import vanemend.core.stack.Recipe;
 import vanemend.core.trade.Check;
@@ -44,6 +48,8 @@ import vanemend.core.trade.TradeBook;
 /** What the plans of all methods share: from footprint, amounts, waits and ladder to the finished plan. */
 abstract class MethodPlan {
     private static final int TOO_MANY_BATCHES = 12;
+    private static final double MM2_IN_100_CM2 = 1e4;
+    private static final double MARGIN_MM = 10;
 
     final Job job;
     final List<String> blockers;
@@ -51,6 +57,7 @@ abstract class MethodPlan {
     final Map<String, Portion> portions = new LinkedHashMap<>();
     final Map<String, Wait> waits = new LinkedHashMap<>();
     final List<Piece> pieces = new ArrayList<>();
+    private final List<Interlock.Broken> paperFaults = new ArrayList<>();
 
     MethodPlan(Job job, List<String> blockers) {
         this.job = job;
@@ -126,7 +133,8 @@ abstract class MethodPlan {
                         route.kind().heats()
                                 ? "ramp, hold and cool"
                                 : "label " + Math.round(law.sandMin()) + " min at " + Check.shown(law.refC()) + " °C"
-                                        + (law.fitted() ? ", from its own times" : "")));
+                                        + (law.fitted() ? ", from its own times" : ""),
+                        Optional.of(law)));
     }
 
     private DryingRoute chosen(List<DryingRoute> routes) {
@@ -139,7 +147,7 @@ abstract class MethodPlan {
     /** A wait that no lamp shortens, {@code minutes} today. */
     void still(String id, String title, String material, double minutes, String sign, String source) {
         DryingRoute air = DryingRoute.still(DryingRoute.Kind.AIR, minutes, airC(), "");
-        waits.put(id, new Wait(id, title, material, List.of(air), air, sign, source));
+        waits.put(id, new Wait(id, title, material, List.of(air), air, sign, source, Optional.empty()));
     }
 
     /** Flash of a promoter: its label; else the house's school; stretched by cold and damp. */
@@ -159,7 +167,12 @@ abstract class MethodPlan {
 
     // --- amounts
 
-    double workMin(ShelfItem item) {
+    /** How long {@code item} stays workable today, and how fast these hands lay it; {@code handsMin} besides, such as for plies. */
+    Pace pace(ShelfItem item, double handsMin) {
+        return new Pace(workMin(item), job.shop().spreadMlPerMin(), handsMin);
+    }
+
+    private double workMin(ShelfItem item) {
         OptionalDouble today = new TimesToday(airC()).workMin(item);
         return today.orElse(item.workMin().orElse(0.0));
     }
@@ -173,7 +186,7 @@ abstract class MethodPlan {
 
     void coats(
             String id, String title, Portion.Form form, Role role, Zone.Kind zone, Footprint f, double n, String per) {
-        item(role).ifPresent(i -> portion(Portions.coats(id, title, form, i, f.areaMm2(zone), n, value(per))));
+        item(role).ifPresent(i -> portion(Portions.coats(id, title, form, i, f.areaMm2(zone), n, per)));
     }
 
     /** Filler and cream. */
@@ -212,7 +225,8 @@ abstract class MethodPlan {
                         mix.routes(),
                         route,
                         "Nail leaves no mark on the thin edge, paper does not clog?",
-                        "label " + Math.round(law.sandMin()) + " min at " + Check.shown(law.refC()) + " °C"));
+                        "label " + Math.round(law.sandMin()) + " min at " + Check.shown(law.refC()) + " °C",
+                        Optional.of(law)));
         if (!route.cures()) {
             blockers.add(item.name() + ": " + route.note());
         }
@@ -259,13 +273,75 @@ abstract class MethodPlan {
                 Leg.Grades.CHEAPEST);
     }
 
+    /** A leg of one paper over a zone that takes the minutes per 100 cm² of the trade value {@code minutesId}. */
+    static Leg over(
+            String id,
+            String stage,
+            int grade,
+            Zone.Kind zone,
+            Footprint f,
+            String minutesId,
+            String tool,
+            String sign) {
+        double stock = value(minutesId)
+                * f.areaMm2(zone)
+                / MM2_IN_100_CM2
+                * value("ladder.rate.da")
+                * Grains.micrometres("P", grade);
+        return leg(id, stage, grade, grade, stock, zone, zone, zone, tool, "slow and moving", sign);
+    }
+
     /** A leg of one paper that dulls a zone. */
     static Leg dulls(String id, String stage, int grade, Zone.Kind zone, Footprint f, String tool, String sign) {
-        double scuff = value("ladder.scuff") / 1000 * f.areaMm2(zone);
-        return leg(id, stage, grade, grade, scuff, zone, zone, zone, tool, "slow and moving", sign);
+        return over(id, stage, grade, zone, f, "minutes.sand.per-100cm2", tool, sign);
     }
 
     // --- the plan
+
+    /** {@code laid} with the papers that were chosen by hand; what they break is kept for the plan. */
+    Ladder byHand(Ladder laid) {
+        Ladder now = laid;
+        for (PlanEditDraft e : job.draft().edits()) {
+            if (e.kind() != PlanEditDraft.Kind.PAPER) {
+                continue;
+            }
+            Optional<ShelfItem> paper = job.stack().papers().stream()
+                    .filter(i -> i.id().equals(e.paper()))
+                    .findFirst();
+            if (paper.isPresent()) {
+                now = PaperSwap.on(now, e.step(), paper.get());
+            } else {
+                fault(new PaperSwap.Fault(
+                        "paper-gone",
+                        e.step(),
+                        "The paper that was chosen is no longer on the shelf.",
+                        "another paper",
+                        "The planned one is used."));
+            }
+        }
+        if (laid.whole()) {
+            PaperSwap.faults(laid, now).forEach(this::fault);
+        }
+        return now;
+    }
+
+    private void fault(PaperSwap.Fault f) {
+        paperFaults.add(new Interlock.Broken(f.id(), f.rung(), "", f.said(), f.missing(), f.follows()));
+    }
+
+    /** What the order of steps and the papers break, with the titles that the plan shows. */
+    private List<Interlock.Broken> broken(List<Step> laid, List<Step> edited) {
+        List<Interlock.Broken> out = new ArrayList<>(Interlock.broken(laid, edited));
+        for (Interlock.Broken b : paperFaults) {
+            // A paper that was left out again breaks nothing.
+            edited.stream()
+                    .filter(s -> s.id().equals(b.step()))
+                    .findFirst()
+                    .ifPresent(s -> out.add(new Interlock.Broken(
+                            b.interlock(), b.step(), s.title(), b.said(), b.missing(), b.follows())));
+        }
+        return List.copyOf(out);
+    }
 
     Kit kit(Footprint f, Ladder ladder) {
         return new Kit(part(), job.stack(), job.house(), job.shop().air(), f, ladder, mixes, portions, waits);
@@ -305,7 +381,7 @@ abstract class MethodPlan {
                 budget,
                 pieces,
                 shopping(ladder),
-                Interlock.broken(laid.steps(), edited)));
+                broken(laid.steps(), edited)));
     }
 
     private Map<String, String> schools() {
@@ -321,12 +397,12 @@ abstract class MethodPlan {
     }
 
     private List<Shopping> shopping(Ladder ladder) {
-        Map<String, Double> needed = Shopping.list();
+        Map<String, Double> needed = new LinkedHashMap<>();
         mixes.values()
-                .forEach(m -> Shopping.add(
-                        needed, m.pour().itemId(), m.pour().fillerG() * m.pour().batches()));
-        portions.values().forEach(p -> Shopping.add(needed, p.itemId(), p.needed()));
-        ladder.rungs().forEach(r -> Shopping.add(needed, r.itemId(), r.discs()));
+                .forEach(m -> needed.merge(
+                        m.pour().itemId(), m.pour().fillerG() * m.pour().batches(), Double::sum));
+        portions.values().forEach(p -> needed.merge(p.itemId(), p.needed(), Double::sum));
+        ladder.rungs().forEach(r -> needed.merge(r.itemId(), (double) r.discs(), Double::sum));
         return Shopping.of(needed, job.shop().shelf());
     }
 
@@ -352,11 +428,17 @@ abstract class MethodPlan {
                 : job.damages().getFirst().outline().getEnvelopeInternal().centre().y;
     }
 
-    /** Left and right end of the cut: the zone and a margin, within the part. */
+    /** Left and right end of the cut: the zone and a margin, no further than the part goes at that height. */
     double[] ends(Footprint f, Zone.Kind zone) {
-        var e = f.zone(zone).shape().getEnvelopeInternal();
-        double margin = 10;
-        return new double[] {Math.max(0, e.getMinX() - margin), Math.min(part().widthMm(), e.getMaxX() + margin)};
+        Envelope e = f.zone(zone).shape().getEnvelopeInternal();
+        Envelope across = new Envelope(0, part().widthMm(), cutY(), cutY());
+        Envelope on = part().shape()
+                .intersection(part().shape().getFactory().toGeometry(across))
+                .getEnvelopeInternal();
+        double from = Math.max(on.getMinX(), e.getMinX() - MARGIN_MM);
+        double to = Math.min(on.getMaxX(), e.getMaxX() + MARGIN_MM);
+        // A cut that misses the zone, or the part, still shows where it lies.
+        return from < to ? new double[] {from, to} : new double[] {0, part().widthMm()};
     }
 
     void ladderHolds(Ladder ladder) {

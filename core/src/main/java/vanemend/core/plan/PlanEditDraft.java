@@ -7,12 +7,14 @@ package vanemend.core.plan;
  * @param step step it is about
  * @param after for a move: the step it now follows; empty for the first place
  * @param minutes for other minutes: hands-on, min
+ * @param paper for another paper: shelf item
  */
-public record PlanEditDraft(Kind kind, String step, String after, Double minutes) {
+public record PlanEditDraft(Kind kind, String step, String after, Double minutes, String paper) {
     /** What can be changed. */
     public enum Kind {
         SKIP,
         MOVE,
-        MINUTES
+        MINUTES,
+        PAPER
     }
 }

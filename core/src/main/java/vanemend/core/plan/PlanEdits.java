@@ -23,6 +23,8 @@ final class PlanEdits {
             Step s = tried.remove(at);
             switch (e.kind()) {
                 case SKIP -> {}
+                // The ladder was laid with it.
+                case PAPER -> tried.add(at, s);
                 case MOVE -> tried.add(e.after() == null || e.after().isEmpty() ? 0 : index(tried, e.after()) + 1, s);
                 case MINUTES -> tried.add(at, s.lasting(e.minutes()));
             }
@@ -42,6 +44,9 @@ final class PlanEdits {
                 check.refuse(field, null, "skip, move or minutes of a step", "An edit of the plan names no step.");
             } else if (e.kind() == PlanEditDraft.Kind.MINUTES) {
                 check.range(field + ".minutes", "Hands-on time", e.minutes(), 0, MOST_MIN, "min");
+            } else if (e.kind() == PlanEditDraft.Kind.PAPER
+                    && (e.paper() == null || e.paper().isEmpty())) {
+                check.refuse(field + ".paper", null, "a paper on the shelf", "An edit of the plan names no paper.");
             }
         }
     }

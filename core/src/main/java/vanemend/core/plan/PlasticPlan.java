@@ -78,7 +78,7 @@ final class PlasticPlan extends MethodPlan {
     @Override
     Planner.Worked work() {
         Footprint f = footprint();
-        Ladder ladder = SurfaceLadder.of(f, job.stack().papers(), legs(f), "80 only inside, 180 ring, 320 out");
+        Ladder ladder = byHand(SurfaceLadder.of(f, job.stack().papers(), legs(f), "80 only inside, 180 ring, 320 out"));
         Optional<Plan> plan = Optional.empty();
         if (blockers.isEmpty()) {
             ladderHolds(ladder);
@@ -189,13 +189,7 @@ final class PlasticPlan extends MethodPlan {
             tin("filler", "Flexible filler", need(Role.FILL), face, dish.depthMm(), f.zone(Zone.Kind.RING_180));
         } else {
             ShelfItem item = need(Role.FILL);
-            portion(Portions.cartridge(
-                    "face",
-                    "Face adhesive",
-                    item,
-                    face,
-                    workMin(item),
-                    job.shop().spreadMlPerMin()));
+            portion(Portions.cartridge("face", "Face adhesive", item, face, pace(item, 0)));
             curing("face", "Face: sand from", item, 1, "A fingernail leaves no mark on the thin edge?");
         }
         if (f.has(Zone.Kind.CLOTH)) {
@@ -206,13 +200,7 @@ final class PlasticPlan extends MethodPlan {
             double area =
                     f.areaMm2(Zone.Kind.RING_180) + (f.has(Zone.Kind.BACK_SAND) ? f.areaMm2(Zone.Kind.BACK_SAND) : 0);
             portion(Portions.coats(
-                    "promoter",
-                    "Promoter under the adhesive",
-                    Portion.Form.SPRAYED,
-                    i,
-                    area,
-                    1,
-                    value("coat.promoter")));
+                    "promoter", "Promoter under the adhesive", Portion.Form.SPRAYED, i, area, 1, "coat.promoter"));
             flash("promoter", i);
         });
         item(Role.SEAL).ifPresent(i -> {
@@ -223,7 +211,7 @@ final class PlasticPlan extends MethodPlan {
                     i,
                     f.areaMm2(Zone.Kind.FINE_320),
                     1,
-                    value("coat.promoter")));
+                    "coat.promoter"));
             flash("seal", i);
         });
         coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
@@ -234,8 +222,7 @@ final class PlasticPlan extends MethodPlan {
         double on = f.areaMm2(Zone.Kind.CLOTH) * (value("back.below-cloth") + value("back.above-cloth")) / 1000;
         double squeeze = on * value("back.squeeze");
         FillVolume v = new FillVolume(0, 0, on, squeeze, (on + squeeze) * value("mix.board-loss"));
-        portion(Portions.cartridge(
-                "back", "Backing", item, v, workMin(item), job.shop().spreadMlPerMin()));
+        portion(Portions.cartridge("back", "Backing", item, v, pace(item, 0)));
         curing("back", "Back: turn over from", item, 1, "Firm to a fingernail, no tack?");
     }
 
@@ -276,7 +263,7 @@ final class PlasticPlan extends MethodPlan {
                     i,
                     f.areaMm2(Zone.Kind.PATCH),
                     1,
-                    value("coat.wipe")));
+                    "coat.wipe"));
             flash("patch-promoter", i);
         });
     }
@@ -307,8 +294,9 @@ final class PlasticPlan extends MethodPlan {
                 backs,
                 List.of(),
                 new PanelSection.Face(
+                        polyester ? "filler" : "face",
                         value("dent.tight-coat"),
-                        item(Role.PROMOTE).isPresent() ? 0.03 : 0,
+                        item(Role.PROMOTE).isPresent() ? value("coat.promoter-thickness") : 0,
                         0,
                         value("plastic.proud"),
                         "fill",

@@ -69,8 +69,8 @@ final class RunPlan extends MethodPlan {
                 "last grade's lines gone",
                 true,
                 Leg.Grades.EVERY);
-        Ladder ladder = SurfaceLadder.of(
-                f, job.stack().papers(), List.of(down), job.house().label("run-in-clear"));
+        Ladder ladder = byHand(SurfaceLadder.of(
+                f, job.stack().papers(), List.of(down), job.house().label("run-in-clear")));
         double least = Limits.rule("film-run").from().orElseThrow();
         FilmBudget budget = FilmBudget.of(run.soundUm(), least, ladder);
         Optional<Plan> plan = Optional.empty();

@@ -3,6 +3,7 @@ package vanemend.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import org.locationtech.jts.geom.Geometry;
 import vanemend.core.damage.RustHole;
 import vanemend.core.footprint.Footprint;
@@ -16,7 +17,6 @@ import vanemend.core.mix.FillVolume;
 import vanemend.core.mix.Portion;
 import vanemend.core.mix.Portions;
 import vanemend.core.part.Metal;
-import vanemend.core.sanding.Grains;
 import vanemend.core.sanding.Ladder;
 import vanemend.core.sanding.Leg;
 import vanemend.core.sanding.SurfaceLadder;
@@ -57,22 +57,14 @@ final class RustPlan extends MethodPlan {
                 .footprint();
         double limit = value(job.house().is("ladder", "quick") ? "ladder.ratio.quick" : "ladder.ratio.fine");
         List<Leg> legs = new ArrayList<>();
-        double off = value("minutes.open.per-100cm2")
-                * f.areaMm2(Zone.Kind.STRIP)
-                / 1e4
-                * value("ladder.rate.da")
-                * Grains.micrometres("P", 36);
-        legs.add(leg(
+        legs.add(over(
                 "strip",
                 "Strip",
                 36,
-                36,
-                off,
                 Zone.Kind.STRIP,
-                Zone.Kind.STRIP,
-                Zone.Kind.STRIP,
+                f,
+                "minutes.open.per-100cm2",
                 "DA",
-                "flat, moving",
                 "bright metal, paint edge feathered"));
         double tall = value("dent.proud") * (f.areaMm2(Zone.Kind.RUST) + f.areaMm2(Zone.Kind.FIBRE)) / 2;
         legs.add(leg(
@@ -88,37 +80,21 @@ final class RustPlan extends MethodPlan {
                 "cross the strokes",
                 "level or just below, no lump"));
         double proud = value("dent.proud") * (f.areaMm2(Zone.Kind.FIBRE) + f.areaMm2(Zone.Kind.FILLER)) / 2;
-        Leg shape = leg(
-                "shape",
-                "On the body filler",
-                80,
-                180,
-                proud,
-                Zone.Kind.FILLER,
-                Zone.Kind.FILLER,
-                Zone.Kind.STRIP,
-                "Board",
-                "cross the directions",
-                "flush, edges translucent, feathered");
-        legs.add(new Leg(
-                shape.id(),
-                shape.stage(),
-                shape.fromP(),
-                shape.toP(),
-                limit,
-                shape.stockMm3(),
-                value("ladder.rate.block"),
-                shape.scratchShare(),
-                shape.first(),
-                shape.middle(),
-                shape.last(),
-                shape.tool(),
-                shape.motion(),
-                shape.sign(),
-                false,
-                Leg.Grades.CHEAPEST));
-        Ladder ladder =
-                SurfaceLadder.of(f, job.stack().papers(), legs, job.house().label("ladder"));
+        legs.add(leg(
+                        "shape",
+                        "On the body filler",
+                        80,
+                        180,
+                        proud,
+                        Zone.Kind.FILLER,
+                        Zone.Kind.FILLER,
+                        Zone.Kind.STRIP,
+                        "Board",
+                        "cross the directions",
+                        "flush, edges translucent, feathered")
+                .at(limit, value("ladder.rate.block")));
+        Ladder ladder = byHand(
+                SurfaceLadder.of(f, job.stack().papers(), legs, job.house().label("ladder")));
         Optional<Plan> plan = Optional.empty();
         if (blockers.isEmpty()) {
             ladderHolds(ladder);
@@ -181,7 +157,7 @@ final class RustPlan extends MethodPlan {
                         i,
                         f.areaMm2(Zone.Kind.RUST),
                         1,
-                        value("coat.converter"))));
+                        "coat.converter")));
         ShelfItem primer = need(Role.SEAL);
         portion(Portions.coats(
                 "primer",
@@ -190,7 +166,7 @@ final class RustPlan extends MethodPlan {
                 primer,
                 f.areaMm2(Zone.Kind.STRIP) + f.areaMm2(Zone.Kind.PRIME_BACK),
                 2,
-                value("coat.primer")));
+                "coat.primer"));
         coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
     }
 
@@ -204,13 +180,13 @@ final class RustPlan extends MethodPlan {
         Taper fibre = new Taper(f.zone(Zone.Kind.FIBRE).shape(), value("rust.fibre-past"), false, cutY());
         Taper filler = new Taper(f.zone(Zone.Kind.FILLER).shape(), value("dent.filler-past"), false, cutY());
         Taper strip = new Taper(f.zone(Zone.Kind.STRIP).shape(), value("dent.feather-width"), true, cutY());
+        Taper back = new Taper(f.zone(Zone.Kind.PRIME_BACK).shape(), 1, false, cutY());
+        double primer = value("coat.epoxy-primer") / 1000;
         // The edges are turned in below the face, so that both fillers find room.
         double sink = value("rust.fibre-thick") + value("rust.filler-thick") - coats;
-        return new Cut(
-                        cutY(),
-                        ends[0],
-                        ends[1],
-                        x -> -coats - gauge - sink * fibre.at(x) - meshMm * Math.signum(mesh.at(x)))
+        DoubleUnaryOperator under = x -> -coats - gauge - sink * fibre.at(x) - meshMm * Math.signum(mesh.at(x));
+        Cut cut = new Cut(cutY(), ends[0], ends[1], x -> under.applyAsDouble(x) - primer * Math.signum(back.at(x)))
+                .layer("primer-back", "Primer, back", "coat", under)
                 .layer("mesh", "Mesh", "cloth", x -> -coats - gauge - sink * fibre.at(x))
                 .layer("part", "Part", "part", x -> -coats - sink * fibre.at(x) - (hole.at(x) > 0 ? gauge : 0))
                 .layer(
@@ -219,8 +195,9 @@ final class RustPlan extends MethodPlan {
                         "backing",
                         x -> -coats - (sink - value("rust.fibre-thick")) * fibre.at(x))
                 .layer("filler", "Body filler", "fill", x -> filler.at(x) > 0 ? -coats + coats * filler.at(x) : -1e3)
-                .layer("coats", "Coats", "paint", x -> -coats + coats * strip.at(x))
-                .layer("primer", "Primer", "coat", x -> strip.at(x) < 1 ? -coats * 0.3 : 0)
+                .layer("coats", "Coats", "paint", x -> -coats + coats * strip.at(x));
+        DoubleUnaryOperator sound = cut.top();
+        return cut.layer("primer", "Primer", "coat", x -> sound.applyAsDouble(x) + (strip.at(x) < 1 ? primer : 0))
                 .section();
     }
 }

@@ -50,7 +50,10 @@ public final class Schedule {
             double end = latestEnd.getOrDefault(s.id(), horizon);
             double start = end - minutes(s);
             s.after().forEach(before -> latestEnd.merge(before, start, Math::min));
-            out.addFirst(new PlannedStep(s, starts.get(s.id()), start));
+            // Without a promise the last minute of the plan bounds it; added and taken off again, minutes lose their
+            // last digit.
+            double least = Double.isNaN(promisedMin) ? starts.get(s.id()) : Double.NEGATIVE_INFINITY;
+            out.addFirst(new PlannedStep(s, starts.get(s.id()), Math.max(start, least)));
         }
         return List.copyOf(out);
     }

@@ -3,6 +3,7 @@ package vanemend.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import vanemend.core.damage.Blemish;
 import vanemend.core.damage.Damage;
 import vanemend.core.footprint.Footprint;
@@ -67,7 +68,7 @@ final class TrimPlan extends MethodPlan {
         }
         legs.add(dulls(
                 "dull", "Over the repair", FINE, Zone.Kind.FINE_320, f, "Slow orbital", "dull all over, no edge"));
-        Ladder ladder = SurfaceLadder.of(f, job.stack().papers(), legs, "never coarser than 180");
+        Ladder ladder = byHand(SurfaceLadder.of(f, job.stack().papers(), legs, "never coarser than 180"));
         Optional<Plan> plan = Optional.empty();
         if (blockers.isEmpty()) {
             ladderHolds(ladder);
@@ -89,8 +90,7 @@ final class TrimPlan extends MethodPlan {
                         "Adhesive for the divot",
                         fill,
                         new FillVolume(ml, 0, ml * 0.2, 0, (ml + ml * 0.2) * value("mix.board-loss")),
-                        workMin(fill),
-                        job.shop().spreadMlPerMin()));
+                        pace(fill, 0)));
                 curing("face", "Divot: sand from", fill, 1, "A fingernail leaves no mark?");
                 item(Role.PROMOTE).ifPresent(i -> {
                     portion(Portions.coats(
@@ -100,7 +100,7 @@ final class TrimPlan extends MethodPlan {
                             i,
                             f.areaMm2(Zone.Kind.FINE_320),
                             1,
-                            value("coat.promoter")));
+                            "coat.promoter"));
                     flash("promoter", i);
                 });
             }
@@ -148,13 +148,20 @@ final class TrimPlan extends MethodPlan {
             Blemish first = divots.getFirst();
             double reach = Math.min(first.place().lengthMm(), first.place().widthMm()) / 2;
             Taper in = new Taper(first.outline(), reach, false, cutY());
-            cut.layer("part", "Part", "part", x -> -deep * (1 - (1 - in.at(x)) * (1 - in.at(x))))
-                    .layer("face", "Fill", "fill", x -> 0);
+            DoubleUnaryOperator bowl = x -> -deep * (1 - (1 - in.at(x)) * (1 - in.at(x)));
+            cut.layer("part", "Part", "part", bowl);
+            if (item(Role.PROMOTE).isPresent()) {
+                double wet = value("coat.promoter-thickness");
+                cut.layer("promoter", "Promoter", "promoter", x -> Math.min(0, bowl.applyAsDouble(x) + wet));
+            }
+            cut.layer("face", "Fill", "fill", x -> 0);
         }
         Taper grain = new Taper(f.zone(Zone.Kind.TEXTURE).shape(), 10, false, cutY());
         Taper paint = new Taper(f.zone(Zone.Kind.COLOUR).shape(), 10, false, cutY());
-        return cut.layer("texture", "Texture", "finish", x -> 0.08 * grain.at(x))
-                .layer("colour", "Colour", "paint", x -> 0.08 * grain.at(x) + 0.04 * paint.at(x))
+        double texture = value("coat.texture-thickness");
+        double colour = value("coat.colour-thickness");
+        return cut.layer("texture", "Texture", "finish", x -> texture * grain.at(x))
+                .layer("colour", "Colour", "paint", x -> texture * grain.at(x) + colour * paint.at(x))
                 .section();
     }
 

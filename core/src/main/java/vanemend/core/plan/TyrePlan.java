@@ -3,6 +3,7 @@ package vanemend.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoublePredicate;
 import org.locationtech.jts.geom.Geometry;
 import vanemend.core.cure.Flash;
 import vanemend.core.damage.Injury;
@@ -65,11 +66,11 @@ final class TyrePlan extends MethodPlan {
                 .shape(Zone.Kind.BUFF, buff, laid.zone(Zone.Kind.BUFF).shape())
                 .shape(Zone.Kind.SEALED, seal, laid.zone(Zone.Kind.SEALED).shape())
                 .footprint();
-        Ladder ladder = SurfaceLadder.of(
+        Ladder ladder = byHand(SurfaceLadder.of(
                 f,
                 job.stack().papers(),
                 List.of(),
-                "none: buffed to an even fine texture, at most " + Check.shown(value("tyre.buff-rpm")) + " rpm");
+                "none: buffed to an even fine texture, at most " + Check.shown(value("tyre.buff-rpm")) + " rpm"));
         Optional<Plan> plan = Optional.empty();
         if (blockers.isEmpty()) {
             amounts(f);
@@ -100,7 +101,7 @@ final class TyrePlan extends MethodPlan {
                 cement,
                 f.areaMm2(Zone.Kind.BUFF),
                 value("tyre.cement-coats"),
-                value("coat.cement")));
+                "coat.cement"));
         double dry = cement.materialClass().figure("dry").orElse(value("tyre.cement-dry"))
                 * Math.max(1, Flash.factor(job.shop().air()));
         still(
@@ -118,7 +119,7 @@ final class TyrePlan extends MethodPlan {
                 sealer,
                 f.areaMm2(Zone.Kind.SEALED) - f.areaMm2(Zone.Kind.UNIT),
                 1,
-                value("coat.cement")));
+                "coat.cement"));
         coats(
                 "clean",
                 "Rubber cleaner, three rounds",
@@ -150,11 +151,15 @@ final class TyrePlan extends MethodPlan {
         double from = x0 - past - 20;
         double to = x0 + past + 20;
         double step = (to - from) / 140;
-        java.util.function.DoublePredicate in = x -> Math.abs(x - x0) < r + step / 2;
-        java.util.function.DoublePredicate under = x -> Math.abs(x - x0) < past + r;
+        DoublePredicate in = x -> Math.abs(x - x0) < r + step / 2;
+        DoublePredicate under = x -> Math.abs(x - x0) < past + r;
         double base = -crown - liner;
-        Section upright = new Cut(cutY(), from, to, x -> base - (under.test(x) ? patch : 0))
-                .layer("unit", twoPiece() ? "Patch" : "Unit, patch", "rubber", x -> base - 0.3)
+        double wet = value("tyre.cement-thickness");
+        double sealed = past + r + value("tyre.buff-past") + value("tyre.seal-past");
+        DoublePredicate round = x -> !under.test(x) && Math.abs(x - x0) < sealed;
+        Section upright = new Cut(cutY(), from, to, x -> base - (under.test(x) ? patch : round.test(x) ? wet : 0))
+                .layer("sealer", "Liner sealer", "coat", x -> round.test(x) ? base : -1e3)
+                .layer("unit", twoPiece() ? "Patch" : "Unit, patch", "rubber", x -> under.test(x) ? base - wet : -1e3)
                 .layer("cement", "Cushion and cement", "promoter", x -> under.test(x) ? base : -1e3)
                 .layer("liner", "Liner", "coat", x -> in.test(x) ? -1e3 : -crown)
                 .layer("plies", "Plies and belts", "cloth", x -> in.test(x) ? -1e3 : -tread)

@@ -19,6 +19,9 @@ public record Deviation(Kind kind, String step, Instant at, String text, String 
         SPREAD_LATE,
         SANDED_BEFORE_CURE,
         OVER_TEMPERATURE,
-        TOO_DEEP
+        TOO_DEEP,
+        WENT_ON_EARLY,
+        AGAINST_READING,
+        PLAN_CHANGED
     }
 }

@@ -3,17 +3,15 @@ package vanemend.core.record;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import vanemend.core.cure.Peroxide;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.MixPlan;
-import vanemend.core.method.Step;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.Plan;
 import vanemend.core.run.BenchEvent;
@@ -23,8 +21,6 @@ import vanemend.core.run.RunState.MixDone;
 import vanemend.core.run.RunState.RunStep;
 import vanemend.core.stack.StackLine;
 import vanemend.core.trade.Check;
-import vanemend.core.trade.TradeBook;
-import vanemend.core.verdict.Limits;
 
 /**
  * Planned against done.
@@ -42,6 +38,11 @@ import vanemend.core.verdict.Limits;
  * @param plannedMin start to finish as planned, min
  * @param takenMin start to finish as done, min; to the last act where unfinished
  * @param events events kept for this repair
+ * @param used what was taken from the shelf
+ * @param again when to look at it again, and for what
+ * @param amended what was put right afterwards
+ * @param takenBack what was taken back
+ * @param signed what the lead said
  * @param closing who decides before the plan does
  */
 public record RepairRecord(
@@ -58,6 +59,11 @@ public record RepairRecord(
         double plannedMin,
         double takenMin,
         int events,
+        List<Used> used,
+        List<LookAgain> again,
+        List<RunState.Amended> amended,
+        List<RunState.TakenBack> takenBack,
+        Optional<RunState.Signed> signed,
         String closing) {
 
     /**
@@ -127,21 +133,29 @@ public record RepairRecord(
                         .filter(m -> m.clockAt().isPresent())
                         .map(m -> dose(plan, m))
                         .toList(),
-                deviations(plan, state),
+                Deviations.of(plan, state),
                 lots(frozen),
                 plan.schools(),
                 plan.totalMin(),
                 taken,
                 events.size(),
+                Used.of(plan, state),
+                LookAgain.of(plan, state),
+                state.amended(),
+                state.takenBack(),
+                state.signed(),
                 plan.closing());
     }
 
     private static Line line(RunStep s, RunState state) {
         List<String> remarks = new ArrayList<>();
-        state.readings().stream()
-                .filter(r -> r.step().equals(s.id()))
+        List<RunState.Reading> here =
+                state.readings().stream().filter(r -> r.step().equals(s.id())).toList();
+        logged(here, remarks);
+        here.stream()
+                .filter(r -> !r.source().endsWith(BenchEvent.LOGGED))
                 .forEach(r -> remarks.add(r.quantity().word() + " " + Check.shown(r.value()) + " "
-                        + r.quantity().unit()));
+                        + r.quantity().unit() + (r.source().isEmpty() ? "" : ", " + r.source())));
         state.notes().stream().filter(n -> n.step().equals(s.id())).forEach(n -> remarks.add("“" + n.text() + "”"));
         String answer = s.answer().isEmpty()
                 ? ""
@@ -166,6 +180,19 @@ public record RepairRecord(
                 s.by(),
                 answer,
                 List.copyOf(remarks));
+    }
+
+    /** What a device logged by itself, as one remark a quantity: how many, from where to where. */
+    private static void logged(List<RunState.Reading> here, List<String> remarks) {
+        Map<String, DoubleSummaryStatistics> by = new LinkedHashMap<>();
+        Map<String, String> unit = new LinkedHashMap<>();
+        here.stream().filter(r -> r.source().endsWith(BenchEvent.LOGGED)).forEach(r -> {
+            String key = r.source() + ": " + r.quantity().word();
+            by.computeIfAbsent(key, k -> new DoubleSummaryStatistics()).accept(r.value());
+            unit.put(key, r.quantity().unit());
+        });
+        by.forEach((key, s) -> remarks.add(key + " " + Check.shown(s.getMin()) + " to " + Check.shown(s.getMax()) + " "
+                + unit.get(key) + ", " + s.getCount() + (s.getCount() == 1 ? " reading" : " readings")));
     }
 
     private static DoseLine dose(Plan plan, MixDone m) {
@@ -197,125 +224,6 @@ public record RepairRecord(
             }
         }
         return List.copyOf(out);
-    }
-
-    private static List<Deviation> deviations(Plan plan, RunState state) {
-        List<Deviation> out = new ArrayList<>();
-        for (MixDone m : state.mixes()) {
-            doseDeviation(plan, m).ifPresent(out::add);
-            lateSpread(plan, m).ifPresent(out::add);
-            earlySanding(plan, state, m).ifPresent(out::add);
-        }
-        for (RunState.Reading r : state.readings()) {
-            if (r.quantity() == Step.Ask.SURFACE_C && r.value() > TradeBook.value("cure.polyester.cap")) {
-                out.add(new Deviation(
-                        Deviation.Kind.OVER_TEMPERATURE,
-                        r.step(),
-                        r.at(),
-                        "Surface " + Check.shown(r.value()) + " °C, at most "
-                                + Check.shown(TradeBook.value("cure.polyester.cap")) + " °C",
-                        "Polyester over its cap shrinks and lifts at the edge: look for a ring after paint."));
-            }
-            double deep = Limits.rule("metal-too-deep").from().orElseThrow();
-            if (r.quantity() == Step.Ask.DEPTH_MM && r.value() > deep) {
-                out.add(new Deviation(
-                        Deviation.Kind.TOO_DEEP,
-                        r.step(),
-                        r.at(),
-                        "Depth left " + Check.shown(r.value()) + " mm, at most " + Check.shown(deep) + " mm",
-                        "Thick filler cracks and prints through: back to straightening."));
-            }
-        }
-        out.sort(Comparator.comparing(Deviation::at));
-        return List.copyOf(out);
-    }
-
-    private static Optional<Deviation> doseDeviation(Plan plan, MixDone m) {
-        if (m.clockAt().isEmpty()) {
-            return Optional.empty();
-        }
-        if (m.percent().isEmpty()) {
-            return m.spreadAt().isEmpty()
-                    ? Optional.empty()
-                    : Optional.of(new Deviation(
-                            Deviation.Kind.DOSE_NOT_WEIGHED,
-                            m.step(),
-                            m.clockAt().get(),
-                            "Dose not on record: filler or cream was not typed in",
-                            "The clock ran on the planned dose."));
-        }
-        double asked = plan.mix(m.mix()).pour().percent();
-        double given = m.percent().get();
-        boolean honest = Peroxide.of(given) instanceof Peroxide.Honest;
-        if (honest && Math.abs(given - asked) <= TradeBook.value("dose.drift") + 1e-9) {
-            return Optional.empty();
-        }
-        return Optional.of(new Deviation(
-                Deviation.Kind.DOSE_OFF,
-                m.step(),
-                m.clockAt().get(),
-                "Cream " + two(given) + " %, asked " + two(asked) + " %",
-                m.said().isEmpty() ? "Inside the window; the clock followed what was weighed." : m.said()));
-    }
-
-    private static Optional<Deviation> lateSpread(Plan plan, MixDone m) {
-        if (m.clockAt().isEmpty() || m.spreadAt().isEmpty()) {
-            return Optional.empty();
-        }
-        MixPlan mix = plan.mix(m.mix());
-        double factor = Peroxide.of(m.percent().orElse(mix.pour().percent()))
-                .factorOrNone()
-                .orElse(1);
-        double by =
-                mix.law().workMinAt(mix.labelWorkMin(), plan.air().tempC(), factor) * TradeBook.value("mix.work-share");
-        double took = minutes(m.clockAt().get(), m.spreadAt().get());
-        return took <= by
-                ? Optional.empty()
-                : Optional.of(new Deviation(
-                        Deviation.Kind.SPREAD_LATE,
-                        m.step(),
-                        m.spreadAt().get(),
-                        "On the part after " + clock(took) + ", due by " + clock(by),
-                        "Spread while gelling: torn surface, pinholes, weak edge."));
-    }
-
-    private static Optional<Deviation> earlySanding(Plan plan, RunState state, MixDone m) {
-        if (m.spreadAt().isEmpty()) {
-            return Optional.empty();
-        }
-        Instant spread = m.spreadAt().get();
-        Optional<RunStep> wait = state.steps().stream()
-                .filter(s -> s.step().kind() == Step.Kind.WAIT && s.step().mix().equals(m.mix()))
-                .filter(s -> s.answer().equals("yes"))
-                .filter(s -> s.doneAt().isPresent() && !s.doneAt().get().isBefore(spread))
-                .findFirst();
-        if (wait.isEmpty()) {
-            return Optional.empty();
-        }
-        Instant when = wait.get().doneAt().orElseThrow();
-        Optional<Replay.CureAt> cure = Replay.cureAt(plan, state, m, when);
-        if (cure.isPresent() && cure.get().reachedMin() >= cure.get().neededMin() - 0.5) {
-            return Optional.empty();
-        }
-        String text = cure.map(c -> "Sanded at " + Math.round(Math.floor(c.reachedMin() / c.neededMin() * 100))
-                        + " % of the cure asked (" + (int) Math.floor(c.reachedMin()) + " of "
-                        + (int) Math.ceil(c.neededMin()) + " min at label temperature)")
-                .orElse("Sanded though the dose never cures");
-        return Optional.of(new Deviation(
-                Deviation.Kind.SANDED_BEFORE_CURE,
-                wait.get().id(),
-                when,
-                text,
-                "Paper clogs, edges tear, and it goes on shrinking under the paint."));
-    }
-
-    private static String two(double v) {
-        return String.format(Locale.ROOT, "%.2f", v);
-    }
-
-    private static String clock(double min) {
-        long s = Math.round(min * 60);
-        return s / 60 + ":" + String.format(Locale.ROOT, "%02d", s % 60) + " min";
     }
 
     private static double minutes(Instant from, Instant to) {

@@ -12,12 +12,13 @@ import vanemend.core.method.Step;
  * @param kind what happened
  * @param at when, by the client's clock corrected to the server's
  * @param by who
- * @param step instance of the step it belongs to; empty for START and UNDO
- * @param answer yes or the id of a branch, GATE only
+ * @param step instance of the step it belongs to; empty for START, UNDO, AMEND, TAKE and SIGN
+ * @param answer yes or the id of a branch for GATE; {@code signed} or {@code back} for SIGN
  * @param quantity what was read, READING only
- * @param value reading in the quantity's unit
- * @param text NOTE only
- * @param target event taken back, UNDO only
+ * @param value reading in the quantity's unit; for AMEND the figure it should have been, or for what was done or begun how many
+ *     minutes earlier it was
+ * @param text the note; the device of a READING, empty where it was typed; the reason of an AMEND, an UNDO or a SIGN that sends back
+ * @param target event taken back or amended
  */
 public record BenchEvent(
         UUID id,
@@ -30,6 +31,14 @@ public record BenchEvent(
         Optional<Double> value,
         String text,
         Optional<UUID> target) {
+    /** How the source of a reading ends that a device gave by itself, no hand at it. */
+    public static final String LOGGED = ", logged";
+
+    /** Whether a device gave it by itself. */
+    public boolean logged() {
+        return kind == Kind.READING && text.endsWith(LOGGED);
+    }
+
     /** What can happen. */
     public enum Kind {
         START,
@@ -38,7 +47,10 @@ public record BenchEvent(
         GATE,
         READING,
         NOTE,
-        UNDO
+        UNDO,
+        AMEND,
+        TAKE,
+        SIGN
     }
 
     /** The work begins. */
@@ -64,10 +76,25 @@ public record BenchEvent(
                 id, Kind.GATE, at, by, step, answer, Optional.empty(), Optional.empty(), "", Optional.empty());
     }
 
-    /** A figure was read. */
+    /** A figure was read and typed. */
     public static BenchEvent reading(UUID id, Instant at, String by, String step, Step.Ask quantity, double value) {
+        return read(id, at, by, step, quantity, value, "");
+    }
+
+    /** A figure was read off {@code device}. */
+    public static BenchEvent read(
+            UUID id, Instant at, String by, String step, Step.Ask quantity, double value, String device) {
         return new BenchEvent(
-                id, Kind.READING, at, by, step, "", Optional.of(quantity), Optional.of(value), "", Optional.empty());
+                id,
+                Kind.READING,
+                at,
+                by,
+                step,
+                "",
+                Optional.of(quantity),
+                Optional.of(value),
+                device,
+                Optional.empty());
     }
 
     /** A remark. */
@@ -80,5 +107,53 @@ public record BenchEvent(
     public static BenchEvent undo(UUID id, Instant at, String by, UUID target) {
         return new BenchEvent(
                 id, Kind.UNDO, at, by, "", "", Optional.empty(), Optional.empty(), "", Optional.of(target));
+    }
+
+    /** Puts {@code target} right: its figure, or how many minutes earlier it was, and why. */
+    public static BenchEvent amend(UUID id, Instant at, String by, UUID target, double value, String reason) {
+        return new BenchEvent(
+                id, Kind.AMEND, at, by, "", "", Optional.empty(), Optional.of(value), reason, Optional.of(target));
+    }
+
+    /** {@code by} takes the work over. */
+    public static BenchEvent take(UUID id, Instant at, String by) {
+        return new BenchEvent(id, Kind.TAKE, at, by, "", "", Optional.empty(), Optional.empty(), "", Optional.empty());
+    }
+
+    /** A lead signs the record, or sends it back and says why. */
+    public static BenchEvent sign(UUID id, Instant at, String by, boolean signed, String why) {
+        return new BenchEvent(
+                id,
+                Kind.SIGN,
+                at,
+                by,
+                "",
+                signed ? "signed" : "back",
+                Optional.empty(),
+                Optional.empty(),
+                why,
+                Optional.empty());
+    }
+
+    /** The same put right by {@code amendment}. */
+    BenchEvent amended(BenchEvent amendment) {
+        double by = amendment.value().orElse(0.0);
+        return switch (kind) {
+            case READING ->
+                new BenchEvent(id, kind, at, this.by, step, answer, quantity, amendment.value(), text, target);
+            case CLOCK, DONE, GATE ->
+                new BenchEvent(
+                        id,
+                        kind,
+                        at.minusMillis(Math.round(by * 60_000)),
+                        this.by,
+                        step,
+                        answer,
+                        quantity,
+                        value,
+                        text,
+                        target);
+            default -> this;
+        };
     }
 }

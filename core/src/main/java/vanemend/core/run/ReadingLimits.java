@@ -12,7 +12,9 @@ public final class ReadingLimits {
             case DEPTH_MM -> 0;
             case FILLER_G -> 1;
             case CREAM_G -> 0;
-            case SURFACE_C -> -20;
+            case SURFACE_C, AIR_C -> -20;
+            case RH_PERCENT, FILM_UM, UV, ANGLE_DEG, USED_ML, USED_G -> 0;
+            case INJURY_MM -> 0.5;
         };
     }
 
@@ -23,6 +25,13 @@ public final class ReadingLimits {
             case FILLER_G -> 3000;
             case CREAM_G -> 150;
             case SURFACE_C -> 120;
+            case AIR_C -> 60;
+            case RH_PERCENT -> 100;
+            case FILM_UM -> 2000;
+            case UV -> 500;
+            case INJURY_MM -> 60;
+            case ANGLE_DEG -> 80;
+            case USED_ML, USED_G -> 5000;
         };
     }
 }

@@ -16,6 +16,7 @@ import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.cure.EquivalentAge;
 import vanemend.core.cure.Peroxide;
+import vanemend.core.cure.Wait;
 import vanemend.core.method.Gate;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
@@ -28,6 +29,7 @@ import vanemend.core.run.RunState.MixDone;
 import vanemend.core.run.RunState.Note;
 import vanemend.core.run.RunState.Reading;
 import vanemend.core.run.RunState.RunStep;
+import vanemend.core.trade.Check;
 import vanemend.core.trade.TradeBook;
 
 /**
@@ -47,6 +49,8 @@ public final class Replay {
         private Optional<Instant> clock = Optional.empty();
         private String by = "";
         private String answer = "";
+        private Optional<UUID> doneEvent = Optional.empty();
+        private Optional<UUID> clockEvent = Optional.empty();
 
         Slot(String id, String loop, Step step) {
             this.id = id;
@@ -55,7 +59,7 @@ public final class Replay {
         }
 
         RunStep view() {
-            return new RunStep(id, loop, step, began, done, by, answer);
+            return new RunStep(id, loop, step, began, done, by, answer, doneEvent, clockEvent);
         }
     }
 
@@ -66,7 +70,11 @@ public final class Replay {
     private final List<Ignored> ignored = new ArrayList<>();
     private final Map<String, Integer> tries = new LinkedHashMap<>();
     private Optional<Instant> startedAt = Optional.empty();
+    private final List<RunState.Amended> amended = new ArrayList<>();
+    private final List<RunState.TakenBack> takenBack = new ArrayList<>();
     private Optional<UUID> lastUndoable = Optional.empty();
+    private Optional<RunState.Signed> signed = Optional.empty();
+    private String hands = "";
     private int at;
 
     private Replay(Plan plan) {
@@ -84,15 +92,79 @@ public final class Replay {
         events.stream()
                 .filter(e -> e.kind() == BenchEvent.Kind.UNDO)
                 .forEach(e -> e.target().ifPresent(undone::add));
+        Map<UUID, BenchEvent> right = new LinkedHashMap<>();
+        events.stream()
+                .filter(e -> e.kind() == BenchEvent.Kind.AMEND && !undone.contains(e.id()))
+                .forEach(e -> e.target().ifPresent(t -> right.put(t, e)));
+        Map<UUID, BenchEvent> known = new LinkedHashMap<>();
         for (BenchEvent e : events) {
-            if (seen.add(e.id()) && !undone.contains(e.id())) {
-                r.take(e);
+            if (!seen.add(e.id())) {
+                continue;
+            }
+            known.put(e.id(), e);
+            if (!undone.contains(e.id())) {
+                r.take(right.containsKey(e.id()) ? e.amended(right.get(e.id())) : e);
+                r.told(e, known);
             }
         }
         return r.state(now);
     }
 
+    /** What takes an earlier event back or puts it right is told beside it. */
+    private void told(BenchEvent e, Map<UUID, BenchEvent> known) {
+        BenchEvent was = e.target().map(known::get).orElse(null);
+        if (e.kind() == BenchEvent.Kind.UNDO) {
+            unsign();
+            takenBack.add(new RunState.TakenBack(
+                    e.target().orElseThrow(), was == null ? "" : said(was), e.text(), e.at(), e.by()));
+        } else if (e.kind() == BenchEvent.Kind.AMEND) {
+            if (was == null) {
+                ignore(e, "what it puts right is not there");
+                return;
+            }
+            double v = e.value().orElse(0.0);
+            String now = was.kind() == BenchEvent.Kind.READING
+                    ? said(was) + ", put right to " + Check.shown(v) + " "
+                            + was.quantity().map(Step.Ask::unit).orElse("")
+                    : said(was) + " was " + Check.shown(v) + " min earlier";
+            unsign();
+            amended.add(new RunState.Amended(was.id(), now, e.text(), e.at(), e.by()));
+            lastUndoable = Optional.of(e.id());
+        }
+    }
+
+    /** What was signed is not what now stands: the lead signs anew. */
+    private void unsign() {
+        signed = signed.filter(s -> !s.stands());
+    }
+
+    private String said(BenchEvent e) {
+        String title = slots.stream()
+                .filter(s -> s.id.equals(e.step()))
+                .findFirst()
+                .map(s -> s.step.title())
+                .orElse("");
+        return switch (e.kind()) {
+            case READING ->
+                e.quantity().map(Step.Ask::word).orElse("") + " "
+                        + Check.shown(e.value().orElse(0.0)) + " "
+                        + e.quantity().map(Step.Ask::unit).orElse("");
+            case NOTE -> "“" + e.text() + "”";
+            case CLOCK -> "The clock of " + title;
+            case SIGN -> "The lead's word";
+            case TAKE -> "The hand-over";
+            default -> title;
+        };
+    }
+
     private void take(BenchEvent e) {
+        boolean byHand = e.kind() != BenchEvent.Kind.SIGN
+                && e.kind() != BenchEvent.Kind.AMEND
+                && e.kind() != BenchEvent.Kind.UNDO
+                && !e.logged();
+        if (byHand) {
+            hands = e.by();
+        }
         switch (e.kind()) {
             case START -> start(e);
             case CLOCK -> clock(e);
@@ -103,8 +175,18 @@ public final class Replay {
                 notes.add(new Note(e.id(), e.step(), e.text(), e.at(), e.by()));
                 lastUndoable = Optional.of(e.id());
             }
-            case UNDO -> {}
+            case TAKE -> lastUndoable = Optional.of(e.id());
+            case SIGN -> sign(e);
+            case UNDO, AMEND -> {}
         }
+    }
+
+    private void sign(BenchEvent e) {
+        if (startedAt.isEmpty() || at < slots.size()) {
+            ignore(e, "there is nothing to sign before the work is finished");
+            return;
+        }
+        signed = Optional.of(new RunState.Signed(e.answer().equals("signed"), e.text(), e.at(), e.by()));
     }
 
     private void start(BenchEvent e) {
@@ -143,6 +225,7 @@ public final class Replay {
                 ignore(e, "the clock runs already");
             } else {
                 s.clock = Optional.of(e.at());
+                s.clockEvent = Optional.of(e.id());
                 lastUndoable = Optional.of(e.id());
             }
         });
@@ -196,14 +279,20 @@ public final class Replay {
     }
 
     private void finish(Slot s, BenchEvent e, String answer) {
-        s.done = Optional.of(e.at());
+        // Put right to a time before it began, or told by a clock that was wrong, it took no time.
+        s.done = Optional.of(later(e.at(), s.began.orElse(e.at())));
         s.by = e.by();
         s.answer = answer;
+        s.doneEvent = Optional.of(e.id());
         at++;
         if (at < slots.size()) {
-            slots.get(at).began = Optional.of(e.at());
+            slots.get(at).began = s.done;
         }
         lastUndoable = Optional.of(e.id());
+    }
+
+    private static Instant later(Instant a, Instant b) {
+        return a.isBefore(b) ? b : a;
     }
 
     private void reading(BenchEvent e) {
@@ -211,8 +300,11 @@ public final class Replay {
             ignore(e, "a reading without a figure");
             return;
         }
-        readings.add(new Reading(e.id(), e.step(), e.quantity().get(), e.value().get(), e.at(), e.by()));
-        lastUndoable = Optional.of(e.id());
+        readings.add(new Reading(e.id(), e.step(), e.quantity().get(), e.value().get(), e.at(), e.by(), e.text()));
+        // What a device logs by itself never stands between the hand and what it would take back.
+        if (!e.logged()) {
+            lastUndoable = Optional.of(e.id());
+        }
     }
 
     private void ignore(BenchEvent e, String why) {
@@ -251,7 +343,22 @@ public final class Replay {
                 List.copyOf(notes),
                 List.copyOf(ignored),
                 lastUndoable,
-                finished);
+                finished,
+                hands,
+                current.filter(s -> BeforeMix.goesLive(s.step) && s.clock.isEmpty())
+                        .map(s -> BeforeMix.of(
+                                plan,
+                                s.step,
+                                slots.subList(0, at).stream().map(x -> x.step).toList(),
+                                slots.subList(at + 1, slots.size()).stream()
+                                        .map(x -> x.step)
+                                        .toList()))
+                        .orElse(List.of()),
+                List.copyOf(amended),
+                List.copyOf(takenBack),
+                current.map(s -> ReadingFinding.at(plan, s.id, s.step.asks(), readings))
+                        .orElse(List.of()),
+                signed);
     }
 
     private MixDone mixAt(int i) {
@@ -328,6 +435,16 @@ public final class Replay {
         Step.Clock clock = s.step.clock().orElseThrow();
         Instant began = s.began.orElseThrow();
         if (s.step.mix().isEmpty()) {
+            Optional<CureLaw> law = plan.waits().stream()
+                    .filter(w -> w.id().equals(clock.waitId()))
+                    .findFirst()
+                    .flatMap(Wait::law);
+            if (law.isPresent()) {
+                return curing(s, clock, law.get(), now);
+            }
+            if (s.step.asks().contains(Step.Ask.UV)) {
+                return lit(s, clock, now);
+            }
             return new LiveClock(
                     s.id,
                     clock.kind(),
@@ -341,6 +458,85 @@ public final class Replay {
         }
         MixDone mix = lastSpread(mixes, s.step.mix());
         return curing(s.id, clock, plan.mix(s.step.mix()), mix, now);
+    }
+
+    /** What was laid from a cartridge or a palette: by the clock as planned until surface readings say how it really goes. */
+    private LiveClock curing(Slot s, Step.Clock clock, CureLaw law, Instant now) {
+        Instant began = s.began.orElseThrow();
+        EquivalentAge age = age(law, began);
+        double needed = law.sandMin();
+        Optional<Instant> ends;
+        if (age.readings().isEmpty()) {
+            ends = Optional.of(plus(began, clock.minutes()));
+        } else {
+            OptionalDouble reached = age.reaches(needed);
+            ends = reached.isPresent() ? Optional.of(plus(began, reached.getAsDouble())) : Optional.empty();
+        }
+        return new LiveClock(
+                s.id,
+                clock.kind(),
+                clock.label(),
+                began,
+                ends,
+                age.readings().isEmpty()
+                        ? clock.note()
+                        : "from " + age.readings().size() + " surface readings",
+                hot(law, age).orElse(""),
+                age.at(Math.max(0, minutes(began, now))),
+                needed);
+    }
+
+    /**
+     * Light: the planned minutes hold for the irradiance first read; where it falls, the clock stretches until the same dose (irradiance ×
+     * time) is in. Longer never harms, so more light does not shorten it.
+     */
+    private LiveClock lit(Slot s, Step.Clock clock, Instant now) {
+        Instant began = s.began.orElseThrow();
+        List<Reading> uv = readings.stream()
+                .filter(r -> r.quantity() == Step.Ask.UV && !r.at().isBefore(began))
+                .toList();
+        double needed = clock.minutes();
+        double first = uv.isEmpty() ? 0 : uv.getFirst().value();
+        if (first <= 0) {
+            String warning = uv.isEmpty() ? "" : "No light at the resin: nothing sets.";
+            Optional<Instant> ends = uv.isEmpty() ? Optional.of(plus(began, needed)) : Optional.empty();
+            return new LiveClock(
+                    s.id,
+                    clock.kind(),
+                    clock.label(),
+                    began,
+                    ends,
+                    clock.note(),
+                    warning,
+                    0,
+                    uv.isEmpty() ? 0 : needed);
+        }
+        double dose = 0;
+        double atNow = 0;
+        double t = 0;
+        double share = 1;
+        double nowMin = minutes(began, now);
+        OptionalDouble reached = OptionalDouble.empty();
+        for (int i = 0; i <= uv.size(); i++) {
+            double to = i < uv.size() ? minutes(began, uv.get(i).at()) : Double.MAX_VALUE;
+            if (reached.isEmpty() && share > 0 && dose + share * (to - t) >= needed) {
+                reached = OptionalDouble.of(t + (needed - dose) / share);
+            }
+            atNow += share * Math.max(0, Math.min(to, Math.max(t, nowMin)) - t);
+            dose += i < uv.size() ? share * (to - t) : 0;
+            t = to;
+            share = i < uv.size() ? Math.min(1, uv.get(i).value() / first) : share;
+        }
+        return new LiveClock(
+                s.id,
+                clock.kind(),
+                clock.label(),
+                began,
+                reached.isPresent() ? Optional.of(plus(began, reached.getAsDouble())) : Optional.empty(),
+                "from " + uv.size() + (uv.size() == 1 ? " UV reading" : " UV readings"),
+                share == 0 ? "No light at the resin: nothing sets." : "",
+                atNow,
+                needed);
     }
 
     private static MixDone lastSpread(List<MixDone> mixes, String mix) {
@@ -423,6 +619,16 @@ public final class Replay {
             return Optional.of(new CureAt(Math.min(1, share) * needed, needed));
         }
         return Optional.of(new CureAt(age.at(Math.max(0, minutes(start, when))), needed));
+    }
+
+    /** Cure by {@code law} of what was laid at {@code start}, at {@code when}; empty where no surface reading says how it went. */
+    public static Optional<CureAt> cureAt(Plan plan, RunState state, CureLaw law, Instant start, Instant when) {
+        Replay r = new Replay(plan);
+        r.readings.addAll(state.readings());
+        EquivalentAge age = r.age(law, start);
+        return age.readings().isEmpty()
+                ? Optional.empty()
+                : Optional.of(new CureAt(age.at(Math.max(0, minutes(start, when))), law.sandMin()));
     }
 
     private static double minutes(Instant from, Instant to) {

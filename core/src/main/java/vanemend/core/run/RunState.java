@@ -19,6 +19,12 @@ import vanemend.core.method.Step;
  * @param ignored events that changed nothing, and why; they are kept all the same
  * @param lastUndoable event that an undo would take back
  * @param finishedAt when the last step was done
+ * @param hands who has it in hand
+ * @param before what must hold before the mix in hand goes live; empty where no mix is in hand
+ * @param amended what was put right afterwards
+ * @param takenBack what was taken back
+ * @param findings what the readings at the step in hand say
+ * @param signed what the lead said of the finished work
  */
 public record RunState(
         Optional<Instant> startedAt,
@@ -30,7 +36,32 @@ public record RunState(
         List<Note> notes,
         List<Ignored> ignored,
         Optional<UUID> lastUndoable,
-        Optional<Instant> finishedAt) {
+        Optional<Instant> finishedAt,
+        String hands,
+        List<BeforeMix.Must> before,
+        List<Amended> amended,
+        List<TakenBack> takenBack,
+        List<ReadingFinding> findings,
+        Optional<Signed> signed) {
+
+    /**
+     * An event that was put right.
+     *
+     * @param target event
+     * @param said what it was and what it is
+     * @param reason why
+     */
+    public record Amended(UUID target, String said, String reason, Instant at, String by) {}
+
+    /** An event that was taken back; the reason is empty where none was given. */
+    public record TakenBack(UUID target, String said, String reason, Instant at, String by) {}
+
+    /**
+     * A lead's word on the finished work.
+     *
+     * @param stands false where it was sent back
+     */
+    public record Signed(boolean stands, String why, Instant at, String by) {}
 
     /**
      * A step in the run.
@@ -42,6 +73,8 @@ public record RunState(
      * @param doneAt when it was done
      * @param by who did it
      * @param answer gate's answer; empty for none
+     * @param doneEvent event that ended it, to put its time right
+     * @param clockEvent event that started its clock by hand, to put its time right
      */
     public record RunStep(
             String id,
@@ -50,7 +83,9 @@ public record RunState(
             Optional<Instant> beganAt,
             Optional<Instant> doneAt,
             String by,
-            String answer) {}
+            String answer,
+            Optional<UUID> doneEvent,
+            Optional<UUID> clockEvent) {}
 
     /**
      * A live clock.
@@ -100,8 +135,13 @@ public record RunState(
             Optional<Instant> clockAt,
             Optional<Instant> spreadAt) {}
 
-    /** A reading that counts. */
-    public record Reading(UUID event, String step, Step.Ask quantity, double value, Instant at, String by) {}
+    /**
+     * A reading that counts.
+     *
+     * @param source device that it came from; empty where it was typed
+     */
+    public record Reading(
+            UUID event, String step, Step.Ask quantity, double value, Instant at, String by, String source) {}
 
     /** A remark. */
     public record Note(UUID event, String step, String text, Instant at, String by) {}
@@ -113,5 +153,16 @@ public record RunState(
     public Optional<RunStep> now() {
         return current.flatMap(
                 id -> steps.stream().filter(s -> s.id().equals(id)).findFirst());
+    }
+
+    /** Instance of the step that was in hand at {@code at}; the last one done where it is finished. */
+    public String inHandAt(Instant at) {
+        String found = steps.getFirst().id();
+        for (RunStep s : steps) {
+            if (s.beganAt().isPresent() && !s.beganAt().get().isAfter(at)) {
+                found = s.id();
+            }
+        }
+        return found;
     }
 }

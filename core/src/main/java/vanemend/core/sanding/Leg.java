@@ -44,4 +44,25 @@ public record Leg(
         CHEAPEST,
         EVERY
     }
+
+    /** The same with another limit of jumps and another removal rate. */
+    public Leg at(double newLimit, double newRatePerUm) {
+        return new Leg(
+                id,
+                stage,
+                fromP,
+                toP,
+                newLimit,
+                stockMm3,
+                newRatePerUm,
+                scratchShare,
+                first,
+                middle,
+                last,
+                tool,
+                motion,
+                sign,
+                damp,
+                grades);
+    }
 }

@@ -47,15 +47,6 @@ public final class Cut {
         return this;
     }
 
-    /** Room that stays empty up to {@code top}, such as air under a film. */
-    public Cut empty(DoubleUnaryOperator top) {
-        double[] below = surfaces.getLast();
-        surfaces.add(IntStream.range(0, x.length)
-                .mapToDouble(i -> Math.max(below[i], top.applyAsDouble(x[i])))
-                .toArray());
-        return this;
-    }
-
     /** What stands proud of the layer before, as spread, before it is sanded level. */
     public Cut proud(DoubleUnaryOperator top) {
         proud = Arrays.stream(x).map(top).toArray();

@@ -33,6 +33,7 @@ public final class PanelSection {
     /**
      * What lies on the face.
      *
+     * @param id of the fill's layer
      * @param tightMm tight first coat
      * @param promoterMm promoter; 0 for none
      * @param lowMm structural material is cut this far below the face, and cream goes over it; 0 where it is level
@@ -40,7 +41,8 @@ public final class PanelSection {
      * @param hatch pattern of the fill
      * @param word of the fill
      */
-    public record Face(double tightMm, double promoterMm, double lowMm, double proudMm, String hatch, String word) {}
+    public record Face(
+            String id, double tightMm, double promoterMm, double lowMm, double proudMm, String hatch, String word) {}
 
     private static final double RIM_MM = 6;
 
@@ -123,7 +125,7 @@ public final class PanelSection {
                                 : bond.applyAsDouble(x));
             }
         }
-        cut.layer("face", face.word(), face.hatch(), cap);
+        cut.layer(face.id(), face.word(), face.hatch(), cap);
         DoubleUnaryOperator built = cut.top();
         if (face.lowMm() > 0) {
             cut.layer("cream", "Cream", "finish", x -> 0);

@@ -45,7 +45,9 @@ class ShelfFileTest {
                     r.nextBoolean() ? ShelfItem.Sanding.DRY : ShelfItem.Sanding.WET_ONLY,
                     Optional.<LocalDate>empty(),
                     maybe(r, x -> 1 + tenth(x, 900)),
-                    maybe(r, x -> 1 + tenth(x, 20))));
+                    maybe(r, x -> 1 + tenth(x, 20)),
+                    maybe(r, x -> 1 + tenth(x, 9)),
+                    maybe(r, x -> 1 + tenth(x, 9))));
         }
         return out;
     }

@@ -1,8 +1,10 @@
 package vanemend.core.method;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import vanemend.core.Bench;
+import vanemend.core.plan.PlanEditDraft;
 import vanemend.core.plan.RepairDraft;
 
 /** One made-up repair for every way to mend, by recipe. */
@@ -106,5 +108,20 @@ public final class Cases {
     private static void put(Map<String, RepairDraft> out, String recipe, String part, String... damages) {
         RepairDraft d = Bench.job(part, damages);
         out.put(recipe, new RepairDraft(d.part(), d.damages(), null, null, null, null, null, recipe, null, null));
+    }
+
+    /** {@code d} with its plan changed by hand. */
+    public static RepairDraft edited(RepairDraft d, PlanEditDraft... edits) {
+        return new RepairDraft(
+                d.part(),
+                d.damages(),
+                d.pins(),
+                d.drying(),
+                d.houseRules(),
+                d.cutYMm(),
+                d.promisedAt(),
+                d.recipe(),
+                d.overrules(),
+                List.of(edits));
     }
 }

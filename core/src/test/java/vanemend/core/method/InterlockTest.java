@@ -14,8 +14,10 @@ import vanemend.core.Seeds;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlanEditDraft;
 import vanemend.core.plan.PlannedStep;
+import vanemend.core.plan.Planner;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
+import vanemend.core.sanding.PaperSwap;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
 
@@ -27,26 +29,12 @@ class InterlockTest {
         return w.plan().orElseThrow(() -> new AssertionError(w.blockers().toString()));
     }
 
-    private static RepairDraft edited(RepairDraft d, PlanEditDraft... edits) {
-        return new RepairDraft(
-                d.part(),
-                d.damages(),
-                d.pins(),
-                d.drying(),
-                d.houseRules(),
-                d.cutYMm(),
-                d.promisedAt(),
-                d.recipe(),
-                d.overrules(),
-                List.of(edits));
-    }
-
     private static PlanEditDraft skip(String step) {
-        return new PlanEditDraft(PlanEditDraft.Kind.SKIP, step, null, null);
+        return new PlanEditDraft(PlanEditDraft.Kind.SKIP, step, null, null, null);
     }
 
     private static PlanEditDraft move(String step, String after) {
-        return new PlanEditDraft(PlanEditDraft.Kind.MOVE, step, after, null);
+        return new PlanEditDraft(PlanEditDraft.Kind.MOVE, step, after, null, null);
     }
 
     private static List<String> ids(Plan p) {
@@ -62,7 +50,7 @@ class InterlockTest {
     @Test
     void leavingOutPromoterClothOrCureIsNamedWithWhatFollows() {
         RepairDraft d = Cases.all().get("plastic-adhesive-cloth");
-        Plan p = plan(edited(d, skip("face-promoter")));
+        Plan p = plan(Cases.edited(d, skip("face-promoter")));
         assertThat(ids(p)).doesNotContain("face-promoter");
         assertThat(p.broken()).singleElement().satisfies(b -> {
             assertThat(b.interlock()).isEqualTo("promoter-renewed");
@@ -70,13 +58,13 @@ class InterlockTest {
             assertThat(b.missing()).isEqualTo("promoter on the face");
             assertThat(b.follows()).contains("rolls back");
         });
-        assertThat(plan(edited(d, skip("cut-cloth"))).broken())
+        assertThat(plan(Cases.edited(d, skip("cut-cloth"))).broken())
                 .anyMatch(b ->
                         b.interlock().equals("cloth-before-mix") && b.step().equals("back-ready"));
-        assertThat(plan(edited(d, move("dish", "back-fill"))).broken())
+        assertThat(plan(Cases.edited(d, move("dish", "back-fill"))).broken())
                 .extracting(Interlock.Broken::interlock)
                 .contains("back-cured-first", "untape-before-dish");
-        assertThat(plan(edited(d, move("face-promoter", "dish"))).broken())
+        assertThat(plan(Cases.edited(d, move("face-promoter", "dish"))).broken())
                 .extracting(Interlock.Broken::interlock)
                 .contains("promoter-renewed");
     }
@@ -86,7 +74,7 @@ class InterlockTest {
         Set<String> broken = new LinkedHashSet<>();
         Cases.all().forEach((recipe, d) -> {
             for (String id : ids(plan(d))) {
-                plan(edited(d, skip(id))).broken().forEach(b -> broken.add(b.interlock()));
+                plan(Cases.edited(d, skip(id))).broken().forEach(b -> broken.add(b.interlock()));
             }
         });
         Set<String> all = new LinkedHashSet<>();
@@ -101,26 +89,26 @@ class InterlockTest {
     void whatIsMixedSpreadAndWaitedForStaysTogether() {
         RepairDraft d = Cases.all().get("rust-mesh");
         List<String> before = ids(plan(d));
-        assertThat(ids(plan(edited(d, skip("fibre-spread"))))).isEqualTo(before);
-        assertThat(ids(plan(edited(d, move("fibre-wait", "clean"))))).isEqualTo(before);
-        assertThat(ids(plan(edited(d, move("tack", "ready"))))).endsWith("ready", "tack");
-        assertThat(ids(plan(edited(d, skip("no-such-step"))))).isEqualTo(before);
+        assertThat(ids(plan(Cases.edited(d, skip("fibre-spread"))))).isEqualTo(before);
+        assertThat(ids(plan(Cases.edited(d, move("fibre-wait", "clean"))))).isEqualTo(before);
+        assertThat(ids(plan(Cases.edited(d, move("tack", "ready"))))).endsWith("ready", "tack");
+        assertThat(ids(plan(Cases.edited(d, skip("no-such-step"))))).isEqualTo(before);
     }
 
     @Test
     void minutesChangeThePlansLengthAndBadOnesAreRefused() {
         RepairDraft d = Cases.all().get("plastic-face");
-        Plan longer = plan(edited(d, new PlanEditDraft(PlanEditDraft.Kind.MINUTES, "wash", null, 30.0)));
+        Plan longer = plan(Cases.edited(d, new PlanEditDraft(PlanEditDraft.Kind.MINUTES, "wash", null, 30.0, null)));
         assertThat(longer.activeMin()).isEqualTo(plan(d).activeMin() + 22);
         Check check = new Check();
-        vanemend.core.plan.Planner.plan(
-                edited(d, new PlanEditDraft(PlanEditDraft.Kind.MINUTES, "wash", null, -1.0)),
+        Planner.plan(
+                Cases.edited(d, new PlanEditDraft(PlanEditDraft.Kind.MINUTES, "wash", null, -1.0, null)),
                 Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()),
                 check);
         assertThat(check.problems()).anyMatch(p -> p.field().equals("edits.0.minutes"));
         Check empty = new Check();
-        vanemend.core.plan.Planner.plan(
-                edited(d, new PlanEditDraft(null, "wash", null, null)),
+        Planner.plan(
+                Cases.edited(d, new PlanEditDraft(null, "wash", null, null, null)),
                 Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()),
                 empty);
         assertThat(empty.problems()).anyMatch(p -> p.field().equals("edits.0"));
@@ -137,13 +125,82 @@ class InterlockTest {
                 String step = ids.get(r.nextInt(ids.size()));
                 edits.add(r.nextBoolean() ? skip(step) : move(step, ids.get(r.nextInt(ids.size()))));
             }
-            Plan p = plan(edited(d, edits.toArray(PlanEditDraft[]::new)));
+            Plan p = plan(Cases.edited(d, edits.toArray(PlanEditDraft[]::new)));
             String last = "";
             for (PlannedStep s : p.steps()) {
                 assertThat(s.step().after()).isEqualTo(last.isEmpty() ? List.of() : List.of(last));
                 last = s.step().id();
             }
             assertThat(ids(p)).doesNotHaveDuplicates();
+        });
+    }
+
+    private static PlanEditDraft paper(String step, String item) {
+        return new PlanEditDraft(PlanEditDraft.Kind.PAPER, step, null, null, item);
+    }
+
+    @Test
+    @DisplayName(
+            "another paper on a step: trim never coarser than 180, jumps within the limit, coarse last (common practice)")
+    void anotherPaperSaysWhatItBreaks() {
+        RepairDraft trim = Cases.all().get("trim");
+        Plan laid = plan(trim);
+        var first = laid.ladder().rungs().getFirst();
+        Plan coarse = plan(Cases.edited(trim, paper(first.id(), "P80")));
+        assertThat(coarse.broken())
+                .extracting(Interlock.Broken::interlock, Interlock.Broken::step)
+                .contains(org.assertj.core.groups.Tuple.tuple("coarse-outside-zone", first.id()));
+        assertThat(coarse.broken())
+                .allSatisfy(b -> assertThat(b.title()).contains(b.step().equals(first.id()) ? "P80" : "P"));
+        assertThat(coarse.ladder().rungs().getFirst().paper()).isEqualTo("P80");
+        assertThat(coarse.steps())
+                .filteredOn(s -> s.step().id().equals(first.id()))
+                .singleElement()
+                .satisfies(s -> assertThat(s.step().paper()).startsWith("P80"));
+        assertThat(plan(Cases.edited(trim, paper(first.id(), first.itemId()))).ladder())
+                .as("the planned paper changes nothing")
+                .isEqualTo(laid.ladder());
+        assertThat(plan(Cases.edited(trim, paper(first.id(), "thrown-away"))).broken())
+                .extracting(Interlock.Broken::interlock)
+                .containsExactly("paper-gone");
+        assertThat(plan(Cases.edited(trim, paper(first.id(), "P80"), skip(first.id())))
+                        .broken())
+                .as("left out, it scratches nothing")
+                .noneMatch(b -> b.interlock().equals("coarse-outside-zone"));
+        Check check = new Check();
+        Planner.plan(
+                Cases.edited(trim, paper(first.id(), null)),
+                Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()),
+                check);
+        assertThat(check.problems()).anyMatch(p -> p.field().equals("edits.0.paper"));
+    }
+
+    @Test
+    @DisplayName(
+            "any paper on any rung: finer ones take longer, the next takes longer after a coarser one, and every fault names its step")
+    void anyPaperOnAnyRung() {
+        Cases.all().forEach((recipe, d) -> {
+            Plan laid = plan(d);
+            for (int i = 0; i < laid.ladder().rungs().size(); i++) {
+                var rung = laid.ladder().rungs().get(i);
+                for (var item : Bench.fullShelf()) {
+                    if (item.grading().isEmpty()) {
+                        continue;
+                    }
+                    var ladder = PaperSwap.on(laid.ladder(), rung.id(), item);
+                    var now = ladder.rungs().get(i);
+                    assertThat(now.minutes() >= rung.minutes() - 1e-9)
+                            .as(recipe + " " + rung.id() + " " + item.id())
+                            .isEqualTo(now.grainUm() <= rung.grainUm() + 1e-9);
+                    PaperSwap.faults(laid.ladder(), ladder)
+                            .forEach(f -> assertThat(ladder.rungs()).anyMatch(r -> r.id().equals(f.rung())));
+                    if (now.grainUm() > laid.ladder().rungs().getFirst().grainUm() * 1.1 && i > 0) {
+                        assertThat(PaperSwap.faults(laid.ladder(), ladder))
+                                .as(recipe + " " + rung.id() + " " + item.id())
+                                .isNotEmpty();
+                    }
+                }
+            }
         });
     }
 }

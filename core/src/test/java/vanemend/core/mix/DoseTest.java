@@ -57,7 +57,7 @@ class DoseTest {
     @ParameterizedTest(name = "strokes of a 120 mm spreader over {0} mm with one third overlap: {1}")
     @CsvSource({"60,1", "120,1", "121,2", "200,2", "201,3", "280,3"})
     void strokes(double zone, int strokes) {
-        assertThat(Dose.strokes(zone, 120)).isEqualTo(strokes);
+        assertThat(Strokes.count(zone, 120, 1.0 / 3)).isEqualTo(strokes);
     }
 
     @ParameterizedTest(name = "{0} mm in lifts of 2 mm: {1}")

@@ -33,13 +33,13 @@ class PortionsTest {
     @DisplayName(
             "cartridge: one mixer a go, each purged 65 mm of a 5 mm bead (1.28 mL) and left full (2.5 mL) (common practice, recalled)")
     void cartridge() {
-        Portion one = Portions.cartridge("face", "Face", FACE, ml(20), 5, 20);
+        Portion one = Portions.cartridge("face", "Face", FACE, ml(20), new Pace(5, 20, 0));
         assertThat(one.batches()).isEqualTo(1);
         assertThat(figure(one, "Waste in purge and mixer")).isCloseTo(3.8, within(0.05));
         assertThat(one.needed()).isEqualTo(26);
         assertThat(figure(one, "Cartridges")).isEqualTo(1);
         assertThat(one.onPartByMin()).isEqualTo(4);
-        Portion fast = Portions.cartridge("back", "Back", FACE, ml(60), 1, 20);
+        Portion fast = Portions.cartridge("back", "Back", FACE, ml(60), new Pace(1, 20, 0));
         assertThat(fast.batches()).isEqualTo(5);
         assertThat(figure(fast, "Mixers")).isEqualTo(5);
         assertThat(fast.notes()).anyMatch(n -> n.contains("5 equal goes"));
@@ -48,9 +48,24 @@ class PortionsTest {
 
     @Test
     void whatCannotBeSpreadInTimeSaysWhatWouldHelp() {
-        Portion p = Portions.cartridge("back", "Back", FACE, ml(900), 0.6, 12);
+        Portion p = Portions.cartridge("back", "Back", FACE, ml(900), new Pace(0.6, 12, 0));
         assertThat(Portions.hopeless(p)).isTrue();
         assertThat(p.notes().getLast()).contains("slower class").contains("cool the shop");
+    }
+
+    @Test
+    @DisplayName(
+            "five plies of 4 min each want two goes of resin that stays workable 15 min (0.8 of it is used; recalled)")
+    void pliesTakeTheTimeOfHandsNotOfVolumeAlone() {
+        Pace quick = new Pace(15, 20, 0);
+        Pace plies = new Pace(15, 20, 20);
+        Portion alone = Portions.cartridge("x", "X", FACE, ml(20), quick);
+        Portion laid = Portions.cartridge("x", "X", FACE, ml(20), plies);
+        assertThat(alone.batches()).isEqualTo(1);
+        assertThat(laid.batches()).isEqualTo(2);
+        assertThat(laid.spreadMin()).isEqualTo(10);
+        assertThat(laid.spreadMin()).isLessThanOrEqualTo(laid.onPartByMin());
+        assertThat(laid.needed()).isGreaterThan(alone.needed());
     }
 
     @Test
@@ -58,10 +73,12 @@ class PortionsTest {
         Seeds.forEach(500, (r, i) -> {
             double v = Seeds.between(r, 1, 120);
             double work = Seeds.between(r, 1, 12);
-            Portion p = Portions.cartridge("x", "X", FACE, ml(v), work, 20);
-            assertThat(Portions.cartridge("x", "X", FACE, ml(v + 5), work, 20).needed())
+            Portion p = Portions.cartridge("x", "X", FACE, ml(v), new Pace(work, 20, 0));
+            assertThat(Portions.cartridge("x", "X", FACE, ml(v + 5), new Pace(work, 20, 0))
+                            .needed())
                     .isGreaterThanOrEqualTo(p.needed());
-            assertThat(Portions.cartridge("x", "X", FACE, ml(v), work / 2, 20).needed())
+            assertThat(Portions.cartridge("x", "X", FACE, ml(v), new Pace(work / 2, 20, 0))
+                            .needed())
                     .isGreaterThanOrEqualTo(p.needed());
             assertThat(p.needed()).isGreaterThan(v);
         });
@@ -71,7 +88,7 @@ class PortionsTest {
     @DisplayName("resin : glass = (1 − ψ)/ψ by weight: at 45 % glass 1.22 (laminate texts); ψ recalled, verify")
     void laminate() {
         ShelfItem resin = Bench.mix("resin", "laminating-resin", 20, new LabelTime(21, 120));
-        Portion p = Portions.laminate("face", "Resin", resin, 1e5, 300, 0, 20, 20);
+        Portion p = Portions.laminate("face", "Resin", resin, 1e5, 300, 0, new Pace(20, 20, 0));
         assertThat(figure(p, "Cloth")).isCloseTo(30, within(0.01));
         assertThat(figure(p, "Resin with hardener")).isCloseTo(Math.ceil(30 * 0.55 / 0.45 * 1.1), within(1e-9));
     }
@@ -89,7 +106,7 @@ class PortionsTest {
         Portion pressure = Portions.drops("resin", abs, false);
         assertThat(figure(pressure, "First fill")).isEqualTo(6);
         assertThat(figure(pressure, "Again where it stays dark")).isEqualTo(4);
-        Portion coats = Portions.coats("c", "Promoter", Portion.Form.SPRAYED, abs, 50_000, 2, 60);
+        Portion coats = Portions.coats("c", "Promoter", Portion.Form.SPRAYED, abs, 50_000, 2, "coat.promoter");
         assertThat(figure(coats, "In all")).isCloseTo(6, within(1e-9));
         assertThat(coats.needed()).isEqualTo(6);
         assertThat(Portions.gel("g", "Gel", abs, 0.001).needed()).isEqualTo(0.1);

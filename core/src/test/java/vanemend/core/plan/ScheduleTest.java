@@ -4,17 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import vanemend.core.Seeds;
 import vanemend.core.method.Step;
 
 @DisplayName("schedule: earliest and latest starts over a graph of steps (critical path method, textbook)")
 class ScheduleTest {
     private static Step step(String id, Step.Kind kind, double active, double wait, String... after) {
-        Optional<Step.Clock> clock =
-                wait > 0 ? Optional.of(new Step.Clock(Step.Clock.Kind.FROM, "from", wait, "test")) : Optional.empty();
+        Optional<Step.Clock> clock = wait > 0
+                ? Optional.of(new Step.Clock(Step.Clock.Kind.FROM, "from", wait, "test", ""))
+                : Optional.empty();
         return new Step(
                 id,
                 kind,
@@ -47,6 +50,20 @@ class ScheduleTest {
 
     private static PlannedStep at(List<PlannedStep> all, String id) {
         return all.stream().filter(s -> s.step().id().equals(id)).findFirst().orElseThrow();
+    }
+
+    @Test
+    void withoutAPromiseNoStepIsLateWhateverTheFractions() {
+        Seeds.forEach(100, (r, n) -> {
+            List<Step> chain = new ArrayList<>();
+            for (int i = 0; i < 30; i++) {
+                double min = r.nextDouble() * 40;
+                chain.add(
+                        i == 0 ? step("s0", Step.Kind.DO, min, 0) : step("s" + i, Step.Kind.DO, min, 0, "s" + (i - 1)));
+            }
+            assertThat(Schedule.of(chain, Double.NaN))
+                    .allSatisfy(s -> assertThat(s.latestMin()).isGreaterThanOrEqualTo(s.earliestMin()));
+        });
     }
 
     @Test

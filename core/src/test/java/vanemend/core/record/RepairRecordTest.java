@@ -110,7 +110,9 @@ class RepairRecordTest {
         Run early = new Run();
         early.waitShare = 0.5;
         RepairRecord r = early.record();
-        assertThat(kinds(r)).containsExactly(Deviation.Kind.SANDED_BEFORE_CURE);
+        assertThat(kinds(r))
+                .as("the filler's, and the other wait that was cut short")
+                .containsExactly(Deviation.Kind.SANDED_BEFORE_CURE, Deviation.Kind.WENT_ON_EARLY);
         assertThat(r.deviations().getFirst().text())
                 .contains("50 % of the cure asked")
                 .contains("9 of 18 min");

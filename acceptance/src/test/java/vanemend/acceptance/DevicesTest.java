@@ -1,0 +1,143 @@
+package vanemend.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+
+@DisplayName(
+        "devices beside the run: a steady figure taken with a tap, a broken one typed over, readings and pictures in the record")
+@ExtendWith(Depot.Leave.class)
+class DevicesTest {
+    @TempDir
+    Path dir;
+
+    /** Joss, who drives the stand-ins on another screen. */
+    private static Technician atTheDevices() {
+        Technician joss = new Technician(Depot.as("joss", 1280, 800));
+        joss.place("Devices");
+        joss.page().locator("[data-device='SCALE']").waitFor();
+        return joss;
+    }
+
+    private static Locator sheet(Technician t, String name) {
+        return t.page().getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name));
+    }
+
+    @Test
+    void fillerAndCreamComeOffTheScale() {
+        Technician joss = atTheDevices();
+        Locator scale = sheet(joss, "Mixing scale");
+        scale.getByLabel("Creep").fill("0");
+        scale.getByLabel("On the pan").fill("0");
+        scale.getByText("Set to nought").click();
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        tam.newRepair("Weighed on the scale", "2.8");
+        tam.begin();
+        tam.workTo("filler-mix");
+        scale.getByLabel("On the pan").fill("66.3");
+        Page page = tam.page();
+        assertThat(page.getByText("steady")).isVisible();
+        assertThat(page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("Mixing scale")))
+                .containsText("66.");
+        tam.button("Take as filler").click();
+        assertThat(tam.button("Filler weighed: 66.")).isVisible();
+        tam.button("Nought").click();
+        assertThat(page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("Mixing scale")))
+                .containsText("0\u202fg");
+        scale.getByLabel("On the pan").fill("67.6");
+        tam.button("Take as cream").click();
+        assertThat(tam.button("Cream weighed: 1.3")).isVisible();
+        tam.sent();
+        assertThat(tam.ask("/api/repairs/" + tam.number() + "/run").toString()).contains("source=Mixing scale");
+    }
+
+    @Test
+    void aGaugeThatFallsSilentKeepsItsLastFigureWithItsAgeAndTheFigureIsTyped() throws IOException {
+        Technician joss = atTheDevices();
+        Locator gauge = sheet(joss, "Paint-film gauge");
+        gauge.getByLabel("Film there").fill("88");
+        gauge.getByLabel("Scatter").fill("0");
+        Technician tam = Technician.running("tam", "Run on the mirror arm cover");
+        Page page = tam.page();
+        tam.workTo("film");
+        gauge.getByText("Touch the probe down").click();
+        tam.button("Reading").click();
+        tam.button("Put in").click();
+        tam.button("Take the reading").click();
+        assertThat(page.getByText("Read 4 more")).isVisible();
+        gauge.getByText("Silent").click();
+        tam.button("Reading").click();
+        assertThat(page.getByText("Does not answer: type the figure instead. Last 88"))
+                .isVisible();
+        assertThat(tam.button("Put in")).isDisabled();
+        tam.type("Clear left beside the run", "86");
+        tam.button("Take the reading").click();
+        tam.sent();
+        gauge.getByText("Right").click();
+
+        // In the record, with its source; out and in as a file, counted once.
+        page.navigate(Depot.url() + "/repairs/" + tam.number() + "/record");
+        Download csv =
+                page.waitForDownload(() -> page.getByText("Readings, CSV").click());
+        assertThat(Files.readString(csv.path()))
+                .contains("FILM_UM,86.0,µm,film,")
+                .contains(",Paint-film gauge");
+        page.getByLabel("Readings file").setInputFiles(csv.path());
+        assertThat(page.getByText("Nothing new: all of them are here already.")).isVisible();
+        Path broken = Files.writeString(dir.resolve("logger.csv"), "at,quantity,value\nnoon,SURFACE_C,21\n");
+        page.getByLabel("Readings file").setInputFiles(broken);
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Nothing was taken. Line 2: “noon” is no time");
+    }
+
+    @Test
+    void theSurfaceLogsItselfToTheRepairItIsPutOn() {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        tam.newRepair("Under the lamp", "2.8");
+        tam.begin();
+        Technician joss = atTheDevices();
+        Locator surface = sheet(joss, "Surface thermometer");
+        surface.getByLabel("Log to").selectOption(tam.number());
+        surface.getByText("Put on").click();
+        assertThat(surface).containsText("Logs to Under the lamp");
+        assertThat(tam.ask("/api/repairs/" + tam.number() + "/run").toString())
+                .contains("source=Surface thermometer, logged");
+        surface.getByText("Take off").click();
+        assertThat(surface).not().containsText("Logs to");
+    }
+
+    @Test
+    void picturesBeforeAndAfterStandInTheRecordAndGoWithAReasonOnly() throws IOException {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        tam.newRepair("Pictured door", "2.8");
+        tam.begin();
+        Page page = tam.page();
+        page.navigate(Depot.url() + "/repairs/" + tam.number() + "/record");
+        Path file = dir.resolve("door.png");
+        ImageIO.write(new BufferedImage(2400, 1200, BufferedImage.TYPE_INT_RGB), "png", file.toFile());
+        page.getByLabel("Picture before").setInputFiles(file);
+        Locator shot = page.getByAltText("Before, taken");
+        assertThat(shot).isVisible();
+        page.waitForFunction("i => i.complete && i.naturalWidth === 1600", shot.elementHandle());
+        Path text = Files.writeString(dir.resolve("no.png"), "no picture");
+        page.getByLabel("Picture after").setInputFiles(text);
+        assertThat(page.getByText("no.png: This is no picture that is taken here: JPEG or PNG is."))
+                .isVisible();
+        tam.button("Take this picture away").click();
+        tam.type("Why", "wrong door");
+        tam.button("Take it away").click();
+        assertThat(shot).hasCount(0);
+    }
+}

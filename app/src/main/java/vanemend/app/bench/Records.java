@@ -1,0 +1,136 @@
+package vanemend.app.bench;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import vanemend.app.access.Account;
+import vanemend.app.access.Role;
+import vanemend.app.problem.Refused;
+import vanemend.app.store.Audit;
+import vanemend.app.store.BenchEvents;
+import vanemend.app.store.Json;
+import vanemend.app.store.Repairs;
+import vanemend.app.store.Shop;
+import vanemend.core.plan.FrozenPlan;
+import vanemend.core.record.RecordFile;
+import vanemend.core.record.RecordWords;
+import vanemend.core.record.RepairRecord;
+import vanemend.core.run.BenchEvent;
+import vanemend.core.trade.Check;
+
+/** Records found again, written out and read back in. */
+@Component
+public class Records {
+    /** A record that answers a question. */
+    public record Found(long id, FrozenPlan frozen, RepairRecord record, List<RecordWords.Word> met) {}
+
+    private static final int MOST_ASKED = 200;
+
+    private final Repairs repairs;
+    private final BenchEvents events;
+    private final Bench bench;
+    private final Shop shop;
+    private final Json json;
+    private final Audit audit;
+    private final Clock clock;
+    private final Bell bell;
+
+    Records(
+            Repairs repairs,
+            BenchEvents events,
+            Bench bench,
+            Shop shop,
+            Json json,
+            Audit audit,
+            Clock clock,
+            Bell bell) {
+        this.repairs = repairs;
+        this.events = events;
+        this.bench = bench;
+        this.shop = shop;
+        this.json = json;
+        this.audit = audit;
+        this.clock = clock;
+        this.bell = bell;
+    }
+
+    /** Records of work begun that hold every word of {@code asked}, newest change first. */
+    public List<Found> find(String asked) {
+        if (asked.length() > MOST_ASKED) {
+            throw new Refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "Find",
+                    "The question has " + asked.length() + " characters; at most " + MOST_ASKED + ".");
+        }
+        List<Found> out = new ArrayList<>();
+        for (Repairs.Stored r : repairs.all()) {
+            if (r.frozen()) {
+                FrozenPlan frozen = repairs.plan(r.id()).orElseThrow();
+                RepairRecord record = RepairRecord.of(frozen, events.of(r.id()), clock.instant());
+                RecordWords.met(RecordWords.of(frozen, record, shop.zone()), asked)
+                        .ifPresent(met -> out.add(new Found(r.id(), frozen, record, met)));
+            }
+        }
+        return List.copyOf(out);
+    }
+
+    /** The record of {@code id} as a file that reads back in whole. */
+    public String file(long id) {
+        FrozenPlan frozen = bench.running(id).frozen();
+        return json.write(new RecordFile(RecordFile.FORMAT, repairs.clientId(id), frozen, events.of(id)));
+    }
+
+    /** Reads a record in; one that is here already is refused, so that nothing is doubled. */
+    @Transactional
+    public long read(String text, Account who) {
+        if (who.role() != Role.LEAD) {
+            throw new Refused(HttpStatus.FORBIDDEN, "Record", "Only a lead may read records in.");
+        }
+        RecordFile file = parsed(text);
+        Check check = new Check();
+        file.check(check);
+        if (!check.clean()) {
+            throw new Refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "Record",
+                    check.problems().getFirst().message(),
+                    Map.of("problems", check.problems()));
+        }
+        Optional<Long> here = repairs.byClientId(file.repair());
+        if (here.isPresent()) {
+            throw new Refused(
+                    HttpStatus.CONFLICT, "Record", "This record is here already, as repair " + here.get() + ".");
+        }
+        for (BenchEvent e : file.events()) {
+            if (events.holder(e.id()).isPresent()) {
+                throw new Refused(
+                        HttpStatus.CONFLICT,
+                        "Record",
+                        "An event of this record stands in another repair here: it was changed since it was written out.");
+            }
+        }
+        long id = repairs.add(file.repair(), file.frozen().draft(), who.id());
+        repairs.freeze(id, file.frozen(), who.id());
+        file.events().forEach(e -> events.addFromElsewhere(id, e, who.id()));
+        audit.did(
+                who.id(), Audit.Act.RECORD, "Read in: " + file.frozen().workup().name());
+        bell.ringAfterCommit(id);
+        return id;
+    }
+
+    private RecordFile parsed(String text) {
+        try {
+            return json.read(text, RecordFile.class);
+        } catch (RuntimeException e) {
+            throw new Refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "Record",
+                    "This is no record that can be read: expected a file written out by Record, JSON.");
+        }
+    }
+}

@@ -1,0 +1,35 @@
+package vanemend.app.device;
+
+import java.time.Instant;
+import java.util.List;
+
+/** A paint-film gauge: each touch of the probe gives one figure, held until the next; every place reads a little otherwise. */
+public final class FilmGauge extends StandIn {
+    private long touches;
+
+    /** Over {@code filmUm} of film. */
+    public FilmGauge(long seed, double filmUm) {
+        super(seed);
+        knob("film", "Film there", "µm", 0, 2000, filmUm);
+        knob("scatter", "Scatter", "µm", 0, 50, 2);
+        press("touch", "Touch the probe down");
+    }
+
+    @Override
+    public Kind kind() {
+        return Kind.FILM;
+    }
+
+    @Override
+    List<ShownFigure> shows(Instant now) {
+        return touches == 0
+                ? List.of()
+                : List.of(new ShownFigure(
+                        Measured.FILM_UM, Math.max(0, shown(at("film") + at("scatter") * noise("um", touches), 0))));
+    }
+
+    @Override
+    void pressed(String id, Instant now) {
+        touches++;
+    }
+}

@@ -1,0 +1,24 @@
+package vanemend.app.device;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What is known of a device now.
+ *
+ * @param figures the last that could be believed
+ * @param at when those were shown; empty where there were none yet
+ * @param state whether they are what it shows now
+ * @param steady whether they have settled
+ * @param said what is wrong, and what to do; empty where nothing is
+ */
+public record Shown(
+        Device.Kind kind, List<ShownFigure> figures, Optional<Instant> at, State state, boolean steady, String said) {
+    /** How it stands. */
+    public enum State {
+        LIVE,
+        SILENT,
+        NONSENSE
+    }
+}

@@ -1,0 +1,204 @@
+package vanemend.app.export;
+
+import com.lowagie.text.Document;
+import com.lowagie.text.Font;
+import com.lowagie.text.PageSize;
+import com.lowagie.text.Paragraph;
+import com.lowagie.text.Phrase;
+import com.lowagie.text.Rectangle;
+import com.lowagie.text.pdf.PdfPCell;
+import com.lowagie.text.pdf.PdfPTable;
+import com.lowagie.text.pdf.PdfWriter;
+import java.io.ByteArrayOutputStream;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import vanemend.core.plan.FrozenPlan;
+import vanemend.core.record.RepairRecord;
+import vanemend.core.trade.Check;
+
+/** The record on A4: what was planned, what was done, with the drawing it was done by. */
+public final class RecordPdf {
+    private static final float MARGIN = 12 * TemplatePdf.PT;
+    private static final float[] STEPS = {12, 46, 11, 11, 40, 14};
+    private final FrozenPlan frozen;
+    private final RepairRecord record;
+    private final DateTimeFormatter day;
+    private final DateTimeFormatter clock;
+    private final Font plain = new Font(Fonts.plain(), 8);
+    private final Font bold = new Font(Fonts.bold(), 8);
+    private final Font head = new Font(Fonts.bold(), 11);
+
+    private RecordPdf(FrozenPlan frozen, RepairRecord record, ZoneId zone) {
+        this.frozen = frozen;
+        this.record = record;
+        this.day =
+                DateTimeFormatter.ofPattern("d MMM yyyy HH:mm", Locale.ENGLISH).withZone(zone);
+        this.clock = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH).withZone(zone);
+    }
+
+    /** The whole file, times by {@code zone}. */
+    public static byte[] of(FrozenPlan frozen, RepairRecord record, ZoneId zone) {
+        return new RecordPdf(frozen, record, zone).write();
+    }
+
+    private byte[] write() {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (Document doc = new Document(PageSize.A4, MARGIN, MARGIN, MARGIN, MARGIN)) {
+            PdfWriter writer = PdfWriter.getInstance(doc, out);
+            doc.addTitle("Record: " + frozen.workup().name());
+            doc.open();
+            title(doc);
+            deviations(doc);
+            mixes(doc);
+            steps(doc);
+            rest(doc);
+            doc.newPage();
+            new BenchSheetPdf(frozen.workup(), frozen.plan()).drawings(writer.getDirectContent(), 280);
+        }
+        return out.toByteArray();
+    }
+
+    private void title(Document doc) {
+        var w = frozen.workup();
+        doc.add(new Paragraph("Record: " + w.name() + ", " + w.vehicle(), new Font(Fonts.bold(), 16)));
+        line(
+                doc,
+                w.mark() + " | " + frozen.plan().method() + " | "
+                        + w.verdict().outcome().word() + " | plan frozen " + at(record.frozen()) + " by " + frozen.by()
+                        + " | rule book " + record.ruleBook());
+        line(
+                doc,
+                "Begun " + record.startedAt().map(this::at).orElse("not yet") + " | finished "
+                        + record.finishedAt().map(this::at).orElse("not yet") + " | "
+                        + Math.round(record.takenMin()) + " of " + Math.round(record.plannedMin())
+                        + " min planned | shop air "
+                        + Check.shown(frozen.plan().air().tempC()) + " °C, "
+                        + Check.shown(frozen.plan().air().rhPercent()) + " % | hands "
+                        + String.join(", ", record.people()));
+        line(
+                doc,
+                record.signed()
+                        .map(s -> s.stands()
+                                ? "Signed by " + s.by() + ", " + at(s.at())
+                                : "Sent back by " + s.by() + ", " + at(s.at()) + ": " + s.why())
+                        .orElse("Not signed yet."));
+    }
+
+    private void deviations(Document doc) {
+        section(doc, "Deviations");
+        if (record.deviations().isEmpty()) {
+            line(doc, "None: done as planned.");
+        }
+        record.deviations().forEach(d -> line(doc, clock.format(d.at()) + "  " + d.text() + ". " + d.consequence()));
+        record.amended()
+                .forEach(a -> line(doc, at(a.at()) + "  " + a.said() + " (" + a.by() + ": " + a.reason() + ")"));
+        record.takenBack()
+                .forEach(
+                        t -> line(doc, at(t.at()) + "  Taken back by " + t.by() + ": " + t.said() + ". " + t.reason()));
+    }
+
+    private void mixes(Document doc) {
+        if (record.doses().isEmpty()) {
+            return;
+        }
+        section(doc, "Mixes");
+        PdfPTable t = table(
+                new float[] {40, 20, 20, 20, 20, 20}, "Material", "Lot", "Filler planned", "weighed", "Cream", "Dose");
+        record.doses()
+                .forEach(d -> row(
+                        t,
+                        d.title(),
+                        d.lot(),
+                        grams(d.plannedFillerG()),
+                        d.fillerG().map(RecordPdf::grams).orElse("not typed"),
+                        d.creamG().map(RecordPdf::grams).orElse("not typed"),
+                        d.percent().map(p -> tenth(p) + " %").orElse("not known") + " of " + tenth(d.askedPercent())
+                                + " %"));
+        doc.add(t);
+    }
+
+    private void steps(Document doc) {
+        section(doc, "Steps, planned against done");
+        PdfPTable t = table(STEPS, "Done", "Step", "Planned", "Taken", "Gate, readings, notes", "Hands");
+        for (RepairRecord.Line l : record.lines()) {
+            List<String> said = new java.util.ArrayList<>(l.remarks());
+            if (!l.answer().isEmpty()) {
+                said.addFirst(l.answer());
+            }
+            row(
+                    t,
+                    clock.format(l.doneAt()),
+                    (l.loop().isEmpty() ? "" : l.loop() + ": ") + l.title(),
+                    tenth(l.plannedMin()) + " min",
+                    tenth(l.takenMin()) + " min",
+                    String.join("; ", said),
+                    l.by());
+        }
+        doc.add(t);
+    }
+
+    private void rest(Document doc) {
+        section(doc, "Used");
+        record.used()
+                .forEach(u -> line(
+                        doc,
+                        u.name() + (u.lot().isEmpty() ? "" : ", lot " + u.lot()) + ": " + tenth(u.amount()) + " "
+                                + u.unit() + (u.read() ? "" : ", as planned")));
+        section(doc, "Lots");
+        record.lots().forEach(l -> line(doc, l.role() + ": " + l.name() + ", lot " + l.lot()));
+        section(doc, "Schools followed");
+        record.schools().forEach((q, a) -> line(doc, q + ": " + a));
+        record.again().forEach(a -> line(doc, "Look again " + at(a.due()) + ": " + a.what()));
+        line(doc, record.closing());
+    }
+
+    private void section(Document doc, String words) {
+        Paragraph p = new Paragraph(words, head);
+        p.setSpacingBefore(7);
+        p.setSpacingAfter(3);
+        doc.add(p);
+    }
+
+    private void line(Document doc, String words) {
+        doc.add(new Paragraph(11, words, plain));
+    }
+
+    private PdfPTable table(float[] widths, String... heads) {
+        PdfPTable t = new PdfPTable(widths);
+        t.setWidthPercentage(100);
+        t.setHeaderRows(1);
+        for (String h : heads) {
+            t.addCell(cell(h, bold));
+        }
+        return t;
+    }
+
+    private void row(PdfPTable t, String... words) {
+        for (String w : words) {
+            t.addCell(cell(w, plain));
+        }
+    }
+
+    private static PdfPCell cell(String words, Font font) {
+        PdfPCell c = new PdfPCell(new Phrase(10, words, font));
+        c.setBorder(Rectangle.BOTTOM);
+        c.setBorderWidth(0.4f);
+        c.setPadding(2);
+        return c;
+    }
+
+    private String at(Instant t) {
+        return day.format(t);
+    }
+
+    private static String grams(double g) {
+        return tenth(g) + " g";
+    }
+
+    private static String tenth(double v) {
+        return Check.shown(Math.round(v * 10) / 10.0);
+    }
+}

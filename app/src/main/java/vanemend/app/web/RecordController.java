@@ -1,0 +1,125 @@
+package vanemend.app.web;
+
+import java.nio.charset.StandardCharsets;
+import java.security.Principal;
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import vanemend.app.access.Role;
+import vanemend.app.bench.Bench;
+import vanemend.app.bench.Records;
+import vanemend.app.export.RecordPdf;
+import vanemend.app.problem.Refused;
+import vanemend.app.store.Audit;
+import vanemend.app.store.Shop;
+import vanemend.app.web.Views.FoundView;
+import vanemend.app.web.Views.ReadInView;
+import vanemend.core.record.RecordCsv;
+import vanemend.core.record.RepairRecord;
+import vanemend.core.run.ReadingsCsv;
+import vanemend.core.verdict.Verdict;
+
+/** Records found, written out and read in. */
+@RestController
+@RequestMapping("/api")
+class RecordController {
+    private final Bench bench;
+    private final Records records;
+    private final Audit audit;
+    private final Shop shop;
+    private final People people;
+
+    RecordController(Bench bench, Records records, Audit audit, Shop shop, People people) {
+        this.bench = bench;
+        this.records = records;
+        this.audit = audit;
+        this.shop = shop;
+        this.people = people;
+    }
+
+    @GetMapping("/records")
+    List<FoundView> find(@RequestParam(defaultValue = "") String find) {
+        return records.find(find).stream().map(RecordController::view).toList();
+    }
+
+    private static FoundView view(Records.Found f) {
+        RepairRecord r = f.record();
+        Verdict.Outcome verdict = f.frozen().workup().verdict().outcome();
+        return new FoundView(
+                f.id(),
+                f.frozen().workup().name(),
+                f.frozen().workup().vehicle(),
+                f.frozen().plan().method(),
+                verdict,
+                r.startedAt(),
+                r.finishedAt(),
+                r.people(),
+                r.deviations().size(),
+                r.signed(),
+                r.again(),
+                f.met());
+    }
+
+    @GetMapping("/repairs/{id}/record.json")
+    ResponseEntity<byte[]> json(@PathVariable long id) {
+        return Files.attached(utf8(records.file(id)), name(id), "record", "json", MediaType.APPLICATION_JSON);
+    }
+
+    @GetMapping("/repairs/{id}/record.csv")
+    ResponseEntity<byte[]> csv(@PathVariable long id) {
+        return Files.attached(
+                utf8(RecordCsv.of(bench.record(id))), name(id), "record", "csv", MediaType.valueOf("text/csv"));
+    }
+
+    @GetMapping("/repairs/{id}/record.pdf")
+    ResponseEntity<byte[]> pdf(@PathVariable long id) {
+        byte[] body = RecordPdf.of(bench.running(id).frozen(), bench.record(id), shop.zone());
+        return Files.attached(body, name(id), "record", "pdf", MediaType.APPLICATION_PDF);
+    }
+
+    @GetMapping("/repairs/{id}/readings.csv")
+    ResponseEntity<byte[]> readings(@PathVariable long id) {
+        return Files.attached(
+                utf8(ReadingsCsv.of(bench.running(id).state().readings())),
+                name(id),
+                "readings",
+                "csv",
+                MediaType.valueOf("text/csv"));
+    }
+
+    @PostMapping("/repairs/{id}/readings.csv")
+    ReadingsInView readIn(@PathVariable long id, @RequestBody String csv, Principal me) {
+        return new ReadingsInView(bench.readings(id, csv, people.of(me)));
+    }
+
+    /** How many readings of a file were new. */
+    record ReadingsInView(int taken) {}
+
+    @PostMapping("/records")
+    ReadInView read(@RequestBody String text, Principal me) {
+        return new ReadInView(records.read(text, people.of(me)));
+    }
+
+    @GetMapping("/audit")
+    List<Audit.AuditLine> audit(Principal me) {
+        if (people.of(me).role() != Role.LEAD) {
+            throw new Refused(org.springframework.http.HttpStatus.FORBIDDEN, "Audit", "Only a lead reads the audit.");
+        }
+        return audit.newest();
+    }
+
+    private String name(long id) {
+        return bench.running(id).frozen().workup().name();
+    }
+
+    private static byte[] utf8(String s) {
+        return s.getBytes(StandardCharsets.UTF_8);
+    }
+}

@@ -1,0 +1,327 @@
+package vanemend.app.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+import vanemend.app.Caller;
+import vanemend.app.Drafts;
+import vanemend.app.TestBench;
+
+class RecordApiTest {
+    private static final Pattern UUIDS =
+            Pattern.compile("[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}");
+
+    private final Caller tam = TestBench.as("tam");
+    private final Caller isla = TestBench.as("isla");
+
+    private String started(String name) {
+        String path = "/api/repairs/"
+                + tam.post("/api/repairs", Map.of("clientId", UUID.randomUUID(), "draft", Drafts.door(name)))
+                        .text("id");
+        assertThat(tam.post(path + "/start", 1, Map.of("eventId", UUID.randomUUID()))
+                        .status())
+                .isEqualTo(200);
+        return path;
+    }
+
+    private Caller.Answer does(Caller who, String path, Map<String, Object> e) {
+        return who.post(path + "/events", List.of(e));
+    }
+
+    /** The step in hand done, gates passed. */
+    private Caller.Answer on(String path, Caller.Answer at) {
+        String step = at.text("run.state.current");
+        for (JsonNode s : at.at("run.state.steps")) {
+            if (s.get("id").asString().equals(step)) {
+                return does(
+                        tam,
+                        path,
+                        s.at("/step/gate").isMissingNode()
+                                ? Happens.event("DONE", step)
+                                : Happens.event("GATE", step, "answer", "yes"));
+            }
+        }
+        throw new AssertionError("no step " + step);
+    }
+
+    private Caller.Answer to(String path, String wanted) {
+        Caller.Answer at = does(tam, path, Happens.event("NOTE", "", "text", "begun"));
+        for (int i = 0; i < 80 && !at.text("run.state.current").equals(wanted); i++) {
+            at = on(path, at);
+        }
+        return at;
+    }
+
+    private double left(String item) {
+        for (JsonNode l : tam.get("/api/shelf").body()) {
+            if (l.at("/item/id").asString().equals(item)) {
+                return l.at("/item/quantity").asDouble();
+            }
+        }
+        throw new AssertionError("no " + item);
+    }
+
+    private static String fillerOf(Caller.Answer at) {
+        for (JsonNode m : at.at("run.frozen.workup.plan.mixes")) {
+            if (m.get("id").asString().equals("filler")) {
+                return m.at("/pour/itemId").asString();
+            }
+        }
+        throw new AssertionError("no filler");
+    }
+
+    @Test
+    @DisplayName("the shelf follows what was weighed, and follows again when it is put right or taken back")
+    void theShelfFollows() {
+        String path = started("Shelf follows");
+        Caller.Answer at = to(path, "filler-mix");
+        String item = fillerOf(at);
+        double before = left(item);
+        Map<String, Object> weighed = Happens.reading("filler-mix", "FILLER_G", 84.2);
+        does(tam, path, weighed);
+        assertThat(left(item)).as("weighed is not mixed yet").isEqualTo(before);
+        does(tam, path, Happens.event("CLOCK", "filler-mix"));
+        assertThat(left(item)).isEqualTo(Math.round((before - 84.2) * 10) / 10.0);
+        Map<String, Object> right = Happens.event("AMEND", "", "target", weighed.get("id"));
+        right.put("value", 64.2);
+        right.put("text", "read it wrong");
+        assertThat(does(tam, path, right).at("refused").size()).isZero();
+        assertThat(left(item)).isEqualTo(Math.round((before - 64.2) * 10) / 10.0);
+        assertThat(tam.get("/api/shelf/" + item + "/acts").toString()).contains("Shelf follows");
+    }
+
+    @Test
+    @DisplayName("what was taken from the shelf and is taken back stands on it again")
+    void takenBackIsOnTheShelfAgain() {
+        String path = started("Taken back");
+        Caller.Answer at = to(path, "filler-mix");
+        String item = fillerOf(at);
+        does(tam, path, Happens.reading("filler-mix", "FILLER_G", 10));
+        does(tam, path, Happens.event("CLOCK", "filler-mix"));
+        double left = left(item);
+        double used = 10;
+        Map<String, Object> undo = Happens.event("UNDO", "", "target", lastUndoable(path));
+        assertThat(does(tam, path, undo).at("refused").size()).isZero();
+        assertThat(left(item)).as("taken back, it is on the shelf again").isEqualTo(left + used);
+    }
+
+    private String lastUndoable(String path) {
+        return tam.get(path + "/run").text("state.lastUndoable");
+    }
+
+    @Test
+    @DisplayName("what cannot be put right, and who may not sign, is told; the rest is taken")
+    void whatIsRefused() {
+        String path = started("Refused");
+        Map<String, Object> weighed = Happens.reading("wash", "SURFACE_C", 20);
+        does(tam, path, weighed);
+        Map<String, Object> noReason = Happens.event("AMEND", "", "target", weighed.get("id"));
+        noReason.put("value", 21);
+        assertThat(does(tam, path, noReason).text("refused.0.problem.message")).contains("reason");
+        Map<String, Object> nonsense = Happens.event("AMEND", "", "target", weighed.get("id"));
+        nonsense.put("value", 900);
+        nonsense.put("text", "typed");
+        assertThat(does(tam, path, nonsense).text("refused.0.problem.message")).contains("from -20 to 120");
+        Map<String, Object> nothing = Happens.event("AMEND", "", "target", UUID.randomUUID());
+        nothing.put("value", 1);
+        nothing.put("text", "?");
+        assertThat(does(tam, path, nothing).text("refused.0.problem.message")).contains("not there");
+        assertThat(does(tam, path, Happens.event("SIGN", "", "answer", "signed"))
+                        .text("refused.0.problem.message"))
+                .contains("Only a lead");
+        assertThat(does(isla, path, Happens.event("SIGN", "", "answer", "back")).text("refused.0.problem.message"))
+                .contains("Why it goes back");
+        Caller.Answer early = does(isla, path, Happens.event("SIGN", "", "answer", "signed"));
+        assertThat(early.at("run.state.signed").isMissingNode())
+                .as("not finished")
+                .isTrue();
+    }
+
+    @Test
+    @DisplayName("a record written out and read into another place is the same record, names and all; twice is refused")
+    void roundTrip() throws IOException {
+        String path = started("Travels ünd back");
+        Caller.Answer at = to(path, "filler-mix");
+        does(tam, path, Happens.reading("filler-mix", "FILLER_G", 61.2));
+        does(tam, path, Happens.event("CLOCK", "filler-mix"));
+        for (int i = 0; i < 90 && at.at("run.state.finishedAt").isMissingNode(); i++) {
+            at = on(
+                    path,
+                    at.text("run.state.current").isEmpty()
+                            ? at
+                            : does(tam, path, Happens.event("NOTE", "", "text", "x")));
+        }
+        assertThat(does(isla, path, Happens.event("SIGN", "", "answer", "signed"))
+                        .at("run.state.signed.stands")
+                        .asBoolean())
+                .isTrue();
+        byte[] written = tam.bytes(path + "/record.json");
+        assertThat(isla.raw("/api/records", new String(written, StandardCharsets.UTF_8))
+                        .status())
+                .as("here already")
+                .isEqualTo(409);
+        // Another installation has none of these ids: the same file with every id renamed.
+        String elsewhere = new String(written, StandardCharsets.UTF_8);
+        Map<String, String> renamed = new HashMap<>();
+        elsewhere = UUIDS.matcher(elsewhere)
+                .replaceAll(m -> renamed.computeIfAbsent(
+                        m.group(), x -> UUID.randomUUID().toString()));
+        assertThat(tam.raw("/api/records", elsewhere).status())
+                .as("a technician may not")
+                .isEqualTo(403);
+        Caller.Answer in = isla.raw("/api/records", elsewhere);
+        assertThat(in.status()).isEqualTo(200);
+        ObjectNode was = (ObjectNode) tam.get(path + "/record").at("record");
+        ObjectNode is = (ObjectNode)
+                tam.get("/api/repairs/" + in.text("id") + "/record").at("record");
+        JsonNode same = new JsonMapper().readTree(renamed(was.toString(), renamed));
+        assertThat(is).isEqualTo(same);
+        assertThat(is.at("/people/0").asString()).isEqualTo("Tam Okafor");
+        assertThat(tam.get("/api/audit").status()).isEqualTo(403);
+        assertThat(isla.get("/api/audit").body().toString()).contains("Read in: Travels", "SIGN_IN");
+    }
+
+    @Test
+    @DisplayName("a hairline sealed seven months ago stands on the bench: its 6-month look is due")
+    void aLookThatIsDueIsOnTheBench() {
+        String path = "/api/repairs/"
+                + tam.get("/api/repairs")
+                        .body()
+                        .valueStream()
+                        .filter(r -> r.get("name").asString().equals("Roof-pod gelcoat hairline"))
+                        .findFirst()
+                        .map(r -> tam.post(
+                                        "/api/repairs",
+                                        Map.of(
+                                                "clientId",
+                                                UUID.randomUUID(),
+                                                "draft",
+                                                tam.get("/api/repairs/"
+                                                                + r.get("id").asInt())
+                                                        .at("draft")))
+                                .text("id"))
+                        .orElseThrow();
+        assertThat(tam.post(path + "/start", 1, Map.of("eventId", UUID.randomUUID()))
+                        .status())
+                .isEqualTo(200);
+        Caller.Answer at = does(tam, path, Happens.event("NOTE", "", "text", "x"));
+        for (int i = 0; i < 90 && at.at("run.state.finishedAt").isMissingNode(); i++) {
+            at = on(path, at);
+        }
+        Instant seven = Instant.now().atOffset(ZoneOffset.UTC).minusMonths(7).toInstant();
+        String day = Instant.now().toString().substring(0, 10);
+        String old = new String(tam.bytes(path + "/record.json"), StandardCharsets.UTF_8)
+                .replace(day + "T", seven.toString().substring(0, 10) + "T");
+        Map<String, String> renamed = new HashMap<>();
+        old = UUIDS.matcher(old)
+                .replaceAll(m -> renamed.computeIfAbsent(
+                        m.group(), x -> UUID.randomUUID().toString()));
+        Caller.Answer in = isla.raw("/api/records", old);
+        assertThat(in.status()).isEqualTo(200);
+        JsonNode again = tam.get("/api/bench").at("again");
+        assertThat(again).hasSize(1);
+        assertThat(again.at("/0/repair").asString()).isEqualTo(in.text("id"));
+        assertThat(Instant.parse(again.at("/0/look/due").asString())).isBefore(Instant.now());
+        assertThat(again.at("/0/look/what").asString()).startsWith("After 6 months");
+    }
+
+    @Test
+    @DisplayName("read into an installation that has never seen it, a record is the same to the last figure")
+    void intoAnotherInstallation() {
+        String path = started("Moves house");
+        does(tam, path, Happens.event("DONE", "wash"));
+        does(tam, path, Happens.event("NOTE", "straighten", "text", "hinge side first"));
+        byte[] written = tam.bytes(path + "/record.json");
+        JsonNode was = tam.get(path + "/record").at("record");
+        TestBench.elsewhere("isla", there -> {
+            Caller.Answer in = there.raw("/api/records", new String(written, StandardCharsets.UTF_8));
+            assertThat(in.status()).isEqualTo(200);
+            String id = in.text("id");
+            assertThat(there.get("/api/repairs/" + id + "/record").at("record")).isEqualTo(was);
+            assertThat(there.bytes("/api/repairs/" + id + "/record.json")).isEqualTo(written);
+        });
+    }
+
+    private static String renamed(String text, Map<String, String> names) {
+        String out = text;
+        for (Map.Entry<String, String> e : names.entrySet()) {
+            out = out.replace(e.getKey(), e.getValue());
+        }
+        return out;
+    }
+
+    @Test
+    void nonsenseIsNoRecord() {
+        for (String text :
+                List.of("{}", "[]", "x", "{\"format\":\"vane-mend-record-1\",\"events\":[{}]}", "{\"format\":7")) {
+            Caller.Answer a = isla.raw("/api/records", text);
+            assertThat(a.status()).as(text).isBetween(400, 422);
+            assertThat(a.text("detail")).as(text).isNotBlank();
+        }
+    }
+
+    @Test
+    @DisplayName("found by vehicle, lot, material, damage, person, day and deviation, every word of the question met")
+    void found() {
+        String path = started("Needle in the hay");
+        does(tam, path, Happens.event("NOTE", "wash", "text", "deep scratch beside it"));
+        String id = path.substring(path.lastIndexOf('/') + 1);
+        String lot = tam.get(path + "/record").text("record.lots.0.lot");
+        for (String asked : List.of(
+                "needle",
+                "NEEDLE hay",
+                lot.toLowerCase(java.util.Locale.ROOT),
+                "needle dent",
+                "needle metal",
+                "needle " + lot)) {
+            Caller.Answer a = tam.get("/api/records?find=" + asked.replace(" ", "%20"));
+            assertThat(a.body().findValuesAsString("id")).as(asked).contains(id);
+        }
+        assertThat(tam.get("/api/records?find=needle%20glass-resin").body().size())
+                .isZero();
+        assertThat(tam.get("/api/records?find=" + "x".repeat(300)).status()).isEqualTo(422);
+    }
+
+    @Test
+    @DisplayName("record as CSV and PDF, read by readers that did not write them")
+    void csvAndPdf() throws IOException {
+        String path = started("Paper trail");
+        to(path, "filler-mix");
+        does(tam, path, Happens.reading("filler-mix", "FILLER_G", 60));
+        String csv = new String(tam.bytes(path + "/record.csv"), StandardCharsets.UTF_8);
+        try (CSVParser p = CSVParser.parse(
+                csv,
+                CSVFormat.DEFAULT
+                        .builder()
+                        .setHeader()
+                        .setSkipHeaderRecord(true)
+                        .get())) {
+            assertThat(p.getRecords())
+                    .anyMatch(r -> r.get("what").equals("step") && r.get("step").equals("wash"));
+        }
+        try (PDDocument doc = Loader.loadPDF(tam.bytes(path + "/record.pdf"))) {
+            String text = new PDFTextStripper().getText(doc);
+            assertThat(text)
+                    .contains("Record: Paper trail", "Steps, planned against done", "Tam Okafor", "Not signed yet");
+            assertThat(doc.getNumberOfPages()).isBetween(2, 4);
+        }
+    }
+}

@@ -1,0 +1,265 @@
+package vanemend.core.record;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import vanemend.core.cure.CureLaw;
+import vanemend.core.cure.Peroxide;
+import vanemend.core.cure.Wait;
+import vanemend.core.method.Interlock;
+import vanemend.core.method.MixPlan;
+import vanemend.core.method.Step;
+import vanemend.core.plan.Plan;
+import vanemend.core.run.ReadingFinding;
+import vanemend.core.run.Replay;
+import vanemend.core.run.RunState;
+import vanemend.core.run.RunState.MixDone;
+import vanemend.core.run.RunState.RunStep;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.TradeBook;
+import vanemend.core.verdict.Limits;
+
+/** Finds where what was done left what was planned, from the run alone, and says what that is likely to lead to. */
+final class Deviations {
+    private Deviations() {}
+
+    static List<Deviation> of(Plan plan, RunState state) {
+        List<Deviation> out = new ArrayList<>();
+        state.startedAt().ifPresent(begun -> plan.broken().forEach(b -> out.add(changed(b, begun))));
+        for (MixDone m : state.mixes()) {
+            doseDeviation(plan, m).ifPresent(out::add);
+            lateSpread(plan, m).ifPresent(out::add);
+            earlySanding(plan, state, m).ifPresent(out::add);
+        }
+        for (RunStep s : state.steps()) {
+            if (s.doneAt().isPresent()) {
+                lateLaying(s).ifPresent(out::add);
+                wentOnEarly(plan, state, s).ifPresent(out::add);
+                againstReading(plan, state, s).ifPresent(out::add);
+            }
+        }
+        for (RunState.Reading r : state.readings()) {
+            hot(plan, state, r).ifPresent(out::add);
+            double deep = Limits.rule("metal-too-deep").from().orElseThrow();
+            if (r.quantity() == Step.Ask.DEPTH_MM && r.value() > deep) {
+                out.add(new Deviation(
+                        Deviation.Kind.TOO_DEEP,
+                        r.step(),
+                        r.at(),
+                        "Depth left " + Check.shown(r.value()) + " mm, at most " + Check.shown(deep) + " mm",
+                        "Thick filler cracks and prints through: back to straightening."));
+            }
+        }
+        out.sort(Comparator.comparing(Deviation::at));
+        return List.copyOf(out);
+    }
+
+    private static Deviation changed(Interlock.Broken b, Instant begun) {
+        return new Deviation(
+                Deviation.Kind.PLAN_CHANGED,
+                b.step(),
+                begun,
+                "Plan changed by hand before “" + b.title() + "”: " + b.said() + " Missing: " + b.missing(),
+                b.follows());
+    }
+
+    private static Optional<RunStep> step(RunState state, String id) {
+        return state.steps().stream().filter(s -> s.id().equals(id)).findFirst();
+    }
+
+    private static Optional<CureLaw> law(Plan plan, Step step) {
+        if (!step.mix().isEmpty()) {
+            return Optional.of(plan.mix(step.mix()).law());
+        }
+        return step.clock()
+                .flatMap(c -> plan.waits().stream()
+                        .filter(w -> w.id().equals(c.waitId()))
+                        .findFirst()
+                        .flatMap(Wait::law));
+    }
+
+    /** The surface while something cures, against what that material stands. */
+    private static Optional<Deviation> hot(Plan plan, RunState state, RunState.Reading r) {
+        if (r.quantity() != Step.Ask.SURFACE_C) {
+            return Optional.empty();
+        }
+        Optional<Step> at = step(state, r.step()).map(RunStep::step);
+        double cap = at.flatMap(s -> law(plan, s)).map(CureLaw::capC).orElse(TradeBook.value("cure.polyester.cap"));
+        // A wait inserted by a gate names no material: what cures is the newest mix, or the wait before it.
+        boolean cures =
+                at.map(s -> s.kind() == Step.Kind.WAIT || !s.mix().isEmpty()).orElse(true);
+        return !cures || r.value() <= cap
+                ? Optional.empty()
+                : Optional.of(new Deviation(
+                        Deviation.Kind.OVER_TEMPERATURE,
+                        r.step(),
+                        r.at(),
+                        "Surface " + Check.shown(r.value()) + " °C, at most " + Check.shown(cap) + " °C",
+                        "Over its cap it shrinks and lifts at the edge: look for a ring after paint."));
+    }
+
+    /** Laid from a cartridge, a palette or a pot: done after its work time was over. */
+    private static Optional<Deviation> lateLaying(RunStep s) {
+        Optional<Step.Clock> by = s.step().clock().filter(c -> c.kind() == Step.Clock.Kind.BY);
+        if (s.step().kind() != Step.Kind.SPREAD || !s.step().mix().isEmpty() || by.isEmpty()) {
+            return Optional.empty();
+        }
+        double took = s.beganAt().map(b -> minutes(b, s.doneAt().orElseThrow())).orElse(0.0);
+        return took <= by.get().minutes()
+                ? Optional.empty()
+                : Optional.of(new Deviation(
+                        Deviation.Kind.SPREAD_LATE,
+                        s.id(),
+                        s.doneAt().orElseThrow(),
+                        "On the part after " + clock(took) + ", due by "
+                                + clock(by.get().minutes()),
+                        "Laid while gelling: it does not wet what it lies on and lets go from there."));
+    }
+
+    /** A wait ended before its clock did, or before the readings said it was cured. Mixes of filler have their own rule. */
+    private static Optional<Deviation> wentOnEarly(Plan plan, RunState state, RunStep s) {
+        Optional<Step.Clock> from = s.step().clock().filter(c -> c.kind() == Step.Clock.Kind.FROM);
+        boolean passed = s.answer().isEmpty() || s.answer().equals("yes");
+        if (s.step().kind() != Step.Kind.WAIT || !s.step().mix().isEmpty() || from.isEmpty() || !passed) {
+            return Optional.empty();
+        }
+        double took = s.beganAt().map(b -> minutes(b, s.doneAt().orElseThrow())).orElse(0.0);
+        Optional<Replay.CureAt> cure = law(plan, s.step())
+                .flatMap(l -> Replay.cureAt(
+                        plan, state, l, s.beganAt().orElseThrow(), s.doneAt().orElseThrow()));
+        if (cure.isPresent()) {
+            return cure.get().reachedMin() >= cure.get().neededMin() - 0.5
+                    ? Optional.empty()
+                    : Optional.of(new Deviation(
+                            Deviation.Kind.SANDED_BEFORE_CURE,
+                            s.id(),
+                            s.doneAt().orElseThrow(),
+                            "Went on at " + share(cure.get()) + " of the cure asked, by the surface readings",
+                            "Soft underneath: it clogs the paper, rolls back at the edge and goes on shrinking."));
+        }
+        return took >= from.get().minutes() - 0.5
+                ? Optional.empty()
+                : Optional.of(new Deviation(
+                        Deviation.Kind.WENT_ON_EARLY,
+                        s.id(),
+                        s.doneAt().orElseThrow(),
+                        s.step().title() + ": " + clock(took) + " waited, "
+                                + clock(from.get().minutes()) + " asked",
+                        "The sign was felt, the clock was not done: what is under the skin may be soft or wet."));
+    }
+
+    /** A gate passed although what was read there says stop. */
+    private static Optional<Deviation> againstReading(Plan plan, RunState state, RunStep s) {
+        return s.answer().equals("yes")
+                ? ReadingFinding.at(plan, s.id(), s.step().asks(), state.readings()).stream()
+                        .filter(ReadingFinding::stop)
+                        .findFirst()
+                        .map(f -> new Deviation(
+                                Deviation.Kind.AGAINST_READING,
+                                s.id(),
+                                s.doneAt().orElseThrow(),
+                                f.said(),
+                                "Went on against what was read."))
+                : Optional.empty();
+    }
+
+    private static Optional<Deviation> doseDeviation(Plan plan, MixDone m) {
+        if (m.clockAt().isEmpty()) {
+            return Optional.empty();
+        }
+        if (m.percent().isEmpty()) {
+            return m.spreadAt().isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(new Deviation(
+                            Deviation.Kind.DOSE_NOT_WEIGHED,
+                            m.step(),
+                            m.clockAt().get(),
+                            "Dose not on record: filler or cream was not typed in",
+                            "The clock ran on the planned dose."));
+        }
+        double asked = plan.mix(m.mix()).pour().percent();
+        double given = m.percent().get();
+        boolean honest = Peroxide.of(given) instanceof Peroxide.Honest;
+        if (honest && Math.abs(given - asked) <= TradeBook.value("dose.drift") + 1e-9) {
+            return Optional.empty();
+        }
+        return Optional.of(new Deviation(
+                Deviation.Kind.DOSE_OFF,
+                m.step(),
+                m.clockAt().get(),
+                "Cream " + two(given) + " %, asked " + two(asked) + " %",
+                m.said().isEmpty() ? "Inside the window; the clock followed what was weighed." : m.said()));
+    }
+
+    private static Optional<Deviation> lateSpread(Plan plan, MixDone m) {
+        if (m.clockAt().isEmpty() || m.spreadAt().isEmpty()) {
+            return Optional.empty();
+        }
+        MixPlan mix = plan.mix(m.mix());
+        double factor = Peroxide.of(m.percent().orElse(mix.pour().percent()))
+                .factorOrNone()
+                .orElse(1);
+        double by =
+                mix.law().workMinAt(mix.labelWorkMin(), plan.air().tempC(), factor) * TradeBook.value("mix.work-share");
+        double took = minutes(m.clockAt().get(), m.spreadAt().get());
+        return took <= by
+                ? Optional.empty()
+                : Optional.of(new Deviation(
+                        Deviation.Kind.SPREAD_LATE,
+                        m.step(),
+                        m.spreadAt().get(),
+                        "On the part after " + clock(took) + ", due by " + clock(by),
+                        "Spread while gelling: torn surface, pinholes, weak edge."));
+    }
+
+    private static Optional<Deviation> earlySanding(Plan plan, RunState state, MixDone m) {
+        if (m.spreadAt().isEmpty()) {
+            return Optional.empty();
+        }
+        Instant spread = m.spreadAt().get();
+        Optional<RunStep> wait = state.steps().stream()
+                .filter(s -> s.step().kind() == Step.Kind.WAIT && s.step().mix().equals(m.mix()))
+                .filter(s -> s.answer().equals("yes"))
+                .filter(s -> s.doneAt().isPresent() && !s.doneAt().get().isBefore(spread))
+                .findFirst();
+        if (wait.isEmpty()) {
+            return Optional.empty();
+        }
+        Instant when = wait.get().doneAt().orElseThrow();
+        Optional<Replay.CureAt> cure = Replay.cureAt(plan, state, m, when);
+        if (cure.isPresent() && cure.get().reachedMin() >= cure.get().neededMin() - 0.5) {
+            return Optional.empty();
+        }
+        String text = cure.map(c -> "Sanded at " + share(c)
+                        + " of the cure asked (" + (int) Math.floor(c.reachedMin()) + " of "
+                        + (int) Math.ceil(c.neededMin()) + " min at label temperature)")
+                .orElse("Sanded though the dose never cures");
+        return Optional.of(new Deviation(
+                Deviation.Kind.SANDED_BEFORE_CURE,
+                wait.get().id(),
+                when,
+                text,
+                "Paper clogs, edges tear, and it goes on shrinking under the paint."));
+    }
+
+    private static String two(double v) {
+        return String.format(Locale.ROOT, "%.2f", v);
+    }
+
+    private static String clock(double min) {
+        long s = Math.round(min * 60);
+        return s / 60 + ":" + String.format(Locale.ROOT, "%02d", s % 60) + " min";
+    }
+
+    private static String share(Replay.CureAt c) {
+        return Math.round(Math.floor(c.reachedMin() / c.neededMin() * 100)) + " %";
+    }
+
+    private static double minutes(Instant from, Instant to) {
+        return Duration.between(from, to).toMillis() / 60000.0;
+    }
+}

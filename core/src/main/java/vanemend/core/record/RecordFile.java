@@ -1,0 +1,54 @@
+package vanemend.core.record;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import vanemend.core.plan.FrozenPlan;
+import vanemend.core.run.BenchEvent;
+import vanemend.core.trade.Check;
+
+/**
+ * A record as it travels: the frozen plan and everything that happened; the record is computed from them again.
+ *
+ * @param format {@link #FORMAT}
+ * @param repair the repair's own id, the same wherever it is read in
+ * @param frozen plan
+ * @param events in the order they were received
+ */
+public record RecordFile(String format, UUID repair, FrozenPlan frozen, List<BenchEvent> events) {
+    /** Name and version of the format. */
+    public static final String FORMAT = "vane-mend-record-1";
+
+    public RecordFile {
+        events = events == null ? List.of() : List.copyOf(events);
+    }
+
+    /** Finds what is missing or cannot be. */
+    public void check(Check check) {
+        if (!FORMAT.equals(format)) {
+            check.refuse("format", format, FORMAT, "This is no record of ours: expected the format " + FORMAT + ".");
+        }
+        if (repair == null) {
+            check.refuse("repair", null, "a UUID", "The record names no repair.");
+        }
+        if (frozen == null) {
+            check.refuse("frozen", null, "the plan the work began with", "The record holds no plan.");
+        }
+        if (events.isEmpty() || events.getFirst().kind() != BenchEvent.Kind.START) {
+            check.refuse(
+                    "events", events.size(), "a START first", "The record does not begin with the start of the work.");
+        }
+        Set<UUID> ids = new HashSet<>();
+        for (int i = 0; i < events.size(); i++) {
+            BenchEvent e = events.get(i);
+            if (e.id() == null || e.at() == null || e.by() == null || !ids.add(e.id())) {
+                check.refuse(
+                        "events." + i,
+                        e.id(),
+                        "an id of its own, a time and a name",
+                        "Event " + (i + 1) + " lacks its id, its time or who did it, or stands there twice.");
+            }
+        }
+    }
+}

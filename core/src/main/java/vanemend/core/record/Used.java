@@ -1,0 +1,94 @@
+package vanemend.core.record;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import vanemend.core.method.MixPlan;
+import vanemend.core.method.Step;
+import vanemend.core.mix.Portion;
+import vanemend.core.plan.Plan;
+import vanemend.core.run.RunState;
+import vanemend.core.run.RunState.RunStep;
+import vanemend.core.sanding.Rung;
+
+/**
+ * What was taken from one item of the shelf.
+ *
+ * @param itemId shelf item
+ * @param name on the shelf
+ * @param lot as printed
+ * @param amount in {@code unit}
+ * @param unit as the shelf counts it
+ * @param read true where all of it was weighed or typed; false where some stands as planned
+ */
+public record Used(String itemId, String name, String lot, double amount, String unit, boolean read) {
+    /** What the steps done so far took: what was read there, else what was planned for them. */
+    public static List<Used> of(Plan plan, RunState state) {
+        Map<String, Used> out = new LinkedHashMap<>();
+        for (RunState.MixDone m : state.mixes()) {
+            if (m.clockAt().isPresent()) {
+                MixPlan mix = plan.mix(m.mix());
+                add(
+                        out,
+                        new Used(
+                                mix.pour().itemId(),
+                                mix.pour().material(),
+                                mix.pour().lot(),
+                                m.fillerG().orElse(mix.pour().fillerG()),
+                                "g",
+                                m.fillerG().isPresent()));
+            }
+        }
+        List<String> taken = new ArrayList<>();
+        for (RunStep s : state.steps()) {
+            if (s.doneAt().isPresent()) {
+                portion(plan, state, s, taken, out);
+                rung(plan, s, out);
+            }
+        }
+        return List.copyOf(out.values());
+    }
+
+    /** A portion counts once in the plan and once more in every rework that uses it again. */
+    private static void portion(Plan plan, RunState state, RunStep s, List<String> taken, Map<String, Used> out) {
+        // Making a cartridge ready and laying it are one taking.
+        if (s.step().kind() != Step.Kind.SPREAD && s.step().acts().contains(vanemend.core.method.Act.EQUALISE)
+                || s.step().kind() == Step.Kind.WAIT) {
+            return;
+        }
+        String loop = s.id().contains(".") ? s.id().substring(0, s.id().lastIndexOf('.')) : "";
+        for (Portion p : plan.portions()) {
+            if (!p.id().equals(s.step().portion())) {
+                continue;
+            }
+            double read = state.readings().stream()
+                    .filter(r -> r.step().equals(s.id()))
+                    .filter(r -> r.quantity() == Step.Ask.USED_ML || r.quantity() == Step.Ask.USED_G)
+                    .mapToDouble(RunState.Reading::value)
+                    .sum();
+            boolean typed = read > 0;
+            boolean first = !taken.contains(loop + p.id());
+            taken.add(loop + p.id());
+            if (typed || first) {
+                add(out, new Used(p.itemId(), p.material(), p.lot(), typed ? read : p.needed(), p.unit(), typed));
+            }
+        }
+    }
+
+    private static void rung(Plan plan, RunStep s, Map<String, Used> out) {
+        for (Rung r : plan.ladder().rungs()) {
+            if (r.id().equals(s.step().id())) {
+                add(out, new Used(r.itemId(), r.paper(), "", r.discs(), "pieces", false));
+            }
+        }
+    }
+
+    private static void add(Map<String, Used> out, Used u) {
+        out.merge(
+                u.itemId(),
+                u,
+                (a, b) -> new Used(
+                        a.itemId(), a.name(), a.lot(), a.amount() + b.amount(), a.unit(), a.read() && b.read()));
+    }
+}

@@ -1,0 +1,122 @@
+package vanemend.core.run;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import vanemend.core.method.Act;
+import vanemend.core.method.Interlock;
+import vanemend.core.method.MixPlan;
+import vanemend.core.method.Step;
+import vanemend.core.mix.Portion;
+import vanemend.core.plan.Plan;
+import vanemend.core.trade.Check;
+
+/** What must hold before a mix goes live, looked over in one glance. */
+public final class BeforeMix {
+    /**
+     * One thing that must hold.
+     *
+     * @param said as said
+     * @param holds whether it does
+     * @param detail what it was held against; empty for nothing
+     */
+    public record Must(String said, boolean holds, String detail) {}
+
+    private static final Set<Act> PREPARED = EnumSet.of(
+            Act.CLEAN,
+            Act.WIPE_AGAIN,
+            Act.NO_SHINE,
+            Act.CUT_CLOTH,
+            Act.STIR,
+            Act.PROMOTE,
+            Act.FLASH,
+            Act.PROMOTE_BACK,
+            Act.FLASH_BACK,
+            Act.PROMOTE_PATCH,
+            Act.FLASH_PATCH,
+            Act.CONVERTED,
+            Act.SURFACE_DRY,
+            Act.TAPE_FACE,
+            Act.STOP_DRILL,
+            Act.CLEAR_CURED);
+
+    private BeforeMix() {}
+
+    /** Whether {@code step} sets a mix going: filler meets cream, a mixer is fitted, two parts are put together. */
+    public static boolean goesLive(Step step) {
+        return step.kind() == Step.Kind.MIX
+                || step.acts().contains(Act.EQUALISE)
+                || step.acts().contains(Act.HAND_MIX);
+    }
+
+    /**
+     * What must hold before {@code step}, {@code done} being behind it.
+     *
+     * @param ahead steps that come next, to find what is laid with it
+     */
+    static List<Must> of(Plan plan, Step step, List<Step> done, List<Step> ahead) {
+        List<Must> out = new ArrayList<>();
+        Set<Act> own = EnumSet.noneOf(Act.class);
+        plan.steps().forEach(s -> own.addAll(s.step().acts()));
+        List<Step> order = new ArrayList<>(done);
+        order.add(step);
+        // Interlocks guard the laying: what follows up to the wait is looked over with the mix.
+        for (Step s : ahead) {
+            order.add(s);
+            if (s.kind() == Step.Kind.WAIT || s.kind() == Step.Kind.SPREAD) {
+                break;
+            }
+        }
+        Set<Act> behind = EnumSet.noneOf(Act.class);
+        done.forEach(s -> behind.addAll(s.acts()));
+        Set<Act> asked = EnumSet.noneOf(Act.class);
+        plan.steps().stream()
+                .map(p -> p.step())
+                .takeWhile(s -> !s.id().equals(step.id()))
+                .forEach(s -> asked.addAll(s.acts()));
+        asked.retainAll(PREPARED);
+        asked.forEach(a -> out.add(new Must(a.word(), behind.contains(a), "")));
+        List<Interlock.Broken> broken = new ArrayList<>(Interlock.broken(order, order));
+        // What was cut out of the plan by hand is missing too.
+        plan.broken().stream()
+                .filter(x -> order.subList(done.size(), order.size()).stream().anyMatch(o -> o.id().equals(x.step())))
+                .forEach(broken::add);
+        broken.forEach(x -> out.add(new Must(x.missing(), false, x.said())));
+        if (step.kind() == Step.Kind.MIX) {
+            MixPlan mix = plan.mix(step.mix());
+            out.add(new Must(
+                    "warm enough",
+                    plan.air().tempC() >= mix.law().minC(),
+                    Check.shown(plan.air().tempC()) + " °C, at least "
+                            + Check.shown(mix.law().minC()) + " °C"));
+            out.add(new Must(
+                    "label work time on file", mix.labelWorkMin() > 0, Check.shown(mix.labelWorkMin()) + " min"));
+            out.add(free(
+                    mix.pour().spreadMin(),
+                    mix.pour().onPartByMin() - mix.pour().mixMin()));
+        }
+        for (Portion p : plan.portions()) {
+            if (p.id().equals(step.portion())) {
+                out.add(new Must(
+                        "label work time on file",
+                        p.workMin() > 0,
+                        p.workMin() > 0
+                                ? Check.shown(Math.round(p.workMin() * 10) / 10.0) + " min today"
+                                : "by its label"));
+                if (p.workMin() > 0) {
+                    out.add(free(p.spreadMin(), p.onPartByMin()));
+                }
+            }
+        }
+        return List.copyOf(out);
+    }
+
+    private static Must free(double spreadMin, double windowMin) {
+        return new Must(
+                "hands free until it is spread",
+                spreadMin <= windowMin + 1e-9,
+                Check.shown(Math.ceil(spreadMin * 10 - 1e-9) / 10) + " of "
+                        + Check.shown(Math.floor(windowMin * 10 + 1e-9) / 10) + " min");
+    }
+}

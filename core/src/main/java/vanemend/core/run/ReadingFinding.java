@@ -1,0 +1,145 @@
+package vanemend.core.run;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import vanemend.core.method.Step;
+import vanemend.core.method.TyreInjury;
+import vanemend.core.plan.Plan;
+import vanemend.core.sanding.FilmBudget;
+import vanemend.core.trade.Air;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.TradeBook;
+import vanemend.core.verdict.Limits;
+
+/**
+ * What a reading at a step says for the work.
+ *
+ * @param step instance it was read at
+ * @param said in the trade's words
+ * @param stop true where the plan does not go on as it stands
+ */
+public record ReadingFinding(String step, String said, boolean stop) {
+
+    /** What the newest readings at {@code step} say; earlier steps' readings count where nothing was read here. */
+    public static List<ReadingFinding> at(
+            Plan plan, String step, List<Step.Ask> asks, List<RunState.Reading> readings) {
+        List<ReadingFinding> out = new ArrayList<>();
+        if (asks.contains(Step.Ask.FILM_UM)) {
+            film(plan, step, readings).ifPresent(out::add);
+        }
+        if (asks.contains(Step.Ask.ANGLE_DEG)) {
+            last(readings, step, Step.Ask.ANGLE_DEG)
+                    .map(v -> angle(plan, step, v))
+                    .ifPresent(out::add);
+        }
+        if (asks.contains(Step.Ask.RH_PERCENT)) {
+            dew(plan, step, readings).ifPresent(out::add);
+        }
+        return List.copyOf(out);
+    }
+
+    private static Optional<Double> last(List<RunState.Reading> readings, String step, Step.Ask quantity) {
+        return readings.reversed().stream()
+                .filter(r -> r.step().equals(step) && r.quantity() == quantity)
+                .findFirst()
+                .map(RunState.Reading::value);
+    }
+
+    /** Of several gauge readings the lowest counts: the coat is cut through where it is thinnest. */
+    private static Optional<ReadingFinding> film(Plan plan, String step, List<RunState.Reading> readings) {
+        Optional<FilmBudget> budget = plan.budget();
+        double lowest = readings.stream()
+                .filter(r -> r.step().equals(step) && r.quantity() == Step.Ask.FILM_UM)
+                .mapToDouble(RunState.Reading::value)
+                .min()
+                .orElse(Double.NaN);
+        if (budget.isEmpty() || Double.isNaN(lowest)) {
+            return Optional.empty();
+        }
+        double least = budget.get().leastUm();
+        double toGo = cost(budget.get(), step);
+        double end = lowest - toGo;
+        String figures = micrometres(lowest) + " now, the grades to come take " + micrometres(toGo) + ": "
+                + micrometres(Math.max(0, end)) + " at the end, " + micrometres(least) + " asked";
+        return Optional.of(
+                end < least - 1e-9
+                        ? new ReadingFinding(
+                                step, "Stop: " + figures + ". What is cut through cannot be polished back.", true)
+                        : new ReadingFinding(step, "Holds: " + figures + "." + more(step, readings), false));
+    }
+
+    /** One place says little: a gauge scatters. */
+    private static String more(String step, List<RunState.Reading> readings) {
+        long read = readings.stream()
+                .filter(r -> r.step().equals(step) && r.quantity() == Step.Ask.FILM_UM)
+                .count();
+        long asked = (long) TradeBook.value("film.readings");
+        return read >= asked
+                ? ""
+                : " Read " + (asked - read) + " more: one place says little, the lowest of " + asked + " counts.";
+    }
+
+    /** What the grades after {@code step} still take, µm: what the budget leaves now less what it leaves at the end. */
+    private static double cost(FilmBudget budget, String step) {
+        if (budget.left().isEmpty()) {
+            return 0;
+        }
+        double before = budget.soundUm();
+        String base = step.contains("#") ? step.substring(0, step.indexOf('#')) : step;
+        for (FilmBudget.Left l : budget.left()) {
+            if (base.endsWith("-" + l.paper().toLowerCase(Locale.ROOT).replace(' ', '-') + "-gate")) {
+                before = l.um();
+            }
+        }
+        return before - budget.left().getLast().um();
+    }
+
+    private static ReadingFinding angle(Plan plan, String step, double deg) {
+        double most = Limits.rule("tyre-angle").upTo().orElseThrow();
+        boolean over = deg > most;
+        boolean two = plan.method().endsWith(TyreInjury.TWO_PIECE);
+        String is = Check.shown(deg) + "° from square: ";
+        if (over && !two) {
+            return new ReadingFinding(
+                    step,
+                    is + "over " + Check.shown(most)
+                            + "° takes two pieces, stem and patch apart. Plan anew with this angle.",
+                    true);
+        }
+        return new ReadingFinding(
+                step,
+                is
+                        + (over
+                                ? "two pieces, as planned."
+                                : two ? "one piece would do; two pieces hold too." : "one piece, as planned."),
+                false);
+    }
+
+    private static Optional<ReadingFinding> dew(Plan plan, String step, List<RunState.Reading> readings) {
+        Optional<Double> surface = last(readings, step, Step.Ask.SURFACE_C);
+        if (surface.isEmpty()) {
+            return Optional.empty();
+        }
+        Air air = new Air(
+                last(readings, step, Step.Ask.AIR_C).orElse(plan.air().tempC()),
+                last(readings, step, Step.Ask.RH_PERCENT)
+                        .filter(v -> v > 0)
+                        .orElse(plan.air().rhPercent()));
+        double margin = air.marginK(surface.get());
+        double least = TradeBook.value("air.dew-margin");
+        String is = "Surface " + Check.shown(surface.get()) + " °C, dew point "
+                + Check.shown(Math.round(air.dewPointC() * 10) / 10.0) + " °C: "
+                + Check.shown(Math.floor(margin * 10 + 1e-9) / 10) + " K over it, at least " + Check.shown(least)
+                + " K";
+        return Optional.of(
+                margin < least
+                        ? new ReadingFinding(step, is + ". Warm it, wipe it dry.", true)
+                        : new ReadingFinding(step, is + ".", false));
+    }
+
+    private static String micrometres(double um) {
+        return Math.round(um) + " µm";
+    }
+}

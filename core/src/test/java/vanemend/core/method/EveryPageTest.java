@@ -1,0 +1,159 @@
+package vanemend.core.method;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import vanemend.core.Bench;
+import vanemend.core.footprint.DrawnZone;
+import vanemend.core.footprint.Zone;
+import vanemend.core.mix.Portion;
+import vanemend.core.plan.Plan;
+import vanemend.core.plan.PlannedStep;
+import vanemend.core.plan.Workup;
+import vanemend.core.section.Layer;
+import vanemend.core.stack.Recipe;
+import vanemend.core.trade.HouseRules;
+
+@DisplayName(
+        "every page of every method: what a step points at is there, what can hurt is said, what can fail leads somewhere")
+class EveryPageTest {
+    static Stream<String> recipes() {
+        return Recipe.all().stream().map(Recipe::id);
+    }
+
+    private static Workup work(String recipe) {
+        return Bench.workup(Cases.all().get(recipe), Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()));
+    }
+
+    private static List<Step> all(Plan p) {
+        List<Step> out = new ArrayList<>();
+        p.steps().forEach(s -> out.add(s.step()));
+        p.loops().forEach(l -> out.addAll(l.steps()));
+        return out;
+    }
+
+    @ParameterizedTest
+    @MethodSource("recipes")
+    void whatAStepPointsAtIsDrawnAndDosed(String recipe) {
+        Workup w = work(recipe);
+        Plan p = w.plan().orElseThrow();
+        Set<Zone.Kind> zones = w.drawing().zones().stream().map(DrawnZone::kind).collect(Collectors.toSet());
+        Set<String> layers = w.drawing().section().orElseThrow().layers().stream()
+                .map(Layer::id)
+                .collect(Collectors.toSet());
+        Set<String> portions = p.portions().stream().map(Portion::id).collect(Collectors.toSet());
+        Set<String> mixes = p.mixes().stream().map(MixPlan::id).collect(Collectors.toSet());
+        Set<String> lost = new TreeSet<>();
+        for (Step s : all(p)) {
+            s.zone().filter(z -> !zones.contains(z)).ifPresent(z -> lost.add(s.id() + " zone " + z));
+            if (!s.layer().isEmpty() && !layers.contains(s.layer())) {
+                lost.add(s.id() + " layer " + s.layer());
+            }
+            if (!s.portion().isEmpty() && !portions.contains(s.portion())) {
+                lost.add(s.id() + " portion " + s.portion());
+            }
+            if (!s.mix().isEmpty() && !mixes.contains(s.mix())) {
+                lost.add(s.id() + " mix " + s.mix());
+            }
+        }
+        assertThat(lost).isEmpty();
+    }
+
+    @ParameterizedTest
+    @MethodSource("recipes")
+    void everyGateThatFailsLeadsToReworkAndNothingIsSaidTwice(String recipe) {
+        Plan p = work(recipe).plan().orElseThrow();
+        Set<String> ids = new LinkedHashSet<>();
+        for (PlannedStep s : p.steps()) {
+            assertThat(ids.add(s.step().id())).as(s.step().id()).isTrue();
+            assertThat(s.step().title()).isNotBlank().hasSizeLessThan(60);
+            s.step().gate().ifPresent(g -> {
+                assertThat(g.question()).endsWith("?");
+                g.branches().forEach(b -> assertThat(p.loop(b.loop()).steps()).isNotEmpty());
+            });
+        }
+        Set<String> used = all(p).stream()
+                .flatMap(s -> s.gate().stream())
+                .flatMap(g -> g.branches().stream())
+                .map(Gate.Branch::loop)
+                .collect(Collectors.toSet());
+        assertThat(p.loops().stream().map(Loop::id))
+                .as("rework that no gate leads to")
+                .allMatch(used::contains);
+    }
+
+    @ParameterizedTest
+    @MethodSource("recipes")
+    void whereTheWorkCanHurtTheCautionStandsAtTheStep(String recipe) {
+        Plan p = work(recipe).plan().orElseThrow();
+        for (Step s : all(p)) {
+            Set<String> said = s.cautions().stream().map(c -> c.id()).collect(Collectors.toSet());
+            if (s.kind() == Step.Kind.SAND) {
+                assertThat(said).as(s.id()).containsAnyOf("dust", "buffing", "fibre-dust");
+            }
+            if (s.kind() == Step.Kind.MIX || s.kind() == Step.Kind.SPREAD) {
+                assertThat(said).as(s.id()).isNotEmpty();
+            }
+            if (s.resources().contains(Step.Resource.LAMP) || s.resources().contains(Step.Resource.OVEN)) {
+                assertThat(said).as(s.id()).contains("lamp");
+            }
+            s.cautions().forEach(c -> assertThat(c.text()).isNotBlank());
+        }
+        assertThat(p.closing()).contains("label and safety data sheet").contains("licensed technician");
+        assertThat(p.steps().getLast().step().detail()).contains("come before this plan");
+    }
+
+    @ParameterizedTest
+    @MethodSource("recipes")
+    void timesAddUpAndNoWindowIsTurnedAround(String recipe) {
+        Plan p = work(recipe).plan().orElseThrow();
+        double end = 0;
+        double hands = 0;
+        for (PlannedStep s : p.steps()) {
+            assertThat(s.earliestMin()).isGreaterThanOrEqualTo(end - 1e-6);
+            assertThat(s.latestMin()).isGreaterThanOrEqualTo(s.earliestMin() - 1e-6);
+            end = s.earliestMin() + s.step().activeMin() + s.step().waitMin();
+            hands += s.step().activeMin();
+            s.step().clock().ifPresent(c -> {
+                assertThat(c.minutes()).as(s.step().id()).isPositive();
+                assertThat(c.note()).as(s.step().id()).isNotBlank();
+            });
+            // What goes off is laid within its clock.
+            if (s.step().kind() == Step.Kind.SPREAD && s.step().clock().isPresent()) {
+                assertThat(s.step().activeMin())
+                        .as(s.step().id())
+                        .isLessThanOrEqualTo(Math.max(1, s.step().clock().get().minutes()) + 1e-6);
+            }
+        }
+        assertThat(p.totalMin()).isCloseTo(end, org.assertj.core.api.Assertions.within(1e-6));
+        assertThat(p.activeMin()).isCloseTo(hands, org.assertj.core.api.Assertions.within(1e-6));
+    }
+
+    @ParameterizedTest
+    @MethodSource("recipes")
+    void everyAmountIsTakenFromTheShelfAndSomeStepUsesIt(String recipe) {
+        Plan p = work(recipe).plan().orElseThrow();
+        Map<String, Double> needed =
+                p.shopping().stream().collect(Collectors.toMap(s -> s.itemId(), s -> s.needed(), Double::sum));
+        for (Portion x : p.portions()) {
+            assertThat(needed).containsKey(x.itemId());
+            assertThat(x.needed()).as(x.id()).isPositive();
+            assertThat(x.figures())
+                    .isNotEmpty()
+                    .allSatisfy(f -> assertThat(f.unit()).isNotBlank());
+            assertThat(x.onPartByMin()).isLessThanOrEqualTo(x.workMin());
+        }
+        p.mixes().forEach(m -> assertThat(needed).containsKey(m.pour().itemId()));
+        p.ladder().rungs().forEach(r -> assertThat(needed).containsKey(r.itemId()));
+    }
+}

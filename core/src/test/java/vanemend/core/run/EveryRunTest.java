@@ -1,0 +1,158 @@
+package vanemend.core.run;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import vanemend.core.Bench;
+import vanemend.core.Seeds;
+import vanemend.core.method.Cases;
+import vanemend.core.method.Gate;
+import vanemend.core.method.Step;
+import vanemend.core.plan.FrozenPlan;
+import vanemend.core.plan.Plan;
+import vanemend.core.plan.RepairDraft;
+import vanemend.core.plan.Workup;
+import vanemend.core.record.RepairRecord;
+import vanemend.core.stack.Recipe;
+import vanemend.core.trade.HouseRules;
+
+@DisplayName("every plan can be walked to its end, straight or through any rework, and its clocks and record hold")
+class EveryRunTest {
+    static Stream<String> recipes() {
+        return Recipe.all().stream().map(Recipe::id);
+    }
+
+    /** A run in the making: what happened, and the time it is. */
+    private static final class Walk {
+        private final FrozenPlan frozen;
+        private final Plan plan;
+        private final List<BenchEvent> events = new ArrayList<>();
+        private Instant at = Bench.NOW;
+
+        Walk(String recipe) {
+            RepairDraft d = Cases.all().get(recipe);
+            Workup w = Bench.workup(d, Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()));
+            frozen = new FrozenPlan(Bench.NOW, "Tam", d, w);
+            plan = w.plan().orElseThrow();
+            happened(BenchEvent.Kind.START, "", "");
+        }
+
+        RunState state() {
+            return Replay.of(plan, events, at);
+        }
+
+        void happened(BenchEvent.Kind kind, String step, String answer) {
+            at = at.plusSeconds(60);
+            events.add(new BenchEvent(
+                    UUID.nameUUIDFromBytes(
+                            (events.size() + step + answer).getBytes(java.nio.charset.StandardCharsets.UTF_8)),
+                    kind,
+                    at,
+                    "Tam",
+                    step,
+                    answer,
+                    Optional.empty(),
+                    Optional.empty(),
+                    "",
+                    Optional.empty()));
+        }
+
+        /** The step in hand is done; at a gate with {@code answer}. */
+        void on(RunState s, String answer) {
+            String id = s.current().orElseThrow();
+            boolean gate = s.steps().stream()
+                    .filter(x -> x.id().equals(id))
+                    .findFirst()
+                    .orElseThrow()
+                    .step()
+                    .gate()
+                    .isPresent();
+            happened(gate ? BenchEvent.Kind.GATE : BenchEvent.Kind.DONE, id, gate ? answer : "");
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("recipes")
+    void straightThrough(String recipe) {
+        Walk w = new Walk(recipe);
+        int clocks = 0;
+        for (int i = 0; i < w.plan.steps().size(); i++) {
+            RunState s = w.state();
+            clocks += s.clocks().size();
+            w.on(s, "yes");
+        }
+        RunState end = w.state();
+        assertThat(end.finishedAt()).isPresent();
+        assertThat(end.ignored()).isEmpty();
+        boolean times = w.plan.steps().stream().anyMatch(s -> s.step().clock().isPresent());
+        assertThat(clocks > 0).isEqualTo(times);
+        assertThat(RepairRecord.of(w.frozen, w.events, w.at)).isNotNull();
+    }
+
+    @ParameterizedTest
+    @MethodSource("recipes")
+    void everyOtherAnswerOnceThenTheGateIsAskedAgain(String recipe) {
+        Walk w = new Walk(recipe);
+        Set<String> tried = new HashSet<>();
+        int most = 0;
+        while (w.state().finishedAt().isEmpty() && most++ < 600) {
+            RunState s = w.state();
+            Step step = s.steps().stream()
+                    .filter(x -> x.id().equals(s.current().orElseThrow()))
+                    .findFirst()
+                    .orElseThrow()
+                    .step();
+            String answer = "yes";
+            for (Gate.Branch b : step.gate().map(Gate::branches).orElse(List.of())) {
+                if (tried.add(step.id() + "/" + b.id())) {
+                    answer = b.id();
+                    break;
+                }
+            }
+            w.on(s, answer);
+        }
+        RunState end = w.state();
+        assertThat(end.finishedAt()).as("never came to an end").isPresent();
+        assertThat(end.ignored()).isEmpty();
+        assertThat(end.steps().size()).isGreaterThan(w.plan.steps().size());
+        assertThat(RepairRecord.of(w.frozen, w.events, w.at)).isNotNull();
+    }
+
+    @ParameterizedTest
+    @MethodSource("recipes")
+    void undoTakesBackAnyLastThing(String recipe) {
+        Seeds.forEach(3, (Random r, Integer n) -> {
+            Walk w = new Walk(recipe);
+            int stop = 1 + r.nextInt(w.plan.steps().size() - 1);
+            for (int i = 0; i < stop; i++) {
+                w.on(w.state(), "yes");
+            }
+            RunState before = w.state();
+            w.on(before, "yes");
+            UUID last = w.state().lastUndoable().orElseThrow();
+            w.events.add(new BenchEvent(
+                    UUID.randomUUID(),
+                    BenchEvent.Kind.UNDO,
+                    w.at,
+                    "Tam",
+                    "",
+                    "",
+                    Optional.empty(),
+                    Optional.empty(),
+                    "",
+                    Optional.of(last)));
+            assertThat(w.state().current()).isEqualTo(before.current());
+        });
+    }
+}

@@ -1,0 +1,243 @@
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import { ask, type Api } from "../api/client";
+import { useNow } from "../api/clock";
+import { keys, queryClient, useBench } from "../api/queries";
+import { Choice, Measure } from "../shell/field";
+import { usePreferences } from "../shell/preferences";
+import { stretch, type System, temperature, toFahrenheit } from "../units/units";
+import { type Shown, useDevices } from "./live";
+
+type Device = Api["DeviceView"];
+
+const FAULTS = [
+  { value: "NONE", label: "Right" },
+  { value: "SILENT", label: "Silent" },
+  { value: "NONSENSE", label: "Nonsense" },
+] as const;
+
+/** Every device of the bench: what it shows now, and for a stand-in what is true there and what is wrong with it. */
+export default function Devices() {
+  const devices = useQuery({ queryKey: keys.devices, queryFn: () => ask<Device[]>("/api/devices") });
+  const live = useDevices();
+  const [refused, setRefused] = useState("");
+  const drive = async (path: string, method: "PUT" | "POST" | "DELETE", body?: unknown) => {
+    try {
+      queryClient.setQueryData(keys.devices, await ask<Device[]>(`/api/devices/${path}`, { method, body }));
+      setRefused("");
+    } catch (e) {
+      setRefused(e instanceof Error ? e.message : String(e));
+    }
+  };
+  if (devices.isError && !devices.data)
+    return <p className="p-6 text-20 font-bold text-oxide-text">{devices.error.message}</p>;
+  if (!devices.data) return <p className="p-6 text-20">One moment.</p>;
+  return (
+    <>
+      <div className="firm-b flex h-[58px] shrink-0 items-center gap-4 px-4">
+        <h1 className="text-28 font-semibold" style={{ fontStretch: "88%" }}>
+          Devices
+        </h1>
+        <p className="min-w-0 flex-1 leading-5">
+          Stand-ins that ship with the product: set what is true at the bench, the screen shows what a device would make
+          of it.
+        </p>
+      </div>
+      {refused && (
+        <p role="alert" className="firm-b px-4 py-3 font-bold text-oxide-text">
+          {refused}
+        </p>
+      )}
+      <div className="grid min-h-0 flex-1 auto-rows-min grid-cols-1 overflow-y-auto md:grid-cols-2 xl:grid-cols-3">
+        {devices.data.map((d) => (
+          <DeviceSheet
+            key={d.kind}
+            device={d}
+            shown={live.shown.find((s) => s.kind === d.kind) ?? d.shown}
+            heard={live.heard}
+            drive={drive}
+          />
+        ))}
+      </div>
+    </>
+  );
+}
+
+function DeviceSheet({
+  device: d,
+  shown,
+  heard,
+  drive,
+}: {
+  device: Device;
+  shown: Shown;
+  heard: boolean;
+  drive: (path: string, method: "PUT" | "POST" | "DELETE", body?: unknown) => Promise<void>;
+}) {
+  const { system } = usePreferences();
+  return (
+    <section className="firm-b firm-r flex flex-col gap-1.5 px-4 py-3" aria-label={d.name}>
+      <h2 className="hd flex items-baseline justify-between">
+        {d.name}
+        <span className="lab">{d.fault === undefined ? "real device" : "stand-in"}</span>
+      </h2>
+      <div className="flex min-h-[52px] items-end gap-6" data-device={d.kind}>
+        {shown.figures.length === 0 && <span className="n text-20 font-semibold">nothing measured yet</span>}
+        {shown.figures.map((f) => (
+          <span key={f.measured} className={shown.state === "LIVE" ? "" : "text-muted"}>
+            <span className="lab block">{MEASURED[f.measured].word}</span>
+            <span className="n text-44 leading-[44px] font-semibold" style={{ fontStretch: "88%" }}>
+              {f.measured.endsWith("_C") ? (
+                degrees(f.value, system)
+              ) : (
+                <>
+                  {f.value.toFixed(MEASURED[f.measured].digits)}
+                  <span className="ml-1 text-20 font-medium">{MEASURED[f.measured].unit}</span>
+                </>
+              )}
+            </span>
+          </span>
+        ))}
+      </div>
+      <Standing shown={shown} heard={heard} held={d.presses.length === 1 && d.kind !== "SCALE"} />
+      {d.presses.length > 0 && (
+        <div className="flex flex-wrap gap-1">
+          {d.presses.map((p) => (
+            <button
+              key={p.id}
+              type="button"
+              className="btn"
+              onClick={() => void drive(`${d.kind}/presses/${p.id}`, "POST")}
+            >
+              {p.label}
+            </button>
+          ))}
+        </div>
+      )}
+      <div className="grid grid-cols-3 gap-1">
+        {d.knobs.map((k) => (
+          <KnobField key={k.id} knob={k} turn={(value) => drive(`${d.kind}/knobs/${k.id}`, "PUT", { value })} />
+        ))}
+      </div>
+      {d.fault !== undefined && (
+        <Choice
+          label="What is wrong with it"
+          columns={3}
+          value={d.fault}
+          options={FAULTS}
+          onChange={(fault) => void drive(`${d.kind}/fault`, "PUT", { fault })}
+        />
+      )}
+      {d.logs && <LogTo device={d} drive={drive} />}
+    </section>
+  );
+}
+
+/** To a tenth, always, so that the figure does not jump in width as it moves. */
+function degrees(c: number, system: System) {
+  const [, unit = ""] = temperature(c, system, 1).split("\u202f");
+  return (
+    <>
+      {(system === "metric" ? c : toFahrenheit(c)).toFixed(1)}
+      <span className="ml-1 text-20 font-medium">{unit}</span>
+    </>
+  );
+}
+
+const MEASURED: Record<Api["ShownFigure"]["measured"], { word: string; unit: string; digits: number }> = {
+  MASS_G: { word: "Shows", unit: "g", digits: 1 },
+  SURFACE_C: { word: "Surface", unit: "°C", digits: 1 },
+  AIR_C: { word: "Air", unit: "°C", digits: 1 },
+  RH_PERCENT: { word: "Humidity", unit: "%", digits: 0 },
+  FILM_UM: { word: "Film", unit: "µm", digits: 0 },
+  UV: { word: "At the resin", unit: "mW/cm²", digits: 2 },
+  INJURY_MM: { word: "Across", unit: "mm", digits: 1 },
+  ANGLE_DEG: { word: "From square", unit: "°", digits: 0 },
+};
+
+/** Whether what is shown is what the device says now; if not, how old it is and what to do. */
+function Standing({ shown, heard, held }: { shown: Shown; heard: boolean; held: boolean }) {
+  const now = useNow();
+  const age = shown.at ? Math.max(1, (now - Date.parse(shown.at)) / 1000) : 0;
+  if (!heard) return <p className="lab min-h-[20px]">Connecting to the devices.</p>;
+  if (shown.state !== "LIVE")
+    return (
+      <p className="min-h-[40px] leading-5 font-bold text-oxide-text" role="status">
+        {shown.said} {shown.at && `Last good figure ${stretch(age, "up")} ago.`}
+      </p>
+    );
+  return (
+    <p className="lab min-h-[20px]" role="status">
+      {held ? "live, holds its last figure" : shown.steady ? "live, steady" : "live, moving"}
+    </p>
+  );
+}
+
+const SETTLE_MS = 400;
+
+function KnobField({ knob, turn }: { knob: Device["knobs"][number]; turn: (value: number) => Promise<void> }) {
+  const [value, setValue] = useState<number | undefined>(knob.value);
+  const timer = useRef<number>(undefined);
+  useEffect(() => () => clearTimeout(timer.current), []);
+  const off = value !== undefined && (value < knob.min || value > knob.max);
+  const unit = knob.unit === "°C" ? "temperature" : knob.unit === "mm" ? "depth" : { unit: knob.unit };
+  return (
+    <Measure
+      label={knob.label}
+      quantity={unit}
+      value={value}
+      problem={off ? `Expected ${knob.min} to ${knob.max}\u202f${knob.unit}.` : undefined}
+      onChange={(v) => {
+        setValue(v);
+        clearTimeout(timer.current);
+        if (v !== undefined && v >= knob.min && v <= knob.max) {
+          timer.current = window.setTimeout(() => void turn(v), SETTLE_MS);
+        }
+      }}
+    />
+  );
+}
+
+/** A device that logs by itself is put on one repair at a time. */
+function LogTo({
+  device: d,
+  drive,
+}: {
+  device: Device;
+  drive: (path: string, method: "PUT" | "DELETE", body?: unknown) => Promise<void>;
+}) {
+  const running = useBench().data?.live ?? [];
+  const [choice, setChoice] = useState("");
+  const repair = choice === "" ? running[0]?.id : Number(choice);
+  if (d.repair !== undefined)
+    return (
+      <div className="flex items-stretch gap-2">
+        <span className="firm flex min-w-0 flex-1 items-center px-3 leading-5">
+          <span>
+            Logs to <b>{d.repairName}</b>
+          </span>
+        </span>
+        <button type="button" className="btn" onClick={() => void drive(`${d.kind}/log`, "DELETE")}>
+          Take off
+        </button>
+      </div>
+    );
+  if (running.length === 0) return <p className="lab">No work runs that it could log to.</p>;
+  return (
+    <div className="flex items-end gap-2">
+      <label className="min-w-0 flex-1">
+        <span className="lab block">Log to</span>
+        <select className="firm h-14 w-full px-2 text-16" value={repair} onChange={(e) => setChoice(e.target.value)}>
+          {running.map((l) => (
+            <option key={l.id} value={l.id}>
+              {l.name}, {l.vehicle}
+            </option>
+          ))}
+        </select>
+      </label>
+      <button type="button" className="btn" onClick={() => void drive(`${d.kind}/log`, "PUT", { repair })}>
+        Put on
+      </button>
+    </div>
+  );
+}

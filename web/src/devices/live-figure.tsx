@@ -1,0 +1,78 @@
+import { useState } from "react";
+import { useNow } from "../api/clock";
+import { ask } from "../api/client";
+import { ASKS, type Ask } from "../repair/run/asks";
+import { usePreferences } from "../shell/preferences";
+import { stretch, temperature } from "../units/units";
+import { CALLED, figureFor, useDevices } from "./live";
+
+/**
+ * What a device shows for a figure that is asked, beside the field where it may always be typed: taken with a tap while it is live and
+ * steady; when it falls silent the last good figure stays with its age, to be looked at only.
+ */
+export function LiveFigureLine({
+  ask: wanted,
+  verb,
+  onTake,
+}: {
+  ask: Ask;
+  verb: string;
+  onTake: (value: number, source: string) => void;
+}) {
+  const { system } = usePreferences();
+  const now = useNow();
+  const [refused, setRefused] = useState("");
+  const live = figureFor(wanted, useDevices());
+  if (!live) return null;
+  const { shown, value } = live;
+  const unit = typeof ASKS[wanted].quantity === "object" ? ASKS[wanted].quantity.unit : "";
+  const figure =
+    value === undefined
+      ? "nothing measured yet"
+      : ASKS[wanted].quantity === "temperature"
+        ? temperature(value, system)
+        : `${value}\u202f${unit || "mm"}`;
+  const wrong = !live.heard ? "Out of reach: type it." : shown.said || refused;
+  const age = shown.at ? (now - Date.parse(shown.at)) / 1000 : 0;
+  return (
+    <div className="n flex min-h-[72px] items-stretch gap-1 text-16">
+      <span className="firm flex min-w-0 flex-1 items-center px-3 leading-5" role="status">
+        <span>
+          <span className="lab block">{CALLED[shown.kind]}</span>
+          {wrong ? (
+            <b className="text-oxide-text">
+              {wrong}
+              {value !== undefined && ` Last ${figure}, ${stretch(Math.max(1, age), "up")} ago.`}
+            </b>
+          ) : (
+            <>
+              <b className="text-20">{figure}</b>
+              {value !== undefined && <span className="lab ml-1.5">{shown.steady ? "steady" : "moving"}</span>}
+            </>
+          )}
+        </span>
+      </span>
+      {shown.kind === "SCALE" && !wrong && (
+        <button
+          type="button"
+          className="btn"
+          onClick={() =>
+            void ask("/api/devices/SCALE/nought", { method: "POST" }).catch((e: unknown) =>
+              setRefused(e instanceof Error ? e.message : String(e)),
+            )
+          }
+        >
+          Nought
+        </button>
+      )}
+      <button
+        type="button"
+        className="btn"
+        disabled={Boolean(wrong) || value === undefined || !shown.steady}
+        onClick={() => value !== undefined && onTake(value, CALLED[shown.kind])}
+      >
+        {verb}
+      </button>
+    </div>
+  );
+}

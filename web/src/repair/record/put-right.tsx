@@ -1,0 +1,171 @@
+import { Eraser } from "lucide-react";
+import { useState } from "react";
+import type { Api } from "../../api/client";
+import { now as serverNow } from "../../api/clock";
+import { useRun, useZone } from "../../api/queries";
+import { Line, Measure, type Quantity } from "../../shell/field";
+import { useSaid } from "../../shell/preferences";
+import { SheetDialog } from "../../shell/sheet-dialog";
+import { dayAndTime, timeOfDay } from "../../units/units";
+import { ASKS } from "../run/asks";
+import { type BenchEvent, outbox } from "../run/outbox";
+
+/** Something that happened and may be put right: a reading by its figure, a clock or a step by how much earlier it was. */
+interface Happened {
+  event: string;
+  at: string;
+  said: string;
+  quantity: Quantity;
+  value: number;
+  field: string;
+  mayGo: boolean;
+}
+
+function happenings(run: Api["RunView"]): Happened[] {
+  const title = (step: string) => run.state.steps.find((s) => s.id === step)?.step.title ?? "";
+  const readings = run.state.readings.map((r): Happened => {
+    const ask = ASKS[r.quantity];
+    const unit = typeof ask.quantity === "object" ? ask.quantity.unit : ask.quantity === "temperature" ? "°C" : "mm";
+    return {
+      event: r.event,
+      at: r.at,
+      said: `${ask.label} ${r.value}\u202f${unit}, at ${title(r.step).toLowerCase()}`,
+      quantity: ask.quantity,
+      value: r.value,
+      field: ask.label,
+      mayGo: true,
+    };
+  });
+  const minutes = { unit: "min" };
+  const earlier = { quantity: minutes, value: 0, field: "How much earlier it was", mayGo: false };
+  const steps = run.state.steps.flatMap((s): Happened[] => [
+    ...(s.clockEvent
+      ? [{ event: s.clockEvent, at: s.beganAt ?? "", said: `The clock of ${s.step.title.toLowerCase()}`, ...earlier }]
+      : []),
+    ...(s.doneEvent && s.doneAt
+      ? [{ event: s.doneEvent, at: s.doneAt, said: `${s.step.title}: done`, ...earlier }]
+      : []),
+  ]);
+  const notes = run.state.notes.map((n): Happened => ({
+    event: n.event,
+    at: n.at,
+    said: `Note: ${n.text}`,
+    ...earlier,
+    mayGo: true,
+  }));
+  return [...readings, ...notes, ...steps].sort((a, b) => (a.at < b.at ? -1 : 1));
+}
+
+/** What was put right or taken back, and the way to do it: with a reason, nothing erased. */
+export function PutRight({ id, record }: { id: number; record: Api["RepairRecord"] }) {
+  const zone = useZone();
+  const say = useSaid();
+  const run = useRun(id);
+  const [open, setOpen] = useState(false);
+  const [picked, setPicked] = useState<Happened>();
+  const [value, setValue] = useState<number>();
+  const [why, setWhy] = useState("");
+  const push = (e: Partial<BenchEvent> & Pick<BenchEvent, "kind">) => {
+    outbox.push(id, {
+      id: crypto.randomUUID(),
+      at: new Date(serverNow()).toISOString(),
+      target: picked?.event,
+      text: why.trim(),
+      ...e,
+    });
+    setPicked(undefined);
+    setWhy("");
+    setOpen(false);
+  };
+  const note = picked?.said.startsWith("Note:") ?? false;
+  return (
+    <section aria-label="Put right" className="mt-5">
+      <div className="flex items-center gap-3">
+        <h3 className="hd flex-1">Put right and taken back</h3>
+        <SheetDialog
+          title="Put something right"
+          told="What stood there stays in the record, with what it should have been and why."
+          wide
+          open={open}
+          onOpenChange={(o) => {
+            setOpen(o);
+            if (!o) setPicked(undefined);
+          }}
+          trigger={
+            <button type="button" className="btn no-print">
+              <Eraser size={20} aria-hidden="true" /> Put right
+            </button>
+          }
+        >
+          {picked === undefined ? (
+            <ul className="max-h-[60vh] overflow-y-auto" aria-label="What happened">
+              {(run.data ? happenings(run.data) : []).map((h) => (
+                <li key={h.event} className="border-b border-hair">
+                  <button
+                    type="button"
+                    className="hover:bg-ground flex min-h-14 w-full items-center gap-4 px-2 text-left"
+                    onClick={() => {
+                      setPicked(h);
+                      setValue(h.value);
+                    }}
+                  >
+                    <span className="n w-14 font-semibold">{timeOfDay(h.at, zone)}</span>
+                    <span>{say(h.said)}</span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          ) : (
+            <form
+              className="flex flex-col gap-4"
+              onSubmit={(e) => {
+                e.preventDefault();
+                if (why.trim() && value !== undefined && !note) push({ kind: "AMEND", value });
+              }}
+            >
+              <p className="text-20 font-semibold">{say(picked.said)}</p>
+              {!note && (
+                <Measure large label={picked.field} quantity={picked.quantity} value={value} onChange={setValue} />
+              )}
+              <Line label="Why" value={why} onChange={setWhy} />
+              <div className="flex gap-2">
+                <button type="button" className="btn" onClick={() => setPicked(undefined)}>
+                  Something else
+                </button>
+                {picked.mayGo && (
+                  <button
+                    type="button"
+                    className="btn"
+                    disabled={why.trim() === ""}
+                    onClick={() => push({ kind: "UNDO" })}
+                  >
+                    Take it back
+                  </button>
+                )}
+                {!note && (
+                  <button className="btn go" disabled={why.trim() === "" || value === undefined}>
+                    Put it right
+                  </button>
+                )}
+              </div>
+            </form>
+          )}
+        </SheetDialog>
+      </div>
+      {record.amended.length + record.takenBack.length === 0 && <p>Nothing.</p>}
+      <ul>
+        {record.amended.map((a) => (
+          <li key={`${a.target}${a.at}`} className="border-b border-hair py-1.5">
+            {say(a.said)}. {a.by}, {dayAndTime(a.at, zone)}: “{a.reason}”
+          </li>
+        ))}
+        {record.takenBack.map((t) => (
+          <li key={`${t.target}${t.at}`} className="border-b border-hair py-1.5">
+            Taken back: {say(t.said)}. {t.by}, {dayAndTime(t.at, zone)}
+            {t.reason && `: “${t.reason}”`}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

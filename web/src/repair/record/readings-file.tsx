@@ -1,0 +1,57 @@
+import { useMutation } from "@tanstack/react-query";
+import { FileDown, FileUp } from "lucide-react";
+import { useRef } from "react";
+import { ask, type Api, Problem } from "../../api/client";
+import { keys, queryClient } from "../../api/queries";
+
+/** Readings out as CSV, and those of a logger in; a line that is there already counts once. */
+export function ReadingsFile({ id }: { id: number }) {
+  const input = useRef<HTMLInputElement>(null);
+  const read = useMutation({
+    mutationFn: async (file: File) =>
+      ask<Api["ReadingsInView"]>(`/api/repairs/${id}/readings.csv`, {
+        method: "POST",
+        body: new Blob([await file.text()], { type: "text/csv" }),
+      }),
+    onSuccess: () => {
+      void queryClient.invalidateQueries({ queryKey: keys.run(id) });
+      void queryClient.invalidateQueries({ queryKey: keys.record(id) });
+    },
+  });
+  const problems = read.error instanceof Problem ? (read.error.more.problems as Api["InputProblem"][] | undefined) : [];
+  return (
+    <div className="no-print mt-3 flex flex-wrap items-center gap-2">
+      <a className="btn" href={`/api/repairs/${id}/readings.csv`} download>
+        <FileDown size={20} aria-hidden="true" /> Readings, CSV
+      </a>
+      <input
+        ref={input}
+        type="file"
+        accept=".csv,text/csv"
+        className="hidden"
+        aria-label="Readings file"
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          e.target.value = "";
+          if (file) read.mutate(file);
+        }}
+      />
+      <button type="button" className="btn" disabled={read.isPending} onClick={() => input.current?.click()}>
+        <FileUp size={20} aria-hidden="true" /> Read readings in
+      </button>
+      {read.isSuccess && (
+        <span role="status" className="font-bold">
+          {read.data.taken === 0
+            ? "Nothing new: all of them are here already."
+            : `${read.data.taken} new ${read.data.taken === 1 ? "reading" : "readings"}.`}
+        </span>
+      )}
+      {read.isError && (
+        <span role="alert" className="font-bold text-oxide-text">
+          Nothing was taken. {read.error.message}
+          {problems && problems.length > 1 && ` And ${problems.length - 1} more.`}
+        </span>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,77 @@
+import { PenLine, Undo2 } from "lucide-react";
+import { useState } from "react";
+import type { Api } from "../../api/client";
+import { now as serverNow } from "../../api/clock";
+import { useZone } from "../../api/queries";
+import { Line } from "../../shell/field";
+import { useMe } from "../../shell/me";
+import { dayAndTime } from "../../units/units";
+import { outbox, usePending } from "../run/outbox";
+
+/** What the lead said of the finished work, and the lead's own two answers. */
+export function Signature({ id, record }: { id: number; record: Api["RepairRecord"] }) {
+  const zone = useZone();
+  const me = useMe();
+  const [why, setWhy] = useState("");
+  const [back, setBack] = useState(false);
+  const waits = usePending(id).some((e) => e.kind === "SIGN");
+  if (!record.finishedAt) return null;
+  const sign = (answer: "signed" | "back", text = "") => {
+    outbox.push(id, {
+      id: crypto.randomUUID(),
+      kind: "SIGN",
+      at: new Date(serverNow()).toISOString(),
+      answer,
+      text,
+    });
+    setBack(false);
+    setWhy("");
+  };
+  const { signed } = record;
+  return (
+    <section aria-label="Signature" className="keep flex flex-wrap items-center gap-3 border-b border-hair py-3">
+      <p className="min-w-60 flex-1 text-20">
+        {signed === undefined && "Not signed yet."}
+        {signed?.stands && (
+          <b>
+            Signed by {signed.by}, {dayAndTime(signed.at, zone)}
+          </b>
+        )}
+        {signed && !signed.stands && (
+          <b className="text-oxide-text">
+            Sent back by {signed.by}, {dayAndTime(signed.at, zone)}: {signed.why}
+          </b>
+        )}
+      </p>
+      {me.role === "LEAD" && !signed?.stands && !back && (
+        <div className="no-print flex gap-2">
+          <button type="button" className="btn" disabled={waits} onClick={() => setBack(true)}>
+            <Undo2 size={20} aria-hidden="true" /> Send back
+          </button>
+          <button type="button" className="btn go" disabled={waits} onClick={() => sign("signed")}>
+            <PenLine size={20} aria-hidden="true" /> Sign
+          </button>
+        </div>
+      )}
+      {back && (
+        <form
+          className="flex w-full items-end gap-2"
+          onSubmit={(e) => {
+            e.preventDefault();
+            if (why.trim()) sign("back", why.trim());
+          }}
+        >
+          <div className="flex-1">
+            <Line label="Why does it go back?" value={why} onChange={setWhy} />
+          </div>
+          <button type="button" className="btn" onClick={() => setBack(false)}>
+            Leave it
+          </button>
+          <button className="btn go" disabled={why.trim() === ""}>
+            Send back
+          </button>
+        </form>
+      )}
+    </section>
+  );
+}

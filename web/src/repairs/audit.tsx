@@ -1,0 +1,79 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import { ask, type Api } from "../api/client";
+import { useZone } from "../api/queries";
+import { dayAndTime } from "../units/units";
+
+const ACTS: Record<Api["AuditLine"]["act"], string> = {
+  SIGN_IN: "came in",
+  WRONG: "wrong password",
+  LOCKED: "door shut",
+  RULE: "house rule",
+  SHELF: "shelf",
+  RECORD: "record",
+  AIR: "shop air",
+  PICTURE: "picture",
+};
+
+/** Who came in, and what was changed besides the repairs themselves; for a lead. */
+export default function Audit() {
+  const zone = useZone();
+  const [act, setAct] = useState("");
+  const lines = useQuery({ queryKey: ["audit"], queryFn: () => ask<Api["AuditLine"][]>("/api/audit") });
+  const shown = lines.data?.filter((l) => act === "" || l.act === act);
+  return (
+    <>
+      <div className="firm-b flex h-[58px] shrink-0 items-stretch">
+        <h1 className="flex flex-1 items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
+          Audit
+        </h1>
+        <label className="firm-l flex items-center gap-2 px-4">
+          <span className="lab">Show</span>
+          <select className="firm h-11 px-2 text-16" value={act} onChange={(e) => setAct(e.target.value)}>
+            <option value="">everything</option>
+            {Object.entries(ACTS).map(([a, word]) => (
+              <option key={a} value={a}>
+                {word}
+              </option>
+            ))}
+          </select>
+        </label>
+        <Link to="/records" className="firm-l n flex items-center px-5 text-20 font-semibold">
+          Records
+        </Link>
+      </div>
+      <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-4" tabIndex={0} role="region" aria-label="Audit lines">
+        {lines.isError && (
+          <p role="alert" className="py-4 text-20 font-bold text-oxide-text">
+            {lines.error.message}
+          </p>
+        )}
+        {shown?.length === 0 && <p className="py-4 text-20">Nothing of this sort yet.</p>}
+        {shown && shown.length > 0 && (
+          <table className="w-full text-left">
+            <thead>
+              <tr className="lab firm-b">
+                <th className="py-2 pr-4">When</th>
+                <th className="pr-4">Who</th>
+                <th className="pr-4">What</th>
+                <th>Said</th>
+              </tr>
+            </thead>
+            <tbody>
+              {shown.map((l, i) => (
+                <tr key={i} className="border-b border-hair">
+                  <td className="n py-2 pr-4 whitespace-nowrap">{dayAndTime(l.at, zone)}</td>
+                  <td className="pr-4 whitespace-nowrap">{l.by || "nobody signed in"}</td>
+                  <td className="pr-4 whitespace-nowrap">{ACTS[l.act]}</td>
+                  <td>{l.said}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+        <p className="lab mt-3">The newest 500 lines; nothing here is ever changed or taken away.</p>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,174 @@
+import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
+import { FileUp, Search } from "lucide-react";
+import { useRef, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { ask, type Api } from "../api/client";
+import { useZone } from "../api/queries";
+import { VerdictMark } from "../repair/verdict-mark";
+import { useMe } from "../shell/me";
+import { useSaid } from "../shell/preferences";
+import { useFindKey } from "../shell/use-find-key";
+import { dayAndTime } from "../units/units";
+
+const SORTS: Record<Api["Word"]["sort"], string> = {
+  PART: "part",
+  VEHICLE: "vehicle",
+  SUBSTRATE: "substrate",
+  METHOD: "method",
+  DAMAGE: "damage",
+  MATERIAL: "material",
+  LOT: "lot",
+  PERSON: "hands",
+  DAY: "day",
+  DEVIATION: "deviation",
+  NOTE: "reading or note",
+};
+
+/** Every record, found by what is asked months later: vehicle, lot, material, damage, person, day. */
+export function Records() {
+  const [find, setFind] = useState("");
+  const me = useMe();
+  const navigate = useNavigate();
+  const search = useFindKey();
+  const file = useRef<HTMLInputElement>(null);
+  const found = useQuery({
+    queryKey: ["records", find],
+    queryFn: ({ signal }) => ask<Api["FoundView"][]>(`/api/records?find=${encodeURIComponent(find)}`, { signal }),
+    placeholderData: keepPreviousData,
+  });
+  const read = useMutation({
+    mutationFn: async (f: File) => {
+      let body: unknown;
+      try {
+        body = JSON.parse(await f.text());
+      } catch {
+        throw new Error(`${f.name} is no record: expected a JSON file written out by Record.`);
+      }
+      return ask<Api["ReadInView"]>("/api/records", { method: "POST", body });
+    },
+    onSuccess: ({ id }) => navigate(`/repairs/${id}/record`),
+  });
+  return (
+    <>
+      <div className="firm-b flex h-[58px] shrink-0 items-stretch">
+        <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
+          Records
+        </h1>
+        <Link to="/repairs" className="firm-l n flex items-center px-5 text-20 font-semibold">
+          All repairs
+        </Link>
+        <label className="firm-l ml-auto flex items-center gap-2 px-3">
+          <Search size={20} aria-hidden="true" />
+          <span className="sr-only">Find records by vehicle, lot, material, damage, person or day</span>
+          <input
+            ref={search}
+            className="h-full w-96 bg-transparent text-20"
+            placeholder="vehicle, lot, material, damage, person, day"
+            maxLength={200}
+            value={find}
+            onChange={(e) => setFind(e.target.value)}
+          />
+        </label>
+        {me.role === "LEAD" && (
+          <>
+            <Link to="/audit" className="firm-l n flex items-center px-5 text-20 font-semibold">
+              Audit
+            </Link>
+            <input
+              ref={file}
+              type="file"
+              accept="application/json,.json"
+              className="hidden"
+              aria-label="Record file"
+              onChange={(e) => {
+                const f = e.target.files?.[0];
+                e.target.value = "";
+                if (f) read.mutate(f);
+              }}
+            />
+            <button
+              type="button"
+              className="firm-l n flex items-center gap-2 px-5 text-20 font-semibold"
+              onClick={() => file.current?.click()}
+            >
+              <FileUp size={22} aria-hidden="true" /> Read in
+            </button>
+          </>
+        )}
+      </div>
+      {(read.isError || found.isError) && (
+        <p role="alert" className="firm-b px-4 py-3 font-bold text-oxide-text">
+          {read.error?.message ?? found.error?.message}
+        </p>
+      )}
+      <div className="min-h-0 flex-1 overflow-y-auto">
+        {found.data?.length === 0 && (
+          <p className="p-6 text-20">
+            {find
+              ? `No record holds all of “${find}”. Ask for less: a lot, a vehicle, a day such as 2026-11-25.`
+              : "No record yet: one begins with the work."}
+          </p>
+        )}
+        <ul>
+          {found.data?.map((r) => (
+            <Row key={r.id} record={r} />
+          ))}
+        </ul>
+      </div>
+    </>
+  );
+}
+
+function Row({ record: r }: { record: Api["FoundView"] }) {
+  const zone = useZone();
+  const say = useSaid();
+  return (
+    <li className="border-b border-hair">
+      <Link
+        to={`/repairs/${r.id}/record`}
+        className="hover:bg-ground grid min-h-[74px] grid-cols-[minmax(0,1fr)_190px_minmax(0,1fr)_200px] items-center gap-4 px-4 py-2"
+      >
+        <span className="min-w-0">
+          <span className="n block truncate text-20 font-semibold" style={{ fontStretch: "90%" }}>
+            {r.name}
+          </span>
+          <span className="lab block truncate">
+            {r.vehicle} · {r.method}
+          </span>
+        </span>
+        <span>
+          <VerdictMark outcome={r.verdict} />
+        </span>
+        <span className="min-w-0">
+          {r.met.length > 0 ? (
+            r.met.map((w) => (
+              <span key={`${w.sort}${w.text}`} className="line-clamp-1">
+                <span className="lab">{SORTS[w.sort]}</span> <b>{say(w.text)}</b>
+              </span>
+            ))
+          ) : (
+            <span className="line-clamp-1">{r.people.join(", ")}</span>
+          )}
+          {r.again.map((a) => (
+            <span key={a.due} className="lab block">
+              look again {dayAndTime(a.due, zone)}
+            </span>
+          ))}
+        </span>
+        <span className="text-right">
+          <span className="lab block">
+            {r.signed === undefined
+              ? r.finishedAt
+                ? "not signed"
+                : "running"
+              : r.signed.stands
+                ? `signed by ${r.signed.by.split(" ")[0]}`
+                : "sent back"}
+            {r.deviations > 0 && `, ${r.deviations} ${r.deviations === 1 ? "deviation" : "deviations"}`}
+          </span>
+          <span className="n block font-semibold">{dayAndTime(r.finishedAt ?? r.startedAt ?? "", zone)}</span>
+        </span>
+      </Link>
+    </li>
+  );
+}
