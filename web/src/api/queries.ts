@@ -13,6 +13,19 @@ export const queryClient = new QueryClient({
   },
 });
 
+/** A run is this much older than what is shown before it can be one of a store that was brought back from a backup, in ms. */
+const BROUGHT_BACK_MS = 60_000;
+
+/**
+ * Of two answers about a run the one to show. An answer that was on its way while an event was taken is older than what the event was
+ * answered with: shown after it, it would put the step just done back in hand. Events are only ever added, so more of them is newer; fewer
+ * of them, computed much later, is a store brought back from a backup.
+ */
+export function newerRun(had: Api["RunView"] | undefined, came: Api["RunView"]): Api["RunView"] {
+  if (!had || came.events >= had.events) return came;
+  return Date.parse(came.now) - Date.parse(had.now) > BROUGHT_BACK_MS ? came : had;
+}
+
 export const keys = {
   session: ["session"] as const,
   bench: ["bench"] as const,
@@ -25,6 +38,10 @@ export const keys = {
   devices: ["devices"] as const,
   pictures: (id: number) => ["pictures", id] as const,
 };
+
+queryClient.setQueryDefaults(["run"], {
+  structuralSharing: (had, came) => newerRun(had as Api["RunView"] | undefined, came as Api["RunView"]),
+});
 
 export const useSession = () =>
   useQuery({ queryKey: keys.session, queryFn: () => ask<Api["Session"]>("/api/session"), staleTime: Infinity });

@@ -766,6 +766,16 @@ export interface components {
             quantity: number;
             said: string;
         };
+        Again: {
+            /** Format: double */
+            coat: number;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            /** Format: double */
+            perMm: number;
+        };
         AgainView: {
             look: components["schemas"]["LookAgain"];
             name: string;
@@ -1477,6 +1487,8 @@ export interface components {
             creamTargetG: number;
             /** Format: double */
             fillerG?: number;
+            /** Format: double */
+            fillerTargetG: number;
             mix: string;
             /** Format: double */
             percent?: number;
@@ -1653,6 +1665,7 @@ export interface components {
             verdict: "MEND" | "LIMITS" | "REFER" | "REPLACE";
         };
         Portion: {
+            again?: components["schemas"]["Again"];
             /** Format: int32 */
             batches: number;
             figures: components["schemas"]["Figure"][];
@@ -1675,6 +1688,7 @@ export interface components {
             workMin: number;
         };
         Pour: {
+            again?: components["schemas"]["Again"];
             /** Format: int32 */
             batches: number;
             /** Format: double */
@@ -1960,6 +1974,8 @@ export interface components {
             step: components["schemas"]["Step"];
         };
         RunView: {
+            /** Format: int32 */
+            events: number;
             frozen: components["schemas"]["FrozenPlan"];
             /** Format: int64 */
             id: number;

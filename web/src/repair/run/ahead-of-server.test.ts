@@ -9,6 +9,7 @@ interface Turn {
   current: string;
   steps: string[];
   clocks: string[];
+  weigh: string[];
 }
 const plan = fixture.plan as unknown as Api["Plan"];
 const begun = fixture.begun as unknown as Api["RunState"];
@@ -23,6 +24,7 @@ describe("ahead of the server", () => {
       expect(state.current ?? "", `after ${turn.event.kind} ${turn.event.step}`).toBe(turn.current);
       expect(state.steps.map((s) => s.id)).toEqual(turn.steps);
       expect(state.clocks.map((c) => `${c.step} ${c.kind}`).sort()).toEqual(turn.clocks);
+      expect(state.mixes.map((m) => `${m.step} ${Math.round(m.fillerTargetG)}`)).toEqual(turn.weigh);
     }
     expect(turns.length).toBeGreaterThan(40);
     expect(turns.at(-1)?.current).toBe("");

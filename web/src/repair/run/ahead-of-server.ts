@@ -1,6 +1,7 @@
 import type { Api } from "../../api/client";
 import { creamFor, percentOf } from "./dose";
 import type { BenchEvent } from "./outbox";
+import { fillerFor } from "./rework";
 
 type State = Api["RunState"];
 type Plan = Api["Plan"];
@@ -54,13 +55,16 @@ function take(plan: Plan, state: State, e: BenchEvent): State {
 function weighed(plan: Plan, state: State, m: Api["MixDone"]): Api["MixDone"] {
   const last = (q: string) => state.readings.findLast((r) => r.step === m.step && r.quantity === q)?.value;
   const pour = plan.mixes.find((x) => x.id === m.mix)?.pour;
+  const fillerTargetG = fillerFor(m.step, pour, state.readings);
   const fillerG = last("FILLER_G");
   const creamG = last("CREAM_G");
   return {
     ...m,
+    fillerTargetG,
     fillerG,
     creamG,
-    creamTargetG: pour && fillerG ? creamFor(fillerG, pour.percent) : m.creamTargetG,
+    creamTargetG:
+      pour && fillerG ? creamFor(fillerG, pour.percent) : pour ? creamFor(fillerTargetG, pour.percent) : m.creamTargetG,
     percent: fillerG && creamG !== undefined ? percentOf(fillerG, creamG) : undefined,
   };
 }
@@ -115,7 +119,9 @@ function advance(plan: Plan, state: State, i: number, e: BenchEvent, answer: str
     steps[i + 1] = { ...next, beganAt: e.at };
     if (next.step.kind === "MIX" && !mixes.some((m) => m.step === next.id)) {
       const pour = plan.mixes.find((m) => m.id === next.step.mix)?.pour;
-      mixes = [...mixes, { step: next.id, mix: next.step.mix, creamTargetG: pour?.creamG ?? 0, said: "" }];
+      const fillerTargetG = fillerFor(next.id, pour, state.readings);
+      const creamTargetG = pour ? creamFor(fillerTargetG, pour.percent) : 0;
+      mixes = [...mixes, { step: next.id, mix: next.step.mix, fillerTargetG, creamTargetG, said: "" }];
     }
     if (next.step.kind === "WAIT" && next.step.clock) {
       clocks = [

@@ -30,6 +30,7 @@ import { BeforeMixGlance } from "./before-mix";
 import { NoteDialog } from "./note-dialog";
 import { type BenchEvent, outbox, usePending } from "./outbox";
 import { ReadingDialog } from "./reading-dialog";
+import { depthMm } from "./rework";
 import { Weighing } from "./weighing";
 
 type RunStep = Api["RunStep"];
@@ -377,7 +378,7 @@ function readHere(state: Api["RunState"], current: RunStep): Figure | undefined 
 
 /** The one figure that matters in this step. */
 function figureOf(
-  { state, plan, current }: InHand,
+  { state, current }: InHand,
   live: Api["LiveClock"] | undefined,
   left: number | undefined,
   zone: string,
@@ -403,9 +404,13 @@ function figureOf(
   }
   const mix = state.mixes.find((m) => m.step === current.id);
   if (step.kind === "MIX" && mix) {
-    const pour = plan.mixes.find((m) => m.id === mix.mix)?.pour;
-    if (mix.fillerG === undefined)
-      return { ...split(grams(pour?.fillerG ?? 0)), note: "filler to weigh; a little over is fine" };
+    if (mix.fillerG === undefined) {
+      const unread = step.asks.includes("DEPTH_MM") && depthMm(current.id, state.readings) === undefined;
+      return {
+        ...split(grams(mix.fillerTargetG)),
+        note: unread ? "as the first time: read the depth, weigh less" : "filler to weigh; a little over is fine",
+      };
+    }
     if (mix.creamG === undefined)
       return { ...split(grams(mix.creamTargetG)), note: `cream, for the ${grams(mix.fillerG)} really weighed` };
     return { ...split(percent(mix.percent ?? 0)), note: mix.said || "cream, really weighed" };
@@ -414,8 +419,8 @@ function figureOf(
   if (read) return read;
   if (step.paper)
     return {
-      value: step.paper.replace(/^P(?=\d)/, ""),
-      unit: step.paper.startsWith("P") ? "P grade" : "grade",
+      value: step.paper,
+      unit: "grade",
       note: `${step.tool}; about ${minutes(step.activeMin)}`,
     };
   if (step.figure) return { ...split(say(step.figure).replace(/ planned$/, "")), note: "planned" };

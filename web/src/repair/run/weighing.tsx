@@ -58,14 +58,19 @@ export function Weighing({
         )}
       </div>
       {mix.said && <p className="text-20 font-bold text-oxide-text">{mix.said}</p>}
-      {pour && mix.fillerG === undefined && (
-        <p className="n text-20 leading-6">
-          No scale: puddle {Math.round(pour.puddleMm)}
-          {"\u202f"}mm across, bead {Math.round(pour.beadMm)}
-          {"\u202f"}mm.
-        </p>
-      )}
+      {pour && mix.fillerG === undefined && <NoScale share={mix.fillerTargetG / pour.fillerG} pour={pour} />}
     </div>
+  );
+}
+
+/** A puddle's area goes with its filler, the bead across it with the area. */
+function NoScale({ share, pour }: { share: number; pour: Api["Pour"] }) {
+  return (
+    <p className="n text-20 leading-6">
+      No scale: puddle {Math.round(pour.puddleMm * Math.sqrt(share))}
+      {"\u202f"}mm across, bead {Math.round(pour.beadMm * share)}
+      {"\u202f"}mm.
+    </p>
   );
 }
 

@@ -46,8 +46,8 @@ public class Bench {
     /** What was computed from a draft; problems say what cannot be taken. */
     public record Worked(Optional<Workup> workup, List<InputProblem> problems) {}
 
-    /** A run as it stands. */
-    public record Running(long id, FrozenPlan frozen, RunState state, Instant now) {}
+    /** A run as it stands after {@code events} events: events are only ever added, so of two answers the one with more is the newer. */
+    public record Running(long id, FrozenPlan frozen, RunState state, int events, Instant now) {}
 
     /** A run on the bench. */
     public record Live(long id, FrozenPlan frozen, RunState state, List<Ahead.Stretch> ahead) {}
@@ -247,7 +247,7 @@ public class Bench {
         RunState state = Replay.of(frozen.plan(), List.copyOf(known.values()), now);
         shop.used(id, "Repair " + id + ", " + frozen.workup().name(), Used.of(frozen.plan(), state), who.id());
         bell.ringAfterCommit(id);
-        return new Taken(new Running(id, frozen, state, now), List.copyOf(refused));
+        return new Taken(new Running(id, frozen, state, known.size(), now), List.copyOf(refused));
     }
 
     /**
@@ -339,7 +339,8 @@ public class Bench {
     public Running running(long id) {
         FrozenPlan frozen = frozen(id);
         Instant now = clock.instant();
-        return new Running(id, frozen, Replay.of(frozen.plan(), events.of(id), now), now);
+        List<BenchEvent> happened = events.of(id);
+        return new Running(id, frozen, Replay.of(frozen.plan(), happened, now), happened.size(), now);
     }
 
     /** Every run that is under way, what bites first comes first. */

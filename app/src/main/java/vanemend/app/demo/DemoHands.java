@@ -64,7 +64,7 @@ final class DemoHands {
         }
         if (s.kind() == Step.Kind.MIX) {
             Pour pour = plan.mix(s.mix()).pour();
-            double filler = pour.fillerG() + 1.4;
+            double filler = state.mixes().getLast().fillerTargetG() + 1.4;
             double cream = Math.round(pour.creamFor(filler) * creamShare.getOrDefault(now.id(), 1.0) * 10) / 10.0;
             events.add(BenchEvent.reading(
                     UUID.randomUUID(), began.plusSeconds(30), by, now.id(), Step.Ask.FILLER_G, filler));
@@ -75,7 +75,7 @@ final class DemoHands {
             events.add(BenchEvent.done(UUID.randomUUID(), mixed, by, now.id()));
             return mixed;
         }
-        if (s.asks().contains(Step.Ask.DEPTH_MM)) {
+        if (now.id().equals("depth")) {
             events.add(
                     BenchEvent.reading(UUID.randomUUID(), began.plusSeconds(60), by, now.id(), Step.Ask.DEPTH_MM, 2.7));
         }

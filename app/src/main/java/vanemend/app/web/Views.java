@@ -104,9 +104,9 @@ final class Views {
     record StackView(Optional<StackChoice> stack) {}
 
     /** A run. */
-    record RunView(long id, FrozenPlan frozen, RunState state, Instant now) {
+    record RunView(long id, FrozenPlan frozen, RunState state, int events, Instant now) {
         static RunView of(Bench.Running r) {
-            return new RunView(r.id(), r.frozen(), r.state(), r.now());
+            return new RunView(r.id(), r.frozen(), r.state(), r.events(), r.now());
         }
     }
 

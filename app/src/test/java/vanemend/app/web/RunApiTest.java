@@ -74,6 +74,8 @@ class RunApiTest {
         Caller.Answer a = tam.post(path + "/events", List.of(wash, straighten, wash));
         assertThat(a.text("run.state.current")).isEqualTo("depth");
         assertThat(tam.get(path + "/record").at("record.events").asInt()).isEqualTo(3);
+        assertThat(a.at("run.events").asInt()).isEqualTo(3);
+        assertThat(tam.get(path + "/run").at("events").asInt()).isEqualTo(3);
     }
 
     @Test

@@ -202,8 +202,8 @@ public final class CompositeTwoSided extends KitPage {
         loop(
                 "air-again",
                 "Open and fill again",
-                dustOff("dust", Zone.Kind.DISH),
-                apply(
+                dustOff("dust", Zone.Kind.DISH).howDeep(),
+                applyAgain(
                                 "fill",
                                 "Adhesive into the opened place",
                                 "Down to sound cloth, pressed in.",
@@ -249,8 +249,8 @@ public final class CompositeTwoSided extends KitPage {
         addAll(sanding("fine", build.cream() ? "cream" : "face", true, "", Act.PAPER));
         List<StepBuilder> again = build.cream()
                 ? List.of(
-                        dustOff("dust", Zone.Kind.RING_180),
-                        apply(
+                        dustOff("dust", Zone.Kind.RING_180).howDeep(),
+                        applyAgain(
                                         "cream",
                                         "Cream again",
                                         "Into the low place or pinhole, thin.",
@@ -262,8 +262,15 @@ public final class CompositeTwoSided extends KitPage {
                                 .acts(Act.FINISH_COAT),
                         cured("wait", "Wait to sand", "cream", "cream", Zone.Kind.RING_180, "Sand from", Act.CURE_FACE))
                 : List.of(
-                        dustOff("dust", Zone.Kind.DISH),
-                        apply("fill", "The same material again", "Thin, pressed in.", "face", "face", Zone.Kind.DISH, 2)
+                        dustOff("dust", Zone.Kind.DISH).howDeep(),
+                        applyAgain(
+                                        "fill",
+                                        "The same material again",
+                                        "Thin, pressed in.",
+                                        "face",
+                                        "face",
+                                        Zone.Kind.DISH,
+                                        2)
                                 .caution("epoxy")
                                 .acts(Act.APPLY_FACE),
                         cured("wait", "Wait to sand", "face", "face", Zone.Kind.DISH, "Sand from", Act.CURE_FACE));
@@ -273,16 +280,18 @@ public final class CompositeTwoSided extends KitPage {
                 join(again, sanding("fine", "face", true, "", Act.PAPER).getFirst())
                         .toArray(StepBuilder[]::new));
         add(look(
-                "palm",
-                "Palm test",
-                "Flat hand, all directions: flat, no edge of the dish, no pinholes, dull everywhere.",
-                Zone.Kind.FINE_320,
-                gate(
-                        "Flat, no edge, no pinholes, dull everywhere?",
-                        "Passed",
-                        "wipe, primer next",
-                        "Not yet",
-                        branch("low", "Low or pinholes", "fill again", "fill-again"))));
+                        "palm",
+                        "Palm test",
+                        "Flat hand, all directions: flat, no edge of the dish, no pinholes, dull everywhere.",
+                        Zone.Kind.FINE_320,
+                        gate(
+                                "Flat, no edge, no pinholes, dull everywhere?",
+                                "Passed",
+                                "wipe, primer next",
+                                "Not yet",
+                                branch("low", "Low spot", "fill again", "fill-again"),
+                                branch("pinholes", "Pinholes", "a coat over all", "fill-again")))
+                .howDeep());
         ready("Blow off and wipe: ready for primer", "Full cure before paint: what is not cured prints a halo.");
     }
 }

@@ -237,6 +237,15 @@ abstract class KitPage extends Page {
                 : b;
     }
 
+    /** Material laid on once more: its amount follows the depth that is read. */
+    StepBuilder applyAgain(
+            String id, String title, String detail, String portion, String layer, Zone.Kind zone, double min) {
+        Portion p = kit.portion(portion);
+        return apply(id, title, detail, portion, layer, zone, min)
+                .amount(said(p.again().orElseThrow(), p.unit()))
+                .figure("");
+    }
+
     /** Hands-on for one go: at least a minute, but never past its own deadline. */
     private static double handsOn(Portion p) {
         double least = Math.max(1, p.spreadMin());

@@ -209,6 +209,7 @@ public final class MetalDentFill extends Page {
         found.ladder().rungs().stream().filter(r -> !r.afterPutty()).forEach(this::sand);
         add(step("shape-gate", Kind.GATE, "Look for high, low, pinholes")
                 .detail("Guide coat left dark is low. Metal showing proud is high. Light from the side.")
+                .howDeep()
                 .zone(Zone.Kind.FEATHER)
                 .layer("filler")
                 .active(TradeBook.value("minutes.gate"))
@@ -269,6 +270,7 @@ public final class MetalDentFill extends Page {
         add(wait);
         add(step("palm", Kind.GATE, "Palm test")
                 .detail("Flat hand, all directions: flat, no bulge, no pinholes, no straight lines, dull everywhere.")
+                .howDeep()
                 .zone(Zone.Kind.FINE_320)
                 .layer("putty")
                 .active(TradeBook.value("minutes.gate"))
@@ -377,6 +379,7 @@ public final class MetalDentFill extends Page {
         List<StepBuilder> all = new ArrayList<>();
         before.ifPresent(title -> all.add(step("tap", Kind.DO, title)
                 .detail("Below the surface, no more.")
+                .howDeep()
                 .zone(Zone.Kind.DAMAGE)
                 .layer("part")
                 .tool("Hammer, dolly")
@@ -384,14 +387,14 @@ public final class MetalDentFill extends Page {
                 .caution("metalwork")));
         all.add(step("clean", Kind.DO, "Blow off and wipe")
                 .detail("All dust out of the hollow.")
+                .howDeep()
                 .zone(zone)
                 .material(name(Role.WIPE))
                 .active(TradeBook.value("minutes.wipe"))
                 .caution("solvent"));
-        all.add(mixing(mix, "mix", "", zone));
-        all.add(spreading(
+        all.add(mixingAgain(mix, zone));
+        all.add(spreadingAgain(
                 mix,
-                "spread",
                 spread,
                 correction("Tight, thin, tapered to nothing: its rim can show.", "Tight, thin, from edge to edge."),
                 layer,

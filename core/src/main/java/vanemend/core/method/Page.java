@@ -11,6 +11,7 @@ import vanemend.core.method.Step.Ask;
 import vanemend.core.method.Step.Clock;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.Step.Resource;
+import vanemend.core.mix.Again;
 import vanemend.core.stack.StackChoice;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
@@ -71,8 +72,7 @@ abstract class Page {
                         + " mm long across it, weighed all the same."
                 : "Filler first, then cream to what was really weighed, beside it on the board.";
         return step(id, Kind.MIX, "Weigh and mix" + of)
-                .detail(cream + " Press down, fold, do not whip; one even colour inside "
-                        + Math.round(mix.pour().mixMin() * 60) + " s.")
+                .detail(cream + folded(mix))
                 .zone(zone)
                 .tool("Scale, board")
                 .material(mix.pour().material())
@@ -95,6 +95,38 @@ abstract class Page {
         return house.is("cream-place", "across")
                 || house.is("peroxide-dose", "bead")
                 || house.is("peroxide-dose", "ribbon-half");
+    }
+
+    /** A mix of a rework: its amount follows the depth that is read. */
+    StepBuilder mixingAgain(MixPlan mix, Zone.Kind zone) {
+        StepBuilder b =
+                mixing(mix, "mix", "", zone).amount(said(mix)).figure("").asks(Ask.DEPTH_MM);
+        return creamAcross()
+                ? b.detail(
+                        "Filler first, spread to a flat puddle; then a bead of cream across it, weighed all the same."
+                                + folded(mix))
+                : b;
+    }
+
+    /** Spreading of a rework. */
+    StepBuilder spreadingAgain(MixPlan mix, String title, String detail, String layer, Zone.Kind zone) {
+        return spreading(mix, "spread", title, detail, layer, zone).amount(said(mix));
+    }
+
+    private static String said(MixPlan mix) {
+        return said(mix.pour().again().orElseThrow(), "g");
+    }
+
+    /** How much a second round takes, before its depth is known. */
+    static String said(Again again, String unit) {
+        String coat = Check.shown(again.amount(0)) + " " + unit + " for a coat";
+        long more = Math.round(Math.ceil(again.perMm()));
+        return more > 0 ? coat + ", up to " + more + " " + unit + " more a mm of depth" : coat;
+    }
+
+    private static String folded(MixPlan mix) {
+        return " Press down, fold, do not whip; one even colour inside "
+                + Math.round(mix.pour().mixMin() * 60) + " s.";
     }
 
     StepBuilder spreading(MixPlan mix, String id, String title, String detail, String layer, Zone.Kind zone) {

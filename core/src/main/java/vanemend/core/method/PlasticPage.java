@@ -138,14 +138,14 @@ abstract class PlasticPage extends KitPage {
         if (kit.has("filler")) {
             MixPlan mix = kit.mix("filler");
             return List.of(
-                    mixing(mix, "mix", "", Zone.Kind.RING_180),
-                    spreading(mix, "spread", "Second coat, the same filler", how, "filler", Zone.Kind.RING_180)
+                    mixingAgain(mix, Zone.Kind.RING_180),
+                    spreadingAgain(mix, "Second coat, the same filler", how, "filler", Zone.Kind.RING_180)
                             .acts(Act.APPLY_FACE),
                     curing(mix, "wait", Zone.Kind.RING_180, "180").acts(Act.CURE_FACE));
         }
         return List.of(
                 purged("ready", "face"),
-                apply("fill", "Second coat, the same material", how, "face", "face", Zone.Kind.RING_180, 1)
+                applyAgain("fill", "Second coat, the same material", how, "face", "face", Zone.Kind.RING_180, 1)
                         .acts(Act.APPLY_FACE)
                         .caution("epoxy"),
                 cured("wait", "Wait to sand", "face", "face", Zone.Kind.RING_180, "Sand from", Act.CURE_FACE));
@@ -160,19 +160,21 @@ abstract class PlasticPage extends KitPage {
                 "DA slow and moving: heat rolls the edge. 80 only on a tall build, only on the repair.",
                 Act.PAPER));
         add(look(
-                "pinholes",
-                "Look for pinholes, low spots, a rolled edge",
-                "Block across it, light from the side. An edge that rolls back means missing promoter, or heat.",
-                Zone.Kind.RING_180,
-                gate(
-                        "Flat, no pinholes, feather edge whole?",
-                        "Good",
-                        "promoter, then primer",
-                        "Not yet",
-                        branch("pinholes", "Pinholes", "same material, promoter first", "second-coat"),
-                        branch("low", "Low spot", "second coat, promoter first", "second-coat"),
-                        branch("rolled", "Edge rolls back", "cut it back, promoter, refill", "second-coat"))));
-        List<StepBuilder> again = new ArrayList<>(List.of(dustOff("dust", Zone.Kind.RING_180)));
+                        "pinholes",
+                        "Look for pinholes, low spots, a rolled edge",
+                        "Block across it, light from the side. An edge that rolls back means missing promoter, or heat.",
+                        Zone.Kind.RING_180,
+                        gate(
+                                "Flat, no pinholes, feather edge whole?",
+                                "Good",
+                                "promoter, then primer",
+                                "Not yet",
+                                branch("pinholes", "Pinholes", "same material, promoter first", "second-coat"),
+                                branch("low", "Low spot", "second coat, promoter first", "second-coat"),
+                                branch("rolled", "Edge rolls back", "cut it back, promoter, refill", "second-coat")))
+                .howDeep());
+        List<StepBuilder> again =
+                new ArrayList<>(List.of(dustOff("dust", Zone.Kind.RING_180).howDeep()));
         again.addAll(facePromoter("promoter"));
         again.addAll(secondCoat());
         again.addAll(sanding("shape", fill(), true, "", Act.PAPER));

@@ -150,26 +150,23 @@ public final class RustPatch extends KitPage {
                 "Translucent edges tell that it is flush. Never wet: rust starts beneath it.",
                 Act.PAPER));
         add(look(
-                "shape-gate",
-                "Flush all round?",
-                "Flat hand, light from the side, edges translucent.",
-                Zone.Kind.FILLER,
-                gate(
-                        "Flush, edges translucent, no pinholes?",
-                        "Good",
-                        "primer",
-                        "Not yet",
-                        branch("low", "Low or pinholes", "filler again", "filler-again"))));
+                        "shape-gate",
+                        "Flush all round?",
+                        "Flat hand, light from the side, edges translucent.",
+                        Zone.Kind.FILLER,
+                        gate(
+                                "Flush, edges translucent, no pinholes?",
+                                "Good",
+                                "primer",
+                                "Not yet",
+                                branch("low", "Low spot", "filler again", "filler-again"),
+                                branch("pinholes", "Pinholes", "a coat over all", "filler-again")))
+                .howDeep());
         List<StepBuilder> again = new ArrayList<>();
-        again.add(dustOff("dust", Zone.Kind.FILLER));
-        again.add(mixing(kit.mix("filler"), "mix", "", Zone.Kind.FILLER));
-        again.add(spreading(
-                        kit.mix("filler"),
-                        "spread",
-                        "Fill and skim over all",
-                        "Tight and thin.",
-                        "filler",
-                        Zone.Kind.FILLER)
+        again.add(dustOff("dust", Zone.Kind.FILLER).howDeep());
+        again.add(mixingAgain(kit.mix("filler"), Zone.Kind.FILLER));
+        again.add(spreadingAgain(
+                        kit.mix("filler"), "Fill and skim over all", "Tight and thin.", "filler", Zone.Kind.FILLER)
                 .acts(Act.BODY_FILLER));
         again.add(curing(kit.mix("filler"), "wait", Zone.Kind.FILLER, "80"));
         again.addAll(sanding("shape", "filler", true, "", Act.PAPER));

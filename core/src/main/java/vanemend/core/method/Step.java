@@ -143,6 +143,13 @@ public record Step(
                 mix, asks, cautions, resources, newAfter, acts, portion);
     }
 
+    /** The same with another amount, its figure and its hands-on minutes. */
+    public Step amounting(String newAmount, String newFigure, double min) {
+        return new Step(
+                id, kind, title, detail, zone, layer, tool, paper, material, newAmount, newFigure, min, clock, gate,
+                mix, asks, cautions, resources, after, acts, portion);
+    }
+
     /** The same with other hands-on minutes. */
     public Step lasting(double min) {
         return new Step(

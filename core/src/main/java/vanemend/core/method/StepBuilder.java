@@ -42,6 +42,16 @@ final class StepBuilder {
         return this;
     }
 
+    /** The same, whose second round takes what the depth says that is read here. */
+    StepBuilder howDeep() {
+        String how = text.getOrDefault("detail", "");
+        return detail(
+                        kind == Kind.GATE
+                                ? how + " A low spot: read how deep, the amount follows."
+                                : "Read how deep it is: the amount follows. " + how)
+                .asks(Ask.DEPTH_MM);
+    }
+
     StepBuilder layer(String s) {
         text.put("layer", s);
         return this;

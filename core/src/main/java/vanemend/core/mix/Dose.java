@@ -2,6 +2,7 @@ package vanemend.core.mix;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
@@ -51,6 +52,7 @@ public final class Dose {
      * @param workMin work time today at {@code percent}, min
      * @param percent dose, % of filler
      * @param ratePerMin spreading rate, mL/min
+     * @param again what one more round takes, mL
      */
     public static Pour pour(
             ShelfItem item,
@@ -59,7 +61,8 @@ public final class Dose {
             double widthMm,
             double workMin,
             double percent,
-            double ratePerMin) {
+            double ratePerMin,
+            Again again) {
         double mixMin = TradeBook.value("mix.minutes");
         double onPartBy = workMin * TradeBook.value("mix.work-share");
         double window = Math.max(0, onPartBy - mixMin);
@@ -75,11 +78,11 @@ public final class Dose {
                     + " equal batches, each with its own clock.");
         }
         double perBatch = volume.totalMl() / batches;
-        double mass = perBatch * item.density();
+        double gramsPerMl = item.density() / (1 + percent / 100);
         double least = TradeBook.value("mix.min-filler");
-        double filler = Math.max(least, Math.ceil(mass / (1 + percent / 100) - 1e-9));
-        if (mass / (1 + percent / 100) < least) {
-            notes.add("The hollow needs only " + Math.round(Math.ceil(mass))
+        double filler = Math.max(least, Math.ceil(perBatch * gramsPerMl - 1e-9));
+        if (perBatch * gramsPerMl < least) {
+            notes.add("The hollow needs only " + Math.round(Math.ceil(perBatch * item.density()))
                     + " g; a scale of 0.1 g doses no less than " + Math.round(least) + " g well.");
         }
         double puddle = BeadRule.puddleMm(filler / item.density());
@@ -103,6 +106,7 @@ public final class Dose {
                 BeadRule.beadMm(puddle, percent),
                 BeadRule.percent(puddle, puddle / 2),
                 stepPercent,
-                List.copyOf(notes));
+                List.copyOf(notes),
+                Optional.of(again.in(gramsPerMl, least, Math.floor(most * gramsPerMl))));
     }
 }

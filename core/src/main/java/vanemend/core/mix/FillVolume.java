@@ -21,6 +21,17 @@ public record FillVolume(double hollowMl, double coatsMl, double proudMl, double
     }
 
     /**
+     * What one more round takes, mL: build and tight coat over the same area, and the hollow that is left.
+     *
+     * @param mlPerMm hollow for each mm of depth that is left, mL
+     * @param share of the area that is coated again; 1 for all of it
+     */
+    public Again again(double mlPerMm, double share) {
+        double with = onPartMl() > 0 ? totalMl() / onPartMl() : 1;
+        return new Again((proudMl + skimMl) * share * with, mlPerMm * with, 0, Double.MAX_VALUE);
+    }
+
+    /**
      * Volume of filler: hollow, plus coats over the filler's area, plus a build that is full over the damage and runs out to
      * nothing at the filler's edge (mean of the two areas times its height), plus a tight coat over all, plus a share lost.
      * Volumes mm³, areas mm², heights mm.

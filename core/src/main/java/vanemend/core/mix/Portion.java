@@ -1,6 +1,7 @@
 package vanemend.core.mix;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What is taken from the shelf for one job of the plan, in the form it comes in.
@@ -19,6 +20,7 @@ import java.util.List;
  * @param onPartByMin all of one go on the part by, min from its start; 0 where no work time bears
  * @param spreadMin hands-on for one go, min; 0 where the method says
  * @param notes in words
+ * @param again what one more round takes, mL; empty where a second one takes as much as the first
  */
 public record Portion(
         String id,
@@ -34,12 +36,36 @@ public record Portion(
         double workMin,
         double onPartByMin,
         double spreadMin,
-        List<String> notes) {
+        List<String> notes,
+        Optional<Again> again) {
     /** Portions of an earlier release carry their work time alone. */
     public Portion {
+        again = again == null ? Optional.empty() : again;
         if (onPartByMin == 0 && workMin > 0) {
             onPartByMin = new Pace(workMin, 1, 0).onPartByMin();
         }
+    }
+
+    /** The same, whose second round takes {@code mL}: out of a cartridge with a fresh mixer, purged. */
+    public Portion again(Again ml) {
+        double waste = form == Form.CARTRIDGE ? Portions.perMixerMl() : 0;
+        Again with = new Again(ml.coat() + waste, ml.perMm(), 1, Double.MAX_VALUE);
+        return new Portion(
+                id,
+                title,
+                form,
+                material,
+                itemId,
+                lot,
+                needed,
+                unit,
+                figures,
+                batches,
+                workMin,
+                onPartByMin,
+                spreadMin,
+                notes,
+                Optional.of(with));
     }
 
     /** How a material is dispensed. */

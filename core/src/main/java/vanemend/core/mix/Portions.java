@@ -2,6 +2,7 @@ package vanemend.core.mix;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.mix.Portion.Figure;
 import vanemend.core.mix.Portion.Form;
@@ -24,8 +25,7 @@ public final class Portions {
         double total = volume.totalMl();
         int goes = pace.goes(total, 0);
         double bead = TradeBook.value("cartridge.bead");
-        double purge = Math.PI * bead * bead / 4 * TradeBook.value("cartridge.purge") / 1000;
-        double perMixer = purge + TradeBook.value("cartridge.mixer");
+        double perMixer = perMixerMl();
         double drawn = total + goes * perMixer;
         double pack = item.packQuantity().orElse(TradeBook.value("cartridge.pack"));
         double usable = pack * TradeBook.value("cartridge.usable");
@@ -65,7 +65,15 @@ public final class Portions {
                 pace.workMin(),
                 pace.onPartByMin(),
                 pace.spreadMin(total, goes),
-                List.copyOf(notes));
+                List.copyOf(notes),
+                Optional.empty());
+    }
+
+    /** What stays in a mixer and in its purge, mL. */
+    static double perMixerMl() {
+        double bead = TradeBook.value("cartridge.bead");
+        double purge = Math.PI * bead * bead / 4 * TradeBook.value("cartridge.purge") / 1000;
+        return purge + TradeBook.value("cartridge.mixer");
     }
 
     /** A two-part cream mixed by hand on a palette, equal or as its label says; never through a mixer. */
@@ -96,7 +104,8 @@ public final class Portions {
                 pace.workMin(),
                 pace.onPartByMin(),
                 pace.spreadMin(volume.totalMl(), goes),
-                List.copyOf(notes));
+                List.copyOf(notes),
+                Optional.empty());
     }
 
     /**
@@ -137,7 +146,8 @@ public final class Portions {
                 pace.workMin(),
                 pace.onPartByMin(),
                 pace.spreadMin(ml, goes),
-                List.copyOf(notes));
+                List.copyOf(notes),
+                Optional.empty());
     }
 
     /** A bead along a line: π·d²/4·L. */
@@ -159,7 +169,8 @@ public final class Portions {
                 0,
                 0,
                 0,
-                List.of());
+                List.of(),
+                Optional.empty());
     }
 
     /** Glass resin in drops: a first fill, further fills, and enough kept back for the last bead. */
@@ -192,8 +203,8 @@ public final class Portions {
                 0,
                 0,
                 0,
-                List.of(
-                        "Resin stays off paint and skin. Sun sets it: keep the bottle shut and the chip in the shade."));
+                List.of("Resin stays off paint and skin. Sun sets it: keep the bottle shut and the chip in the shade."),
+                Optional.empty());
     }
 
     /** Gel for a small divot, a little over full. */
@@ -213,7 +224,8 @@ public final class Portions {
                 0,
                 0,
                 0,
-                List.of("Level with a card before the activator: after it, nothing moves."));
+                List.of("Level with a card before the activator: after it, nothing moves."),
+                Optional.empty());
     }
 
     /** Something brushed or wiped or sprayed over an area in coats; {@code perM2Id} names the trade value with the mL/m² of one. */
@@ -244,7 +256,8 @@ public final class Portions {
                 0,
                 0,
                 0,
-                List.of());
+                List.of(),
+                Optional.empty());
     }
 
     /** Something cut from a sheet. */
@@ -265,7 +278,8 @@ public final class Portions {
                 0,
                 0,
                 0,
-                List.of("Cut it before anything is mixed."));
+                List.of("Cut it before anything is mixed."),
+                Optional.empty());
     }
 
     /** Something taken by the piece. */
@@ -284,7 +298,8 @@ public final class Portions {
                 0,
                 0,
                 0,
-                List.of());
+                List.of(),
+                Optional.empty());
     }
 
     private static void goes(int goes, double window, List<String> notes) {

@@ -1,6 +1,7 @@
 package vanemend.core.mix;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * One mix, from tin to part.
@@ -24,6 +25,7 @@ import java.util.List;
  * @param halfBeadPercent what a bead of half the puddle would really give, %
  * @param stepPercent what one step of the scale means, % of this filler
  * @param notes what to know, in words
+ * @param again what one more round takes, g of filler; empty in plans of an earlier release
  */
 public record Pour(
         String material,
@@ -44,7 +46,11 @@ public record Pour(
         double beadMm,
         double halfBeadPercent,
         double stepPercent,
-        List<String> notes) {
+        List<String> notes,
+        Optional<Again> again) {
+    public Pour {
+        again = again == null ? Optional.empty() : again;
+    }
 
     /** Cream, g, for filler that was really weighed, at the dose asked; not below what the scale can show. */
     public double creamFor(double weighedG) {

@@ -16,6 +16,7 @@ import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.CompositeTwoSided;
+import vanemend.core.mix.Again;
 import vanemend.core.mix.FillVolume;
 import vanemend.core.mix.Pace;
 import vanemend.core.mix.Portion;
@@ -207,18 +208,19 @@ final class CompositePlan extends MethodPlan {
         double loss = value("mix.board-loss");
         double solid = pyramid.areaMm2() * pyramid.plyMm() * value("cloth.fibre-share") / 1000;
         double hollow = Math.max(0.5, dish.volumeMm3() / 1000 - solid);
-        double proud = value("dent.proud") * (f.areaMm2(Zone.Kind.DAMAGE) + f.areaMm2(Zone.Kind.DISH)) / 2 / 1000;
+        double tapered = (f.areaMm2(Zone.Kind.DAMAGE) + f.areaMm2(Zone.Kind.DISH)) / 2 / 1000;
+        double proud = value("dent.proud") * tapered;
+        // What is opened or low again is at most as wide as the dish.
+        Again again = new FillVolume(0, 0, proud, 0, proud * loss).again(tapered, 1);
         ShelfItem fill = need(Role.FILL);
         Pace plies = pace(fill, value("minutes.lay") * pyramid.plies().size());
         if (laminate()) {
-            portion(Portions.laminate("face", "Resin for the plies", fill, pyramid.areaMm2(), areal, proud, plies));
+            portion(Portions.laminate("face", "Resin for the plies", fill, pyramid.areaMm2(), areal, proud, plies)
+                    .again(again));
         } else {
-            portion(Portions.cartridge(
-                    "face",
-                    "Adhesive for the plies",
-                    fill,
-                    new FillVolume(hollow, 0, proud, 0, (hollow + proud) * loss),
-                    plies));
+            FillVolume volume = new FillVolume(hollow, 0, proud, 0, (hollow + proud) * loss);
+            portion(Portions.cartridge("face", "Adhesive for the plies", fill, volume, plies)
+                    .again(again));
         }
         curing("face", "Plies: sand from", fill, 1, "A fingernail leaves no mark, cold to the hand?");
         ShelfItem cloth = need(Role.REINFORCE);
@@ -267,10 +269,11 @@ final class CompositePlan extends MethodPlan {
         }
         if (cream) {
             ShelfItem finish = need(Role.FINISH);
-            double ml = value("composite.low") * f.areaMm2(Zone.Kind.DISH) / 1000
-                    + value("dent.tight-coat") * f.areaMm2(Zone.Kind.RING_180) / 1000;
-            portion(Portions.handMixed(
-                    "cream", "Cream", finish, new FillVolume(0, 0, ml, 0, ml * loss), pace(finish, 0)));
+            double low = value("composite.low") * f.areaMm2(Zone.Kind.DISH) / 1000;
+            double tight = value("dent.tight-coat") * f.areaMm2(Zone.Kind.RING_180) / 1000;
+            FillVolume volume = new FillVolume(low, 0, 0, tight, (low + tight) * loss);
+            portion(Portions.handMixed("cream", "Cream", finish, volume, pace(finish, 0))
+                    .again(volume.again(tapered, 1)));
             curing("cream", "Cream: sand from", finish, 1, "A fingernail leaves no mark on the thin edge?");
         }
         coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");

@@ -15,6 +15,7 @@ import vanemend.core.material.ShelfItem;
 import vanemend.core.method.MetalDentFill;
 import vanemend.core.method.MethodSteps;
 import vanemend.core.method.MixPlan;
+import vanemend.core.mix.Again;
 import vanemend.core.mix.FillVolume;
 import vanemend.core.mix.Portion;
 import vanemend.core.part.Metal;
@@ -92,7 +93,8 @@ final class DentPlan extends MethodPlan {
                 value("dent.proud"),
                 value("dent.tight-coat"),
                 value("mix.board-loss"));
-        return tin("filler", "Filler", item, volume, field.deepest().depthMm(), f.zone(Zone.Kind.FILLER));
+        Again again = again(volume, f, Zone.Kind.FILLER);
+        return tin("filler", "Filler", item, volume, field.deepest().depthMm(), f.zone(Zone.Kind.FILLER), again);
     }
 
     private MixPlan puttyMix(ShelfItem item, Footprint f, boolean alone) {
@@ -105,7 +107,15 @@ final class DentPlan extends MethodPlan {
                 0,
                 value("mix.board-loss"));
         double deep = value("dent.putty-spread") + (alone ? field.deepest().depthMm() : 0);
-        return tin("putty", "Putty", item, volume, deep, f.zone(Zone.Kind.PUTTY));
+        Again again = again(volume, f, Zone.Kind.PUTTY);
+        return tin("putty", "Putty", item, volume, deep, f.zone(Zone.Kind.PUTTY), again);
+    }
+
+    /** A low spot lies in the dent; where the house corrects the spot only, the coat is no wider than the dent. */
+    private Again again(FillVolume volume, Footprint f, Zone.Kind whole) {
+        boolean spot = job.house().is("local-correction", "spot");
+        double share = spot ? f.areaMm2(Zone.Kind.DAMAGE) / f.areaMm2(whole) : 1;
+        return volume.again(field.volumeMm3() / 1000 / field.deepest().depthMm(), share);
     }
 
     private Section section(Footprint footprint) {

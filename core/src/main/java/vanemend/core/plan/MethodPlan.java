@@ -25,6 +25,7 @@ import vanemend.core.method.Kit;
 import vanemend.core.method.MethodSteps;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
+import vanemend.core.mix.Again;
 import vanemend.core.mix.BeadRule;
 import vanemend.core.mix.Dose;
 import vanemend.core.mix.FillVolume;
@@ -189,8 +190,8 @@ abstract class MethodPlan {
         item(role).ifPresent(i -> portion(Portions.coats(id, title, form, i, f.areaMm2(zone), n, per)));
     }
 
-    /** Filler and cream. */
-    MixPlan tin(String id, String title, ShelfItem item, FillVolume volume, double deepMm, Zone zone) {
+    /** Filler and cream; {@code again} in mL. */
+    MixPlan tin(String id, String title, ShelfItem item, FillVolume volume, double deepMm, Zone zone, Again again) {
         if (item.workMin().isEmpty() || item.sand().isEmpty()) {
             throw new IllegalStateException(item.name() + " was matched without a work time and a time to sand");
         }
@@ -207,7 +208,7 @@ abstract class MethodPlan {
                 zone.shape().getEnvelopeInternal().getWidth(),
                 zone.shape().getEnvelopeInternal().getHeight());
         Pour pour =
-                Dose.pour(item, volume, deepMm, width, work, percent, job.shop().spreadMlPerMin());
+                Dose.pour(item, volume, deepMm, width, work, percent, job.shop().spreadMlPerMin(), again);
         DryingRoute air = DryingRoute.air(law, airC(), factor);
         double cap = Math.min(
                 Math.min(value("heat.lamp-plateau"), law.capC()),

@@ -24,6 +24,7 @@ import vanemend.core.method.PlasticMesh;
 import vanemend.core.method.PlasticPatch;
 import vanemend.core.method.PlasticTwoSided;
 import vanemend.core.method.WeldFinish;
+import vanemend.core.mix.Again;
 import vanemend.core.mix.FillVolume;
 import vanemend.core.mix.Portion;
 import vanemend.core.mix.Portions;
@@ -167,7 +168,8 @@ final class PlasticPlan extends MethodPlan {
 
     private void amounts(Footprint f) {
         double faceArea = f.areaMm2(inner());
-        double hollow = weld() ? value("seam.fill") * (f.areaMm2(Zone.Kind.DAMAGE) + faceArea) / 2 : dish.volumeMm3();
+        double tapered = (f.areaMm2(Zone.Kind.DAMAGE) + faceArea) / 2;
+        double hollow = weld() ? value("seam.fill") * tapered : dish.volumeMm3();
         FillVolume face = FillVolume.of(
                 hollow,
                 f.areaMm2(Zone.Kind.DAMAGE),
@@ -176,6 +178,8 @@ final class PlasticPlan extends MethodPlan {
                 value("plastic.proud"),
                 value("dent.tight-coat"),
                 value("mix.board-loss"));
+        // A low spot is a shallower dish; where a seam is filled without one, it is as wide as the fill.
+        Again again = face.again((weld() ? tapered : dish.volumeMm3() / dish.depthMm()) / 1000, 1);
         if (recipe.equals("plastic-mesh")) {
             double mesh = f.areaMm2(Zone.Kind.MESH) * (value("back.below-cloth") + value("back.above-cloth")) / 1000;
             FillVolume both = new FillVolume(
@@ -184,12 +188,13 @@ final class PlasticPlan extends MethodPlan {
                     face.proudMl(),
                     face.skimMl(),
                     face.lossMl() + mesh * value("mix.board-loss"));
-            tin("filler", "Flexible filler", need(Role.BACK), both, dish.depthMm(), f.zone(Zone.Kind.MESH));
+            tin("filler", "Flexible filler", need(Role.BACK), both, dish.depthMm(), f.zone(Zone.Kind.MESH), again);
         } else if (recipe.equals("plastic-adhesive-polyester")) {
-            tin("filler", "Flexible filler", need(Role.FILL), face, dish.depthMm(), f.zone(Zone.Kind.RING_180));
+            tin("filler", "Flexible filler", need(Role.FILL), face, dish.depthMm(), f.zone(Zone.Kind.RING_180), again);
         } else {
             ShelfItem item = need(Role.FILL);
-            portion(Portions.cartridge("face", "Face adhesive", item, face, pace(item, 0)));
+            portion(Portions.cartridge("face", "Face adhesive", item, face, pace(item, 0))
+                    .again(again));
             curing("face", "Face: sand from", item, 1, "A fingernail leaves no mark on the thin edge?");
         }
         if (f.has(Zone.Kind.CLOTH)) {

@@ -8,6 +8,7 @@ import vanemend.core.footprint.Grown;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.ClearRun;
+import vanemend.core.mix.Again;
 import vanemend.core.mix.FillVolume;
 import vanemend.core.mix.Portion;
 import vanemend.core.sanding.FilmBudget;
@@ -80,20 +81,11 @@ final class RunPlan extends MethodPlan {
                 blockers.add("Film budget: " + budget.said());
             }
             double tight = value("clear.shield-height");
-            tin(
-                    "shield",
-                    "Shield putty",
-                    need(Role.SHIELD),
-                    FillVolume.of(
-                            0,
-                            f.areaMm2(Zone.Kind.DAMAGE),
-                            f.areaMm2(Zone.Kind.SHIELD),
-                            tight,
-                            0,
-                            0,
-                            value("mix.board-loss")),
-                    tight,
-                    f.zone(Zone.Kind.SHIELD));
+            FillVolume volume = FillVolume.of(
+                    0, f.areaMm2(Zone.Kind.DAMAGE), f.areaMm2(Zone.Kind.SHIELD), tight, 0, 0, value("mix.board-loss"));
+            // A shield once more is the whole shield: there is no hollow beneath it.
+            Again again = new Again(volume.totalMl(), 0, 0, Double.MAX_VALUE);
+            tin("shield", "Shield putty", need(Role.SHIELD), volume, tight, f.zone(Zone.Kind.SHIELD), again);
             coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
             plan = finish(() -> ClearRun.lay(kit(f, ladder), budget), ladder, Optional.of(budget));
         }

@@ -105,37 +105,37 @@ final class RustPlan extends MethodPlan {
                 metal.word() + " " + Check.shown(metal.gaugeMm()) + " mm, bare", drawing(f, section(f)), plan);
     }
 
+    /** A layer that is {@code thick} over {@code inner} and runs out to nothing at the edge of {@code outer}. */
+    private void layer(String id, String title, Role role, Footprint f, Zone.Kind inner, Zone outer, double thick) {
+        FillVolume volume = FillVolume.of(
+                0,
+                f.areaMm2(inner),
+                f.areaMm2(outer.kind()),
+                thick,
+                value("dent.proud"),
+                value("dent.tight-coat"),
+                value("mix.board-loss"));
+        // A low spot in it is at most as wide as the layer itself.
+        tin(id, title, need(role), volume, thick, outer, volume.again(volume.coatsMl() / thick, 1));
+    }
+
     private void amounts(Footprint f) {
-        double loss = value("mix.board-loss");
-        double tight = value("dent.tight-coat");
-        tin(
+        layer(
                 "fibre",
                 "Glass-fibre filler",
-                need(Role.BACK),
-                FillVolume.of(
-                        0,
-                        f.areaMm2(Zone.Kind.RUST),
-                        f.areaMm2(Zone.Kind.FIBRE),
-                        value("rust.fibre-thick"),
-                        value("dent.proud"),
-                        tight,
-                        loss),
-                value("rust.fibre-thick"),
-                f.zone(Zone.Kind.FIBRE));
-        tin(
+                Role.BACK,
+                f,
+                Zone.Kind.RUST,
+                f.zone(Zone.Kind.FIBRE),
+                value("rust.fibre-thick"));
+        layer(
                 "filler",
                 "Body filler",
-                need(Role.FILL),
-                FillVolume.of(
-                        0,
-                        f.areaMm2(Zone.Kind.FIBRE),
-                        f.areaMm2(Zone.Kind.FILLER),
-                        value("rust.filler-thick"),
-                        value("dent.proud"),
-                        tight,
-                        loss),
-                value("rust.filler-thick"),
-                f.zone(Zone.Kind.FILLER));
+                Role.FILL,
+                f,
+                Zone.Kind.FIBRE,
+                f.zone(Zone.Kind.FILLER),
+                value("rust.filler-thick"));
         ShelfItem mesh = need(Role.REINFORCE);
         Geometry shape = f.zone(Zone.Kind.MESH).shape();
         portion(Portions.cut(

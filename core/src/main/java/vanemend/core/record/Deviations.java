@@ -45,7 +45,7 @@ final class Deviations {
         for (RunState.Reading r : state.readings()) {
             hot(plan, state, r).ifPresent(out::add);
             double deep = Limits.rule("metal-too-deep").from().orElseThrow();
-            if (r.quantity() == Step.Ask.DEPTH_MM && r.value() > deep) {
+            if (r.quantity() == Step.Ask.DEPTH_MM && plan.method().startsWith("dent") && r.value() > deep) {
                 out.add(new Deviation(
                         Deviation.Kind.TOO_DEEP,
                         r.step(),

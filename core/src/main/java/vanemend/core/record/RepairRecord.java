@@ -202,7 +202,7 @@ public record RepairRecord(
                 mix.pour().material(),
                 mix.pour().lot(),
                 mix.pour().percent(),
-                mix.pour().fillerG(),
+                m.fillerTargetG(),
                 m.fillerG(),
                 m.creamG(),
                 m.percent(),

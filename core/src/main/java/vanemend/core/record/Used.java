@@ -8,6 +8,7 @@ import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.mix.Portion;
 import vanemend.core.plan.Plan;
+import vanemend.core.run.Rework;
 import vanemend.core.run.RunState;
 import vanemend.core.run.RunState.RunStep;
 import vanemend.core.sanding.Rung;
@@ -35,7 +36,7 @@ public record Used(String itemId, String name, String lot, double amount, String
                                 mix.pour().itemId(),
                                 mix.pour().material(),
                                 mix.pour().lot(),
-                                m.fillerG().orElse(mix.pour().fillerG()),
+                                m.fillerG().orElse(m.fillerTargetG()),
                                 "g",
                                 m.fillerG().isPresent()));
             }
@@ -71,7 +72,9 @@ public record Used(String itemId, String name, String lot, double amount, String
             boolean first = !taken.contains(loop + p.id());
             taken.add(loop + p.id());
             if (typed || first) {
-                add(out, new Used(p.itemId(), p.material(), p.lot(), typed ? read : p.needed(), p.unit(), typed));
+                double planned =
+                        Rework.amount(s.id(), p.again(), state.readings()).orElse(p.needed());
+                add(out, new Used(p.itemId(), p.material(), p.lot(), typed ? read : planned, p.unit(), typed));
             }
         }
     }

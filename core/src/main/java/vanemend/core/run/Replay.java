@@ -58,8 +58,8 @@ public final class Replay {
             this.step = step;
         }
 
-        RunStep view() {
-            return new RunStep(id, loop, step, began, done, by, answer, doneEvent, clockEvent);
+        RunStep view(Step fitted) {
+            return new RunStep(id, loop, fitted, began, done, by, answer, doneEvent, clockEvent);
         }
     }
 
@@ -335,7 +335,7 @@ public final class Replay {
         Optional<Instant> finished = at >= slots.size() ? slots.getLast().done : Optional.empty();
         return new RunState(
                 startedAt,
-                slots.stream().map(Slot::view).toList(),
+                slots.stream().map(s -> s.view(fitted(s))).toList(),
                 current.map(s -> s.id),
                 List.copyOf(clocks),
                 List.copyOf(mixes),
@@ -361,6 +361,10 @@ public final class Replay {
                 signed);
     }
 
+    private Step fitted(Slot s) {
+        return Rework.fitted(plan, s.id, s.step, readings);
+    }
+
     private MixDone mixAt(int i) {
         Slot s = slots.get(i);
         MixPlan mix = plan.mix(s.step.mix());
@@ -376,16 +380,27 @@ public final class Replay {
                 break;
             }
         }
+        double target = Rework.amount(s.id, mix.pour().again(), readings)
+                .orElse(mix.pour().fillerG());
         return new MixDone(
                 s.id,
                 mix.id(),
+                target,
                 filler,
                 cream,
-                mix.pour().creamFor(filler.orElse(mix.pour().fillerG())),
+                mix.pour().creamFor(filler.orElse(target)),
                 percent,
-                percent.map(p -> Peroxide.of(p).said()).orElse(""),
+                saidOf(s.id, mix, percent),
                 s.clock,
                 spread);
+    }
+
+    private String saidOf(String step, MixPlan mix, Optional<Double> percent) {
+        String dose = percent.map(p -> Peroxide.of(p).said()).orElse("");
+        boolean more = Rework.inRounds(step, mix.pour().again(), readings);
+        return more
+                ? (dose + " More than one mix can be spread in time: this now, the rest in one more round.").strip()
+                : dose;
     }
 
     private Optional<Double> last(String step, Step.Ask quantity) {

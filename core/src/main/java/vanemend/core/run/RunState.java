@@ -116,17 +116,19 @@ public record RunState(
      *
      * @param step instance of the mixing step
      * @param mix mix of the plan
+     * @param fillerTargetG filler to weigh, g: as planned, in rework by the depth that was read
      * @param fillerG weighed
      * @param creamG weighed
      * @param creamTargetG cream for the filler that was weighed, g
      * @param percent dose that was really given
-     * @param said what that dose means; empty when right or not known
+     * @param said what that dose means, and what to know of the amount; empty for nothing
      * @param clockAt first contact of cream and filler
      * @param spreadAt when it was on the part
      */
     public record MixDone(
             String step,
             String mix,
+            double fillerTargetG,
             Optional<Double> fillerG,
             Optional<Double> creamG,
             double creamTargetG,

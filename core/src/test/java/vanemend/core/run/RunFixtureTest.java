@@ -22,7 +22,7 @@ class RunFixtureTest {
     private static final Path KEPT = Path.of("..", "web", "src", "api", "generated", "run-fixture.json");
 
     /** What one event leads to. */
-    record Turn(BenchEvent event, String current, List<String> steps, List<String> clocks) {}
+    record Turn(BenchEvent event, String current, List<String> steps, List<String> clocks, List<String> weigh) {}
 
     /** A plan, where it begins, and what follows. */
     record Fixture(Plan plan, RunState begun, List<Turn> turns) {}
@@ -44,7 +44,10 @@ class RunFixtureTest {
                 e,
                 s.current().orElse(""),
                 s.steps().stream().map(RunState.RunStep::id).toList(),
-                s.clocks().stream().map(c -> c.step() + " " + c.kind()).sorted().toList()));
+                s.clocks().stream().map(c -> c.step() + " " + c.kind()).sorted().toList(),
+                s.mixes().stream()
+                        .map(m -> m.step() + " " + Math.round(m.fillerTargetG()))
+                        .toList()));
     }
 
     private RunState.RunStep now() {
@@ -76,6 +79,7 @@ class RunFixtureTest {
         events.add(start);
         RunState begun = Replay.of(plan, events, at);
         through("shape-p180");
+        take(BenchEvent.reading(id(), at, "Tam", now().id(), Step.Ask.DEPTH_MM, 2.2));
         take(BenchEvent.gate(id(), at, "Tam", now().id(), "low"));
         through("shape-gate#1.low.sand");
         take(BenchEvent.gate(id(), at, "Tam", now().id(), "pinholes"));

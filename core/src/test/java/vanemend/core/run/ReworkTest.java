@@ -1,0 +1,179 @@
+package vanemend.core.run;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import vanemend.core.Bench;
+import vanemend.core.Seeds;
+import vanemend.core.method.Cases;
+import vanemend.core.method.Step;
+import vanemend.core.mix.Again;
+import vanemend.core.mix.Portion;
+import vanemend.core.plan.Plan;
+import vanemend.core.record.Used;
+import vanemend.core.trade.HouseRules;
+
+@DisplayName("amounts and times of rework follow the depth that was read")
+class ReworkTest {
+    /** A run in the making; every mix is made without weighing. */
+    private static final class Hands {
+        private final Plan plan;
+        private final List<BenchEvent> events = new ArrayList<>();
+        private Instant at = Bench.NOW;
+
+        Hands(String recipe) {
+            plan = Bench.workup(Cases.all().get(recipe), Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()))
+                    .plan()
+                    .orElseThrow();
+            events.add(BenchEvent.start(UUID.randomUUID(), at, "Tam"));
+        }
+
+        RunState state() {
+            return Replay.of(plan, events, at);
+        }
+
+        RunState.RunStep hand() {
+            return state().now().orElseThrow();
+        }
+
+        Hands to(String id) {
+            while (!hand().id().equals(id)) {
+                RunState.RunStep s = hand();
+                answer(s.step().gate().isPresent() ? "yes" : "");
+            }
+            return this;
+        }
+
+        Hands answer(String answer) {
+            at = at.plusSeconds(60);
+            String id = hand().id();
+            events.add(
+                    answer.isEmpty()
+                            ? BenchEvent.done(UUID.randomUUID(), at, "Tam", id)
+                            : BenchEvent.gate(UUID.randomUUID(), at, "Tam", id, answer));
+            return this;
+        }
+
+        Hands depth(double mm) {
+            events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", hand().id(), Step.Ask.DEPTH_MM, mm));
+            return this;
+        }
+
+        RunState.MixDone mix() {
+            return state().mixes().getLast();
+        }
+
+        RunState.RunStep step(String id) {
+            return state().steps().stream()
+                    .filter(s -> s.id().equals(id))
+                    .findFirst()
+                    .orElseThrow();
+        }
+    }
+
+    private final Hands dent = new Hands("dent-filler-putty").to("shape-gate");
+    private final Again again = dent.plan.mix("filler").pour().again().orElseThrow();
+    private final double first = dent.plan.mix("filler").pour().fillerG();
+
+    @Test
+    @DisplayName("a low spot read at the gate: filler, cream, spreading and what the shelf loses follow its depth")
+    void lowSpot() {
+        dent.depth(1).answer("low").to("shape-gate#1.low.mix");
+        double g = again.amount(1);
+        assertThat(g).isLessThan(first);
+        assertThat(dent.mix().fillerTargetG()).isEqualTo(g);
+        assertThat(dent.mix().creamTargetG()).isCloseTo(g * 0.02, within(0.051));
+        Step mix = dent.hand().step();
+        assertThat(mix.figure()).isEqualTo(Math.round(g) + " g");
+        assertThat(mix.amount()).startsWith(Math.round(g) + " g, cream ");
+        Step spread = dent.step("shape-gate#1.low.spread").step();
+        assertThat(spread.activeMin()).isCloseTo(dent.plan.mix("filler").pour().spreadMin() * g / first, within(1e-9));
+        dent.to("shape-gate#2");
+        assertThat(Used.of(dent.plan, dent.state()).stream()
+                        .filter(u ->
+                                u.itemId().equals(dent.plan.mix("filler").pour().itemId()))
+                        .mapToDouble(Used::amount)
+                        .sum())
+                .isEqualTo(first + g);
+    }
+
+    @Test
+    @DisplayName("what is read in the rework itself counts over what was read at its gate")
+    void tappedDown() {
+        dent.depth(0.5).answer("high").depth(1.5).to("shape-gate#1.high.mix");
+        assertThat(dent.mix().fillerTargetG()).isEqualTo(again.amount(1.5));
+        dent.depth(2);
+        assertThat(dent.mix().fillerTargetG()).isEqualTo(again.amount(2));
+    }
+
+    @Test
+    @DisplayName("pinholes are no hollow: a coat; a depth that was not read leaves the first amount standing")
+    void pinholesAndUnread() {
+        dent.answer("pinholes").to("shape-gate#1.pinholes.mix");
+        assertThat(dent.mix().fillerTargetG()).isEqualTo(again.amount(0)).isLessThan(first);
+        dent.to("shape-gate#2").answer("low").to("shape-gate#2.low.mix");
+        assertThat(dent.mix().fillerTargetG()).isEqualTo(first);
+        assertThat(dent.hand().step().amount()).contains("for a coat", "a mm of depth");
+    }
+
+    @Test
+    @DisplayName("each round has its own depth: the second asks anew")
+    void roundsAreTheirOwn() {
+        dent.depth(2).answer("low").to("shape-gate#2").depth(0.4).answer("low").to("shape-gate#2.low.mix");
+        assertThat(dent.state().mixes().stream()
+                        .map(RunState.MixDone::fillerTargetG)
+                        .toList())
+                .containsExactly(first, again.amount(2), again.amount(0.4));
+    }
+
+    @Test
+    @DisplayName("deeper never takes less, and no round takes more than the first")
+    void monotone() {
+        Seeds.forEach(100, (r, i) -> {
+            double d = Seeds.between(r, 0, 2.5);
+            assertThat(again.amount(d)).isBetween(20.0, first);
+            assertThat(again.amount(d + 0.5)).isGreaterThanOrEqualTo(again.amount(d));
+        });
+    }
+
+    @Test
+    @DisplayName(
+            "adhesive from a cartridge: the second coat's millilitres follow the depth, waste of the fresh mixer and all")
+    void secondCoat() {
+        Hands h = new Hands("plastic-adhesive-cloth")
+                .to("pinholes")
+                .depth(1)
+                .answer("low")
+                .to("pinholes#1.low.fill");
+        Portion face = h.plan.portions().stream()
+                .filter(p -> p.id().equals("face"))
+                .findFirst()
+                .orElseThrow();
+        double ml = face.again().orElseThrow().amount(1);
+        assertThat(ml).isLessThan(face.needed());
+        assertThat(h.hand().step().figure()).isEqualTo(Math.round(ml) + " mL");
+        h.to("pinholes#2");
+        assertThat(Used.of(h.plan, h.state()).stream()
+                        .filter(u -> u.itemId().equals(face.itemId()))
+                        .mapToDouble(Used::amount)
+                        .sum())
+                .isGreaterThanOrEqualTo(face.needed() + ml);
+    }
+
+    @Test
+    @DisplayName("the gate and the answer are told from the id of a step, however deep it nests")
+    void ids() {
+        assertThat(Rework.of("shape-gate")).isEmpty();
+        assertThat(Rework.of("shape-gate#2")).isEmpty();
+        assertThat(Rework.of("palm#1.low.mix")).contains(new Rework("palm", "low", "palm#1.low."));
+        assertThat(Rework.of("palm#3.low.mix")).contains(new Rework("palm#3", "low", "palm#3.low."));
+        assertThat(Rework.of("palm#1.low.wait#2.soft.more"))
+                .contains(new Rework("palm#1.low.wait#2", "soft", "palm#1.low.wait#2.soft."));
+    }
+}
