@@ -17,7 +17,7 @@ export function BenchPlace() {
   if (bench.isError && !bench.data)
     return <p className="p-6 text-20 font-bold text-oxide-text">{bench.error.message}</p>;
   if (!bench.data) return <p className="p-6 text-20">One moment.</p>;
-  const { live, hands, waiting, shop, air, again } = bench.data;
+  const { live, hands, waiting, shop, air, again, forOthers } = bench.data;
   const day = new Intl.DateTimeFormat("en-GB", {
     weekday: "long",
     day: "numeric",
@@ -38,7 +38,7 @@ export function BenchPlace() {
           <HeadFigure label="Held up" value={String(held.length)} />
         </div>
         <div className="min-h-0 flex-1 overflow-y-auto">
-          <HourRule live={live} now={now} zone={shop.zone} />
+          <HourRule live={live} forOthers={forOthers} now={now} zone={shop.zone} />
           {live.length === 0 && (
             <p className="border-b border-hair p-4 text-20">Nothing runs. Take the first repair below and begin.</p>
           )}
@@ -57,10 +57,49 @@ export function BenchPlace() {
             zone={shop.zone}
           />
         ))}
+        <ForOthers waiting={forOthers} live={live} zone={shop.zone} />
         <AirToday shop={shop} effects={air} />
         <Again looks={again} now={now} zone={shop.zone} />
       </section>
     </div>
+  );
+}
+
+/** What a repair waits for, as said: the lamp, the oven or whose hands. */
+const thing = (w: Api["Waiting"]) =>
+  w.what === "LAMP" ? "the lamp" : w.what === "OVEN" ? "the oven" : (w.whose.split(" ")[0] ?? "hands");
+
+/** What could go on but for a lamp, an oven or hands that are at another repair. */
+function ForOthers({
+  waiting,
+  live,
+  zone,
+}: {
+  waiting: readonly Api["Waiting"][];
+  live: readonly Api["LiveView"][];
+  zone: string;
+}) {
+  if (waiting.length === 0) return null;
+  return (
+    <>
+      <h2 className="firm-b firm-t bg-ground hd px-4 py-2">What waits for what</h2>
+      {waiting.map((w) => (
+        <Link
+          key={`${w.repair}${w.what}`}
+          to={`/repairs/${w.repair}/run`}
+          className="hover:bg-ground block border-b border-hair px-4 py-2"
+        >
+          <span className="lab flex justify-between">
+            <span>waits for {thing(w)}</span>
+            <span className="n font-semibold text-ink">until {timeOfDay(w.until, zone, "up")}</span>
+          </span>
+          <b className="block leading-5">{live.find((l) => l.id === w.repair)?.name}</b>
+          <span className="block leading-5">
+            {w.title}: ready {timeOfDay(w.from, zone, "up")}, {w.hasName} has {w.what === "HANDS" ? "the hands" : "it"}
+          </span>
+        </Link>
+      ))}
+    </>
   );
 }
 
@@ -157,7 +196,17 @@ const ROW_PX = 56;
 const HEAD_PX = 34;
 
 /** Runs on a rule of hours: the past squeezed into a margin, the future wide enough to read. */
-function HourRule({ live, now, zone }: { live: readonly Api["LiveView"][]; now: number; zone: string }) {
+function HourRule({
+  live,
+  forOthers,
+  now,
+  zone,
+}: {
+  live: readonly Api["LiveView"][];
+  forOthers: readonly Api["Waiting"][];
+  now: number;
+  zone: string;
+}) {
   const id = useId();
   const [ref, { width }] = useSize();
   const end = Math.max(now + 2.5 * 3600_000, ...live.flatMap((l) => l.ahead.map((a) => Date.parse(a.to))));
@@ -186,7 +235,7 @@ function HourRule({ live, now, zone }: { live: readonly Api["LiveView"][]; now: 
                   d={`M${at} ${HEAD_PX - (hour ? 14 : 8)}V${height}`}
                   stroke={hour ? "var(--tick)" : "var(--hair)"}
                 />
-                {at > from + 62 && at < width - 24 && (hour || perMs * half > 90) && (
+                {at > from + 62 && at < width - 46 && (hour || perMs * half > 90) && (
                   <text x={at + 4} y="16" style={{ fontWeight: hour ? 700 : 500 }}>
                     {timeOfDay(t, zone)}
                   </text>
@@ -230,6 +279,29 @@ function HourRule({ live, now, zone }: { live: readonly Api["LiveView"][]; now: 
                     </g>
                   );
                 })}
+                {l.ahead.map((a, i) => {
+                  // Where the next stretch does not begin when the last one ends, it waits for what another repair has.
+                  const [s, e] = [x(i === 0 ? now : Date.parse(l.ahead[i - 1]?.to ?? a.from)), x(Date.parse(a.from))];
+                  const told = forOthers.find((w) => w.repair === l.id && w.step === a.step);
+                  return (
+                    e - s > 3 && (
+                      <g key={a.step}>
+                        <path
+                          d={`M${s} ${y + 28}H${e}`}
+                          stroke="var(--ink)"
+                          strokeWidth="2"
+                          strokeDasharray="2 5"
+                          fill="none"
+                        />
+                        {told && e - s > 60 && (
+                          <text x={(s + e) / 2} y={y + 22} textAnchor="middle">
+                            {thing(told)}
+                          </text>
+                        )}
+                      </g>
+                    )
+                  );
+                })}
                 {l.promisedAt && Date.parse(l.promisedAt) < end && (
                   <path
                     d={`M${x(Date.parse(l.promisedAt))} ${y + 4}v${ROW_PX - 8}M${x(Date.parse(l.promisedAt))} ${y + 4}h12l-12 9`}
@@ -271,7 +343,12 @@ function HourRule({ live, now, zone }: { live: readonly Api["LiveView"][]; now: 
         <span className="flex items-center gap-2">
           <span className="inline-block h-4 w-1.5 bg-oxide" /> promised
         </span>
-        <span className="ml-auto">the rest of each plan, laid end to end from now</span>
+        {forOthers.length > 0 && (
+          <span className="flex items-center gap-2">
+            <span className="inline-block w-6 border-t-2 border-dotted border-ink" /> for another
+          </span>
+        )}
+        <span className="ml-auto">the rest of each plan from now, one thing at one part at a time</span>
       </p>
     </div>
   );

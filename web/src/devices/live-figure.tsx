@@ -4,7 +4,7 @@ import { ask } from "../api/client";
 import { ASKS, type Ask } from "../repair/run/asks";
 import { usePreferences } from "../shell/preferences";
 import { stretch, temperature } from "../units/units";
-import { CALLED, figureFor, useDevices } from "./live";
+import { figureFor, useDevices } from "./live";
 
 /**
  * What a device shows for a figure that is asked, beside the field where it may always be typed: taken with a tap while it is live and
@@ -38,7 +38,7 @@ export function LiveFigureLine({
     <div className="n flex min-h-[72px] items-stretch gap-1 text-16">
       <span className="firm flex min-w-0 flex-1 items-center px-3 leading-5" role="status">
         <span>
-          <span className="lab block">{CALLED[shown.kind]}</span>
+          <span className="lab block">{shown.name}</span>
           {wrong ? (
             <b className="text-oxide-text">
               {wrong}
@@ -69,7 +69,7 @@ export function LiveFigureLine({
         type="button"
         className="btn"
         disabled={Boolean(wrong) || value === undefined || !shown.steady}
-        onClick={() => value !== undefined && onTake(value, CALLED[shown.kind])}
+        onClick={() => value !== undefined && onTake(value, shown.name)}
       >
         {verb}
       </button>

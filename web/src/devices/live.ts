@@ -20,16 +20,6 @@ const ANSWERS: Partial<Record<Ask, { kind: Kind; measured: Measured }>> = {
   ANGLE_DEG: { kind: "TYRE", measured: "ANGLE_DEG" },
 };
 
-/** What the devices are called in a record. */
-export const CALLED: Record<Kind, string> = {
-  SCALE: "Mixing scale",
-  SURFACE: "Surface thermometer",
-  AIR: "Air thermometer and hygrometer",
-  FILM: "Paint-film gauge",
-  UV: "UV meter",
-  TYRE: "Tyre injury gauge",
-};
-
 interface Live {
   shown: readonly Shown[];
   /** False where the devices themselves are out of reach. */

@@ -1,10 +1,11 @@
 import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
-import { FileUp, Search } from "lucide-react";
-import { useRef, useState } from "react";
+import { Search } from "lucide-react";
+import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ask, type Api } from "../api/client";
 import { useZone } from "../api/queries";
 import { VerdictMark } from "../repair/verdict-mark";
+import { FileButton } from "../shell/file-button";
 import { useMe } from "../shell/me";
 import { useSaid } from "../shell/preferences";
 import { useFindKey } from "../shell/use-find-key";
@@ -30,7 +31,6 @@ export function Records() {
   const me = useMe();
   const navigate = useNavigate();
   const search = useFindKey();
-  const file = useRef<HTMLInputElement>(null);
   const found = useQuery({
     queryKey: ["records", find],
     queryFn: ({ signal }) => ask<Api["FoundView"][]>(`/api/records?find=${encodeURIComponent(find)}`, { signal }),
@@ -74,25 +74,13 @@ export function Records() {
             <Link to="/audit" className="firm-l n flex items-center px-5 text-20 font-semibold">
               Audit
             </Link>
-            <input
-              ref={file}
-              type="file"
+            <FileButton
+              label="Read in"
+              files="Record file"
               accept="application/json,.json"
-              className="hidden"
-              aria-label="Record file"
-              onChange={(e) => {
-                const f = e.target.files?.[0];
-                e.target.value = "";
-                if (f) read.mutate(f);
-              }}
-            />
-            <button
-              type="button"
               className="firm-l n flex items-center gap-2 px-5 text-20 font-semibold"
-              onClick={() => file.current?.click()}
-            >
-              <FileUp size={22} aria-hidden="true" /> Read in
-            </button>
+              onFile={(f) => read.mutate(f)}
+            />
           </>
         )}
       </div>

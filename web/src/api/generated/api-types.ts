@@ -857,6 +857,7 @@ export interface components {
         BenchView: {
             again: components["schemas"]["AgainView"][];
             air: components["schemas"]["AirEffect"][];
+            forOthers: components["schemas"]["Waiting"][];
             hands: components["schemas"]["HandsView"][];
             live: components["schemas"]["LiveView"][];
             /** Format: date-time */
@@ -2168,6 +2169,7 @@ export interface components {
             figures: components["schemas"]["ShownFigure"][];
             /** @enum {string} */
             kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+            name: string;
             said: string;
             /** @enum {string} */
             state: "LIVE" | "SILENT" | "NONSENSE";
@@ -2371,6 +2373,22 @@ export interface components {
             sign: string;
             source: string;
             title: string;
+        };
+        Waiting: {
+            /** Format: date-time */
+            from: string;
+            /** Format: int64 */
+            has: number;
+            hasName: string;
+            /** Format: int64 */
+            repair: number;
+            step: string;
+            title: string;
+            /** Format: date-time */
+            until: string;
+            /** @enum {string} */
+            what: "HANDS" | "LAMP" | "OVEN" | "SANDER";
+            whose: string;
         };
         Word: {
             /** @enum {string} */

@@ -1,12 +1,11 @@
 import { useMutation } from "@tanstack/react-query";
-import { FileDown, FileUp } from "lucide-react";
-import { useRef } from "react";
+import { FileDown } from "lucide-react";
 import { ask, type Api, Problem } from "../../api/client";
 import { keys, queryClient } from "../../api/queries";
+import { FileButton } from "../../shell/file-button";
 
 /** Readings out as CSV, and those of a logger in; a line that is there already counts once. */
 export function ReadingsFile({ id }: { id: number }) {
-  const input = useRef<HTMLInputElement>(null);
   const read = useMutation({
     mutationFn: async (file: File) =>
       ask<Api["ReadingsInView"]>(`/api/repairs/${id}/readings.csv`, {
@@ -24,21 +23,13 @@ export function ReadingsFile({ id }: { id: number }) {
       <a className="btn" href={`/api/repairs/${id}/readings.csv`} download>
         <FileDown size={20} aria-hidden="true" /> Readings, CSV
       </a>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="Read readings in"
+        files="Readings file"
         accept=".csv,text/csv"
-        className="hidden"
-        aria-label="Readings file"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          e.target.value = "";
-          if (file) read.mutate(file);
-        }}
+        disabled={read.isPending}
+        onFile={(file) => read.mutate(file)}
       />
-      <button type="button" className="btn" disabled={read.isPending} onClick={() => input.current?.click()}>
-        <FileUp size={20} aria-hidden="true" /> Read readings in
-      </button>
       {read.isSuccess && (
         <span role="status" className="font-bold">
           {read.data.taken === 0

@@ -405,11 +405,16 @@ function figureOf(
   const mix = state.mixes.find((m) => m.step === current.id);
   if (step.kind === "MIX" && mix) {
     if (mix.fillerG === undefined) {
-      const unread = step.asks.includes("DEPTH_MM") && depthMm(current.id, state.readings) === undefined;
-      return {
-        ...split(grams(mix.fillerTargetG)),
-        note: unread ? "as the first time: read the depth, weigh less" : "filler to weigh; a little over is fine",
-      };
+      const again = step.asks.includes("DEPTH_MM");
+      const deep = depthMm(current.id, state.readings);
+      const note = !again
+        ? "filler to weigh; a little over is fine"
+        : deep === undefined
+          ? "as the first time: read the depth, weigh less"
+          : deep > 0
+            ? `filler, for ${say(`${deep}\u202fmm`)} of depth`
+            : "filler, for a coat";
+      return { ...split(grams(mix.fillerTargetG)), note };
     }
     if (mix.creamG === undefined)
       return { ...split(grams(mix.creamTargetG)), note: `cream, for the ${grams(mix.fillerG)} really weighed` };

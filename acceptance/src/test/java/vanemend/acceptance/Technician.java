@@ -164,6 +164,14 @@ final class Technician {
         return page.evaluate("p => fetch(p).then(r => r.json())", path);
     }
 
+    /** Filler that the run asks for in its newest mix, g, as the server says. */
+    double plannedFillerG() {
+        return ((Number) page.evaluate(
+                        "n => fetch(`/api/repairs/${n}/run`).then(r => r.json()).then(r => r.state.mixes.at(-1).fillerTargetG)",
+                        number()))
+                .doubleValue();
+    }
+
     /** Number of the repair on screen. */
     String number() {
         return page.url().replaceAll(".*/repairs/(\\d+)/.*", "$1");

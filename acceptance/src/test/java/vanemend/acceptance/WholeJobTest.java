@@ -44,6 +44,15 @@ class WholeJobTest {
         tam.begin();
         tam.willFind("shape-gate", "Low spot");
         tam.willFind("palm", "Pinholes");
+        // What the low spot takes follows its depth; the mixes after it are weighed as they come.
+        tam.workTo("shape-gate");
+        double first = tam.plannedFillerG();
+        tam.read("Depth left", "0.6");
+        tam.workTo("shape-gate#1.low.mix");
+        assertThat(page.getByText("filler, for 0.6\u202fmm of depth")).isVisible();
+        assertThat(page.locator("[data-figure]")).hasText(Pattern.compile("^[2-9]\\d\u202f?g$"));
+        tam.sent();
+        org.assertj.core.api.Assertions.assertThat(tam.plannedFillerG()).isBetween(20.0, first - 1);
         tam.workTo("shape-gate#1.low.spread");
         assertThat(page.getByText("left to have it all on the part")).isVisible();
         page.keyboard().press(".");

@@ -49,7 +49,7 @@ public class Bench {
     /** A run as it stands after {@code events} events: events are only ever added, so of two answers the one with more is the newer. */
     public record Running(long id, FrozenPlan frozen, RunState state, int events, Instant now) {}
 
-    /** A run on the bench. */
+    /** A run on the bench; {@code ahead} as if it were alone. */
     public record Live(long id, FrozenPlan frozen, RunState state, List<Ahead.Stretch> ahead) {}
 
     /** Finished work. */

@@ -1,12 +1,9 @@
 package vanemend.app.device;
 
-import java.time.Instant;
 import java.util.List;
 
 /** A paint-film gauge: each touch of the probe gives one figure, held until the next; every place reads a little otherwise. */
-public final class FilmGauge extends StandIn {
-    private long touches;
-
+public final class FilmGauge extends HeldGauge {
     /** Over {@code filmUm} of film. */
     public FilmGauge(long seed, double filmUm) {
         super(seed);
@@ -21,15 +18,8 @@ public final class FilmGauge extends StandIn {
     }
 
     @Override
-    List<ShownFigure> shows(Instant now) {
-        return touches == 0
-                ? List.of()
-                : List.of(new ShownFigure(
-                        Measured.FILM_UM, Math.max(0, shown(at("film") + at("scatter") * noise("um", touches), 0))));
-    }
-
-    @Override
-    void pressed(String id, Instant now) {
-        touches++;
+    List<ShownFigure> held(long time) {
+        return List.of(new ShownFigure(
+                Measured.FILM_UM, Math.max(0, shown(at("film") + at("scatter") * noise("um", time), 0))));
     }
 }

@@ -1,13 +1,11 @@
 package vanemend.app.device;
 
-import java.time.Instant;
 import java.util.List;
 
 /** A tyre injury gauge: a probe pushed through gives how wide and how far from square, held until the next push. */
-public final class TyreGauge extends StandIn {
+public final class TyreGauge extends HeldGauge {
     private static final double SCATTER_MM = 0.1;
     private static final double SCATTER_DEG = 0.7;
-    private long pushes;
 
     /** Over an injury of {@code acrossMm} at {@code angleDeg} from square. */
     public TyreGauge(long seed, double acrossMm, double angleDeg) {
@@ -23,20 +21,11 @@ public final class TyreGauge extends StandIn {
     }
 
     @Override
-    List<ShownFigure> shows(Instant now) {
-        return pushes == 0
-                ? List.of()
-                : List.of(
-                        new ShownFigure(
-                                Measured.INJURY_MM,
-                                Math.max(0.5, shown(at("across") + SCATTER_MM * noise("mm", pushes), 1))),
-                        new ShownFigure(
-                                Measured.ANGLE_DEG,
-                                Math.max(0, shown(at("angle") + SCATTER_DEG * noise("deg", pushes), 0))));
-    }
-
-    @Override
-    void pressed(String id, Instant now) {
-        pushes++;
+    List<ShownFigure> held(long time) {
+        return List.of(
+                new ShownFigure(
+                        Measured.INJURY_MM, Math.max(0.5, shown(at("across") + SCATTER_MM * noise("mm", time), 1))),
+                new ShownFigure(
+                        Measured.ANGLE_DEG, Math.max(0, shown(at("angle") + SCATTER_DEG * noise("deg", time), 0))));
     }
 }

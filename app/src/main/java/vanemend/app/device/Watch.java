@@ -22,7 +22,13 @@ final class Watch {
     Watch(Device device) {
         this.device = device;
         this.shown = new Shown(
-                device.kind(), List.of(), Optional.empty(), Shown.State.SILENT, false, "Has not answered yet.");
+                device.kind(),
+                device.name(),
+                List.of(),
+                Optional.empty(),
+                Shown.State.SILENT,
+                false,
+                "Has not answered yet.");
     }
 
     Device device() {
@@ -56,6 +62,7 @@ final class Watch {
         }
         shown = new Shown(
                 device.kind(),
+                device.name(),
                 figures,
                 figures.isEmpty() ? Optional.empty() : Optional.of(now),
                 Shown.State.LIVE,
@@ -94,7 +101,7 @@ final class Watch {
 
     private Shown failed(Shown.State state, String said) {
         recent.clear();
-        shown = new Shown(device.kind(), shown.figures(), shown.at(), state, false, said);
+        shown = new Shown(device.kind(), device.name(), shown.figures(), shown.at(), state, false, said);
         return shown;
     }
 }

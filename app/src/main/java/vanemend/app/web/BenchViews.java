@@ -9,6 +9,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import vanemend.app.access.Account;
 import vanemend.app.access.Accounts;
@@ -25,7 +26,9 @@ import vanemend.app.web.Views.ShopView;
 import vanemend.app.web.Views.Standing;
 import vanemend.core.plan.AirEffect;
 import vanemend.core.plan.Conditions;
+import vanemend.core.run.Ahead;
 import vanemend.core.run.RunState;
+import vanemend.core.run.Sharing;
 import vanemend.core.trade.Air;
 
 /** The bench as it stands: live clocks, and the next thing for each pair of hands. */
@@ -39,14 +42,26 @@ class BenchViews {
     private final Shop shop;
     private final Lines lines;
     private final Clock clock;
+    private final int lamps;
+    private final int ovens;
 
-    BenchViews(Bench bench, Repairs repairs, Accounts accounts, Shop shop, Lines lines, Clock clock) {
+    BenchViews(
+            Bench bench,
+            Repairs repairs,
+            Accounts accounts,
+            Shop shop,
+            Lines lines,
+            Clock clock,
+            @Value("${vanemend.lamps}") int lamps,
+            @Value("${vanemend.ovens}") int ovens) {
         this.bench = bench;
         this.repairs = repairs;
         this.accounts = accounts;
         this.shop = shop;
         this.lines = lines;
         this.clock = clock;
+        this.lamps = lamps;
+        this.ovens = ovens;
     }
 
     ShopView shop() {
@@ -62,17 +77,33 @@ class BenchViews {
 
     BenchView bench(Account me) {
         Conditions today = shop.conditions(me.role() == Role.APPRENTICE);
-        List<LiveView> live = bench.live().stream().map(BenchViews::live).toList();
+        Instant now = clock.instant();
+        List<Bench.Live> running = bench.live();
+        Sharing.Shared shared = Sharing.of(
+                running.stream()
+                        .map(l -> new Sharing.Run(
+                                l.id(),
+                                l.frozen().workup().name(),
+                                Optional.ofNullable(l.frozen().draft().promisedAt()),
+                                l.state(),
+                                l.ahead()))
+                        .toList(),
+                lamps,
+                ovens,
+                now);
+        List<LiveView> live =
+                running.stream().map(l -> live(l, shared.ahead().get(l.id()))).toList();
         List<RepairLine> waiting =
                 repairs.open().stream().map(r -> lines.of(r, today)).toList();
         return new BenchView(
-                clock.instant(),
+                now,
                 shop(),
                 live,
                 hands(live, waiting),
                 waiting,
                 AirEffect.of(today.shelf(), today.air()),
-                again());
+                again(),
+                shared.waiting());
     }
 
     /** Later looks that are due, or will be within two months. */
@@ -90,7 +121,7 @@ class BenchViews {
                 .toList();
     }
 
-    private static LiveView live(Bench.Live l) {
+    private static LiveView live(Bench.Live l, List<Ahead.Stretch> ahead) {
         RunState s = l.state();
         return new LiveView(
                 l.id(),
@@ -102,7 +133,7 @@ class BenchViews {
                 (int) s.steps().stream().filter(x -> x.doneAt().isPresent()).count(),
                 s.steps().size(),
                 Optional.ofNullable(l.frozen().draft().promisedAt()),
-                l.ahead());
+                ahead);
     }
 
     /**

@@ -32,6 +32,7 @@ import vanemend.core.record.RecordWords;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.run.Ahead;
 import vanemend.core.run.RunState;
+import vanemend.core.run.Sharing;
 import vanemend.core.sanding.Grains;
 import vanemend.core.stack.Recipe;
 import vanemend.core.stack.StackChoice;
@@ -161,6 +162,7 @@ final class Views {
      *
      * @param air what today's air does to times
      * @param again later looks, those due first
+     * @param forOthers what waits for a lamp, an oven or hands that are at another repair
      */
     record BenchView(
             Instant now,
@@ -169,7 +171,8 @@ final class Views {
             List<HandsView> hands,
             List<RepairLine> waiting,
             List<AirEffect> air,
-            List<AgainView> again) {}
+            List<AgainView> again,
+            List<Sharing.Waiting> forOthers) {}
 
     /** The shop today. */
     record ShopView(

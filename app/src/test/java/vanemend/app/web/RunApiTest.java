@@ -191,6 +191,17 @@ class RunApiTest {
     }
 
     @Test
+    void twoRepairsInOnePairOfHandsAreToldWhichWaits() {
+        String first = started("Tam's first");
+        String second = started("Tam's second");
+        Caller.Answer bench = tam.get("/api/bench");
+        // One of the two is washed now; the other cannot be by the same hands.
+        assertThat(bench.at("forOthers").findValuesAsString("whose")).contains("Tam Okafor");
+        assertThat(bench.at("forOthers").findValuesAsString("hasName")).containsAnyOf("Tam's first", "Tam's second");
+        assertThat(bench.at("live").toString()).contains(first.replaceAll("\\D", ""), second.replaceAll("\\D", ""));
+    }
+
+    @Test
     void theDemosFinishedRepairReadsAsARecord() {
         String id = "";
         for (var r : tam.get("/api/repairs").body()) {
