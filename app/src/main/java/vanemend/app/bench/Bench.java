@@ -89,6 +89,13 @@ public class Bench {
         return work(draft, shop.conditions(who.role() == Role.APPRENTICE));
     }
 
+    /** Computes {@code draft} as it is shown while typing. */
+    public Worked sketch(RepairDraft draft, Account who) {
+        Check check = new Check();
+        Optional<Workup> workup = Planner.sketch(draft, shop.conditions(who.role() == Role.APPRENTICE), check);
+        return new Worked(workup, check.problems());
+    }
+
     /** Computes {@code draft} under {@code conditions}, saving nothing. */
     public static Worked work(RepairDraft draft, Conditions conditions) {
         Check check = new Check();

@@ -97,8 +97,8 @@ class RepairController {
 
     @PostMapping("/preview")
     PreviewView preview(@RequestBody RepairDraft draft, Principal me) {
-        Bench.Worked w = bench.work(draft, people.of(me));
-        return new PreviewView(w.workup().map(Workup::sketch), w.problems());
+        Bench.Worked w = bench.sketch(draft, people.of(me));
+        return new PreviewView(w.workup(), w.problems());
     }
 
     /** The stack of a draft with everything that speaks for and against it; what is computed while typing leaves that out. */
@@ -123,8 +123,8 @@ class RepairController {
             frozenAt = Optional.of(run.frozen().frozenAt());
             workup = Optional.of(run.frozen().workup());
         } else {
-            Bench.Worked w = bench.work(r.draft(), who);
-            workup = w.workup().map(Workup::sketch);
+            Bench.Worked w = bench.sketch(r.draft(), who);
+            workup = w.workup();
             problems = w.problems();
         }
         RepairView view = new RepairView(

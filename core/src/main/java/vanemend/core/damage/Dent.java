@@ -82,7 +82,12 @@ public record Dent(
 
     @Override
     public Geometry outline() {
-        return new Oval(xMm, yMm, lengthMm, widthMm, angleDeg).polygon();
+        return oval().polygon();
+    }
+
+    /** The outline's ellipse. */
+    public Oval oval() {
+        return new Oval(xMm, yMm, lengthMm, widthMm, angleDeg);
     }
 
     /** Half the length, mm. */

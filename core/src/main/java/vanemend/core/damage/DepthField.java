@@ -3,6 +3,7 @@ package vanemend.core.damage;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
@@ -29,6 +30,8 @@ public final class DepthField {
 
     private final List<Dent> dents;
     private final Ellipse[] ellipses;
+    private final Optional<Ovals> ovals;
+    private double volume = Double.NaN;
 
     /** A field of one dent or more. */
     public DepthField(List<Dent> dents) {
@@ -37,6 +40,12 @@ public final class DepthField {
         }
         this.dents = List.copyOf(dents);
         this.ellipses = dents.stream().map(Ellipse::new).toArray(Ellipse[]::new);
+        this.ovals = switch (dents.size()) {
+            case 1 -> Optional.of(new Ovals(dents.getFirst().oval()));
+            case 2 ->
+                Optional.of(new Ovals(dents.getFirst().oval(), dents.getLast().oval()));
+            default -> Optional.empty();
+        };
     }
 
     /** The dents, at least one. */
@@ -70,6 +79,15 @@ public final class DepthField {
 
     /** Outline of all dents together. */
     public Geometry outline() {
+        return grown(0).orElseGet(this::union);
+    }
+
+    /** The outline grown by {@code mm}, 0 or more, with round corners; empty where there are too many dents to grow each by itself. */
+    public Optional<Geometry> grown(double mm) {
+        return ovals.map(o -> o.grown(mm));
+    }
+
+    private Geometry union() {
         List<Geometry> all = new ArrayList<>();
         dents.forEach(d -> all.add(d.outline()));
         return OverlayNGRobust.union(all);
@@ -81,6 +99,13 @@ public final class DepthField {
      * between the ends of the dents' chords is integrated by itself. Composite 12-point Gauss–Legendre both ways.
      */
     public double volumeMm3() {
+        if (Double.isNaN(volume)) {
+            volume = integrated();
+        }
+        return volume;
+    }
+
+    private double integrated() {
         List<Double> xs = new ArrayList<>();
         for (Dent d : dents) {
             xs.add(d.xMm() - d.halfAcross());

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
@@ -40,15 +41,15 @@ public final class DentFootprint {
         return d;
     }
 
-    /** Damage that shares the piece of sheet its outer zones may use. */
-    private record Group(Geometry damage, Geometry side) {}
+    /** Damage that shares the piece of sheet its outer zones may use; {@code whole} where it is all the dents there are. */
+    private record Group(Geometry damage, Geometry side, Optional<DepthField> whole) {}
 
     /** The zones of {@code dents} on {@code part}. */
     public static Footprint of(Part part, DepthField dents) {
         Polygon sheet = part.shape();
         Map<Zone.Kind, Double> past = distances();
         Set<String> flags = new LinkedHashSet<>();
-        List<Group> groups = groups(part, sheet, dents.outline(), past, flags);
+        List<Group> groups = groups(part, sheet, dents, past, flags);
         List<Map<Zone.Kind, Geometry>> pieces =
                 groups.stream().map(g -> pieces(g, sheet, past)).toList();
         Map<Zone.Kind, Zone> zones = new EnumMap<>(Zone.Kind.class);
@@ -70,42 +71,53 @@ public final class DentFootprint {
 
     /** Dents that no body line holds up go together; a field that one does stands by itself. */
     private static List<Group> groups(
-            Part part, Polygon sheet, Geometry damage, Map<Zone.Kind, Double> past, Set<String> flags) {
+            Part part, Polygon sheet, DepthField dents, Map<Zone.Kind, Double> past, Set<String> flags) {
+        Geometry damage = dents.outline();
         if (part.bodyLines().isEmpty()) {
-            return List.of(new Group(damage, sheet));
+            return List.of(new Group(damage, sheet, Optional.of(dents)));
         }
-        Geometry opening = Reach.grow(damage, past.get(Zone.Kind.OPENING));
+        double mm = past.get(Zone.Kind.OPENING);
+        Geometry opening = dents.grown(mm).orElseGet(() -> Reach.grow(damage, mm));
+        boolean one = opening.getNumGeometries() == 1;
         List<Group> out = new ArrayList<>();
         List<Geometry> free = new ArrayList<>();
         for (int i = 0; i < opening.getNumGeometries(); i++) {
             Geometry field = opening.getGeometryN(i);
-            Geometry own = opening.getNumGeometries() == 1
-                    ? damage
-                    : OverlayNGRobust.overlay(damage, field, OverlayNG.INTERSECTION);
+            Geometry own = one ? damage : OverlayNGRobust.overlay(damage, field, OverlayNG.INTERSECTION);
             Geometry side = Reach.side(part, sheet, field, past.get(Zone.Kind.FINE_320), own, flags);
             if (side == sheet) {
                 free.add(own);
             } else {
-                out.add(new Group(own, side));
+                out.add(new Group(own, side, Optional.of(dents).filter(d -> one)));
             }
         }
         if (!free.isEmpty()) {
-            out.add(new Group(free.size() == 1 ? free.getFirst() : OverlayNGRobust.union(free), sheet));
+            boolean all = free.size() == opening.getNumGeometries();
+            out.add(
+                    all
+                            ? new Group(damage, sheet, Optional.of(dents))
+                            : new Group(
+                                    free.size() == 1 ? free.getFirst() : OverlayNGRobust.union(free),
+                                    sheet,
+                                    Optional.empty()));
         }
         return out;
     }
 
     /**
-     * A group's zones. Each is grown from the one inside it: discs add up, so this is the damage grown by the whole distance, and
-     * fields that have met need not be joined again.
+     * A group's zones. One dent or two are grown anew; of more each zone is grown from the one inside it: discs add up, so this is the
+     * damage grown by the whole distance, and fields that have met need not be joined again.
      */
     private static Map<Zone.Kind, Geometry> pieces(Group group, Polygon sheet, Map<Zone.Kind, Double> past) {
         Map<Zone.Kind, Geometry> out = new EnumMap<>(Zone.Kind.class);
         Geometry grown = group.damage();
         double reached = 0;
         for (Map.Entry<Zone.Kind, Double> e : past.entrySet()) {
-            grown = Reach.grow(grown, e.getValue() - reached);
-            reached = e.getValue();
+            double mm = e.getValue();
+            Geometry inner = grown;
+            double further = mm - reached;
+            grown = group.whole().flatMap(d -> d.grown(mm)).orElseGet(() -> Reach.grow(inner, further));
+            reached = mm;
             boolean stops = e.getKey().compareTo(Zone.Kind.OPENING) > 0 && e.getKey() != Zone.Kind.CLEAN;
             out.put(e.getKey(), Reach.within(grown, stops ? group.side() : sheet));
         }

@@ -43,7 +43,9 @@ public final class Reach {
 
     /** {@code g} as far as it lies in {@code side}. */
     public static Geometry within(Geometry g, Geometry side) {
-        return side.contains(g) ? g : OverlayNGRobust.overlay(g, side, OverlayNG.INTERSECTION);
+        return side.contains(g)
+                ? g
+                : Straight.within(g, side).orElseGet(() -> OverlayNGRobust.overlay(g, side, OverlayNG.INTERSECTION));
     }
 
     /** The piece of the sheet that this field's outer zones may use. */
@@ -57,7 +59,7 @@ public final class Reach {
                 flags.add("The repair crosses the " + l.name()
                         + ": shape one side to tape along it, then the other. Fine zones run over it.");
             } else if (away < reach) {
-                side = OverlayNGRobust.overlay(side, pieceWith(sheet, line, field), OverlayNG.INTERSECTION);
+                side = within(pieceWith(sheet, line, field), side);
                 flags.add("320 stops at the " + l.name() + ", " + mm(away) + " mm from the damage.");
             } else if (away - reach <= near) {
                 flags.add("The " + l.name() + " lies " + mm(away - reach) + " mm past the 320: take the 320 up to it.");
@@ -98,6 +100,13 @@ public final class Reach {
     }
 
     private static Geometry pieceWith(Polygon sheet, LineString line, Geometry field) {
+        // The line does not meet the field, so that any of its points tells on which side it lies.
+        return Straight.side(sheet, line, field.getCoordinate())
+                .<Geometry>map(p -> p)
+                .orElseGet(() -> polygonized(sheet, line, field));
+    }
+
+    private static Geometry polygonized(Polygon sheet, LineString line, Geometry field) {
         Polygonizer cutter = new Polygonizer();
         cutter.add(sheet.getExteriorRing().union(line));
         @SuppressWarnings("unchecked")

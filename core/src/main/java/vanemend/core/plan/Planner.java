@@ -12,6 +12,8 @@ import vanemend.core.damage.Damage;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
 import vanemend.core.damage.Scratch;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.ShelfItem;
 import vanemend.core.part.Composite;
 import vanemend.core.part.Glass;
 import vanemend.core.part.Metal;
@@ -49,8 +51,22 @@ public final class Planner {
         this.damages = damages;
     }
 
+    /** How a stack is chosen: with all that speaks against the rest, or without. */
+    private interface Choosing {
+        StackChoice choose(Need need, List<ShelfItem> shelf, Map<Role, String> pins, Optional<String> taken);
+    }
+
     /** The workup of {@code draft}, or nothing where {@code check} then holds problems. */
     public static Optional<Workup> plan(RepairDraft draft, Conditions shop, Check check) {
+        return checked(draft, shop, check).map(p -> p.workup(Matcher::choose));
+    }
+
+    /** The same as shown while typing, with what that leaves out not worked out at all. */
+    public static Optional<Workup> sketch(RepairDraft draft, Conditions shop, Check check) {
+        return checked(draft, shop, check).map(p -> p.workup(Matcher::brief)).map(Workup::sketch);
+    }
+
+    private static Optional<Planner> checked(RepairDraft draft, Conditions shop, Check check) {
         if (draft.part() == null) {
             check.refuse("part", null, "a part", "No part yet: say what it is.");
             return Optional.empty();
@@ -72,10 +88,10 @@ public final class Planner {
         if (!check.clean()) {
             return Optional.empty();
         }
-        return Optional.of(new Planner(draft, shop, house, part, damages).workup());
+        return Optional.of(new Planner(draft, shop, house, part, damages));
     }
 
-    private Workup workup() {
+    private Workup workup(Choosing choosing) {
         double lampC = TradeBook.value("heat.lamp-plateau");
         Case judged = new Case(
                 part,
@@ -87,7 +103,7 @@ public final class Planner {
                 draft.overrules());
         Verdict verdict = Judge.of(judged);
         Identity identity = Identity.of(part.substrate());
-        StackChoice stack = Matcher.choose(
+        StackChoice stack = choosing.choose(
                 new Need(
                         part,
                         judged.material(),

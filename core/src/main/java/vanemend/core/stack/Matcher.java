@@ -50,6 +50,9 @@ public final class Matcher {
     private final List<ShelfItem> shelf;
     private final Map<Role, String> pins;
 
+    /** The ways that fit, each built, by recipe. */
+    private final Map<String, Built> built = new LinkedHashMap<>();
+
     private Matcher(Need need, List<ShelfItem> shelf, Map<Role, String> pins) {
         this.need = need;
         this.filter = new ItemFilter(need);
@@ -63,7 +66,14 @@ public final class Matcher {
      * technician took, empty for the best.
      */
     public static StackChoice choose(Need need, List<ShelfItem> shelf, Map<Role, String> pins, Optional<String> taken) {
-        return new Matcher(need, shelf, pins).choose(taken);
+        Matcher m = new Matcher(need, shelf, pins);
+        StackChoice chosen = m.chosen(taken);
+        return chosen.explained(m.ruledOut(m.built.values()), m.rejectedClasses(m.built.values()));
+    }
+
+    /** The same as far as it bears on the plan: not why the rest of the shelf is not it. */
+    public static StackChoice brief(Need need, List<ShelfItem> shelf, Map<Role, String> pins, Optional<String> taken) {
+        return new Matcher(need, shelf, pins).chosen(taken);
     }
 
     /** A recipe with its lines; what it lacks is in them. */
@@ -84,7 +94,7 @@ public final class Matcher {
         }
     }
 
-    private StackChoice choose(Optional<String> taken) {
+    private StackChoice chosen(Optional<String> taken) {
         List<RejectedClass> rejected = new ArrayList<>();
         List<Recipe> fits = new ArrayList<>();
         Set<Damage.Kind> kinds = need.damages().stream()
@@ -96,7 +106,6 @@ public final class Matcher {
                 no.ifPresentOrElse(rejected::add, () -> fits.add(r));
             }
         }
-        Map<String, Built> built = new LinkedHashMap<>();
         for (Recipe r : fits) {
             Built b = build(r);
             Optional<String> no = puttyRule(b);
@@ -120,13 +129,13 @@ public final class Matcher {
         return new StackChoice(
                 chosen == null ? List.of() : chosen.lines(),
                 papers,
-                ruledOut(built.values()),
+                List.of(),
                 alone,
                 chosen == null ? nothing(kinds) : note(chosen, alone),
                 first,
                 ranked,
                 List.copyOf(rejected),
-                rejectedClasses(built.values()));
+                List.of());
     }
 
     private static String named(Recipe r) {

@@ -36,6 +36,12 @@ public record StackChoice(
         rejectedClasses = rejectedClasses == null ? List.of() : List.copyOf(rejectedClasses);
     }
 
+    /** The same, told why the rest of the shelf is not it. */
+    StackChoice explained(List<RuledOut> items, List<RejectedClass> classes) {
+        return new StackChoice(
+                lines, papers, items, puttyAlone, fillNote, taken, ranked, rejectedWays, List.copyOf(classes));
+    }
+
     /** As shown while typing: what is taken, and the ranking without what each way is made of and without what is ruled out. */
     public StackChoice sketch() {
         return new StackChoice(

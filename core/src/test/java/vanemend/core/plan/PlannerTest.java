@@ -17,6 +17,7 @@ import vanemend.core.damage.Dent;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
+import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.RuleBook;
 
@@ -271,5 +272,14 @@ class PlannerTest {
     @Test
     void sameDraftSameConditionsSameWorkup() {
         assertThat(Bench.workup(Bench.usual(), Bench.shop())).isEqualTo(Bench.workup(Bench.usual(), Bench.shop()));
+    }
+
+    @Test
+    void whatIsShownWhileTypingIsTheSamePlan() {
+        Check check = new Check();
+        Workup whole = Bench.workup(Bench.usual(), Bench.shop());
+        assertThat(Planner.sketch(Bench.usual(), Bench.shop(), check)).contains(whole.sketch());
+        assertThat(check.clean()).isTrue();
+        assertThat(whole.stack().rejectedClasses()).isNotEmpty();
     }
 }

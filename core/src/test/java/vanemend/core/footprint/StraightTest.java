@@ -1,0 +1,76 @@
+package vanemend.core.footprint;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Optional;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.io.ParseException;
+import org.locationtech.jts.io.WKTReader;
+import vanemend.core.Seeds;
+import vanemend.core.damage.Oval;
+import vanemend.core.damage.Ovals;
+
+@DisplayName("straight cuts, checked against a general geometry library's overlay")
+class StraightTest {
+    private static final GeometryFactory G = new GeometryFactory();
+    private static final Polygon SHEET = (Polygon) G.toGeometry(new Envelope(0, 700, 0, 480));
+
+    @Test
+    void whatLiesOnTheSheetIsWhatTheLibrarySays() {
+        int[] simple = {0};
+        Seeds.forEach(400, (r, i) -> {
+            Oval one = new Oval(Seeds.between(r, 0, 700), Seeds.between(r, 0, 480), 120, Seeds.between(r, 20, 120), 30);
+            Oval other =
+                    new Oval(Seeds.between(r, 0, 700), Seeds.between(r, 0, 480), 90, Seeds.between(r, 20, 90), -50);
+            Geometry g = new Ovals(one, other).grown(Seeds.between(r, 1, 150));
+            Optional<Geometry> ours = Straight.within(g, SHEET);
+            ours.ifPresent(o -> {
+                simple[0]++;
+                Geometry theirs = g.intersection(SHEET);
+                assertThat(o.isValid()).isTrue();
+                assertThat(o.getArea()).isCloseTo(theirs.getArea(), within(1e-6));
+                assertThat(o.symDifference(theirs).getArea()).isLessThan(1e-6);
+            });
+        });
+        assertThat(simple[0]).isGreaterThan(100);
+    }
+
+    @Test
+    void aLinePartsTheSheetAndTheTwoSidesMakeTheWhole() {
+        Seeds.forEach(200, (r, i) -> {
+            LineString line = G.createLineString(new Coordinate[] {
+                new Coordinate(-1000, Seeds.between(r, 20, 460)), new Coordinate(1700, Seeds.between(r, 20, 460))
+            });
+            Polygon above =
+                    Straight.side(SHEET, line, new Coordinate(350, 10_000)).orElseThrow();
+            Polygon below =
+                    Straight.side(SHEET, line, new Coordinate(350, -10_000)).orElseThrow();
+            assertThat(above.getArea() + below.getArea()).isCloseTo(SHEET.getArea(), within(1e-6));
+            assertThat(above.intersection(below).getArea()).isLessThan(1e-6);
+            assertThat(above.getCentroid().getY())
+                    .isGreaterThan(below.getCentroid().getY());
+        });
+    }
+
+    @Test
+    void whatIsNotSimpleIsLeftToTheLibrary() throws ParseException {
+        WKTReader wkt = new WKTReader();
+        // A horseshoe over an edge would fall into two.
+        Geometry horseshoe =
+                wkt.read("POLYGON((100 -50, 300 -50, 300 80, 250 80, 250 -20, 150 -20, 150 80, 100 80, 100 -50))");
+        assertThat(Straight.within(horseshoe, SHEET)).isEmpty();
+        Geometry bulging = wkt.read("POLYGON((0 0, 700 0, 350 100, 700 480, 0 480, 0 0))");
+        assertThat(Straight.within(new Ovals(new Oval(350, 200, 80, 60, 0)).grown(5), bulging))
+                .isEmpty();
+        assertThat(Straight.within(new Ovals(new Oval(2000, 200, 80, 60, 0)).grown(5), SHEET))
+                .isEmpty();
+    }
+}
