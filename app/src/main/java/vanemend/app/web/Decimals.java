@@ -48,24 +48,25 @@ class Decimals extends SimpleModule {
         if (lessThanNought || !(Math.abs(scaled) < LARGEST) || scaled / SCALE != v) {
             return -1;
         }
-        long left = Math.abs((long) scaled);
+        long all = Math.abs((long) scaled);
+        long whole = all / (long) SCALE;
+        int rest = (int) (all - whole * (long) SCALE);
         int at = text.length;
-        boolean decimals = false;
-        for (int place = 0; place < PLACES; place++) {
-            int digit = (int) (left % 10);
-            left /= 10;
-            if (digit != 0 || decimals) {
-                text[--at] = (char) ('0' + digit);
-                decimals = true;
+        if (rest != 0) {
+            int places = PLACES;
+            for (; rest % 10 == 0; rest /= 10) {
+                places--;
             }
-        }
-        if (decimals) {
+            for (; places > 0; places--) {
+                text[--at] = (char) ('0' + rest % 10);
+                rest /= 10;
+            }
             text[--at] = '.';
         }
         do {
-            text[--at] = (char) ('0' + left % 10);
-            left /= 10;
-        } while (left > 0);
+            text[--at] = (char) ('0' + whole % 10);
+            whole /= 10;
+        } while (whole > 0);
         if (scaled < 0) {
             text[--at] = '-';
         }

@@ -210,7 +210,7 @@ public final class Ovals {
     private static int chain(Convex c, int leaves, int enters, double[] xy, int n) {
         int i = leaves;
         do {
-            i = (i + 1) % c.corners();
+            i = i + 1 == c.corners() ? 0 : i + 1;
             xy[n++] = c.x()[i];
             xy[n++] = c.y()[i];
         } while (i != enters);
