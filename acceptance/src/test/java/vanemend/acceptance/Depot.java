@@ -83,8 +83,11 @@ public final class Depot {
                             Path.of(System.getProperty("java.home"), "bin", "java")
                                     .toString(),
                             "-Duser.timezone=UTC",
+                            "-Xms768m",
                             "-Xmx768m",
-                            "-XX:+UseG1GC",
+                            "-XX:+AlwaysPreTouch",
+                            "-XX:+UseParallelGC",
+                            "-XX:+UseCompactObjectHeaders",
                             "-jar",
                             jar().toString())
                     .redirectErrorStream(true)
