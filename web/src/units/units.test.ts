@@ -105,6 +105,8 @@ describe("plain numbers", () => {
 
 describe("words from the core", () => {
   it("turns figures with their units and leaves the rest alone", () => {
+    expect(said("91 mm", "metric")).toBe(`91${THIN}mm`);
+    expect(said("91 mm", "inch")).toBe(`3.58${THIN}in`);
     expect(said("7.5 mm deep, at most 6 mm", "inch")).toBe(`0.295${THIN}in deep, at most 0.236${THIN}in`);
     expect(said("expected from 0.5 to 4 mm.", "inch")).toBe(`expected from 0.02 to 0.157${THIN}in.`);
     expect(said("17 °C of at least 10 °C", "inch")).toBe(`63${THIN}°F of at least 50${THIN}°F`);

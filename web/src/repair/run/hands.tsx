@@ -412,7 +412,7 @@ function figureOf(
         : deep === undefined
           ? "as the first time: read the depth, weigh less"
           : deep > 0
-            ? `filler, for ${say(`${deep}\u202fmm`)} of depth`
+            ? `filler, for ${say(`${deep} mm`)} of depth`
             : "filler, for a coat";
       return { ...split(grams(mix.fillerTargetG)), note };
     }

@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Api } from "../../api/client";
 import { LiveFigureLine } from "../../devices/live-figure";
 import { Measure } from "../../shell/field";
+import { useSaid } from "../../shell/preferences";
 import { grams, percent } from "../../units/units";
 
 type Ask = Api["Step"]["asks"][number];
@@ -65,11 +66,12 @@ export function Weighing({
 
 /** A puddle's area goes with its filler, the bead across it with the area. */
 function NoScale({ share, pour }: { share: number; pour: Api["Pour"] }) {
+  const say = useSaid();
+  const puddle = say(`${Math.round(pour.puddleMm * Math.sqrt(share))} mm`);
+  const bead = say(`${Math.round(pour.beadMm * share)} mm`);
   return (
     <p className="n text-20 leading-6">
-      No scale: puddle {Math.round(pour.puddleMm * Math.sqrt(share))}
-      {"\u202f"}mm across, bead {Math.round(pour.beadMm * share)}
-      {"\u202f"}mm.
+      No scale: puddle {puddle} across, bead {bead}.
     </p>
   );
 }
