@@ -12,6 +12,7 @@ import { Shell } from "./shell/shell";
 const Rules = lazy(() => import("./rules/rules"));
 const Devices = lazy(() => import("./devices/devices"));
 const Audit = lazy(() => import("./repairs/audit"));
+const PeoplePlace = lazy(() => import("./repairs/people"));
 const ShelfPlace = lazy(() => import("./shelf/shelf"));
 
 const router = createBrowserRouter([
@@ -26,6 +27,7 @@ const router = createBrowserRouter([
       { path: "/shelf", element: <ShelfPlace /> },
       { path: "/devices", element: <Devices /> },
       { path: "/audit", element: <Audit /> },
+      { path: "/people", element: <PeoplePlace /> },
       { path: "/rules", element: <Rules /> },
       { path: "*", element: <Navigate to="/bench" replace /> },
     ],

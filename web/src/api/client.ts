@@ -16,6 +16,11 @@ export class Problem extends Error {
   }
 }
 
+/** What the server has against single fields, where that is why it refused. */
+export function problemsOf(e: unknown): readonly Api["InputProblem"][] {
+  return e instanceof Problem && Array.isArray(e.more.problems) ? (e.more.problems as Api["InputProblem"][]) : [];
+}
+
 /** The server cannot be reached. */
 export class Unreachable extends Error {}
 

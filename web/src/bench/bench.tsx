@@ -40,7 +40,11 @@ export function BenchPlace() {
         <div className="min-h-0 flex-1 overflow-y-auto">
           <HourRule live={live} forOthers={forOthers} now={now} zone={shop.zone} />
           {live.length === 0 && (
-            <p className="border-b border-hair p-4 text-20">Nothing runs. Take the first repair below and begin.</p>
+            <p className="border-b border-hair p-4 text-20">
+              {ready.length > 0
+                ? "Nothing runs. Take the first repair below and begin."
+                : "Nothing runs and nothing is ready to begin: make or finish a plan under Repairs."}
+            </p>
           )}
           <Waiting title="Ready to begin" lines={ready} to="steps" zone={shop.zone} />
           <Waiting title="Held up" lines={held} to="verdict" zone={shop.zone} />

@@ -12,7 +12,6 @@ export function Schools({ on, station, frozen }: { on: DraftOnScreen; station: s
     rules?.schools.filter(
       ({ school: s }) =>
         (station !== "steps" || !planned || s.question in planned) &&
-        s.followed &&
         s.stations.includes(station) &&
         (s.materials.length === 0 || s.materials.includes(material)),
     ) ?? [];

@@ -14,6 +14,7 @@ const ACTS: Record<Api["AuditLine"]["act"], string> = {
   RECORD: "record",
   AIR: "shop air",
   PICTURE: "picture",
+  PERSON: "people",
 };
 
 /** Who came in, and what was changed besides the repairs themselves; for a lead. */
@@ -39,6 +40,9 @@ export default function Audit() {
             ))}
           </select>
         </label>
+        <Link to="/people" className="firm-l n flex items-center px-5 text-20 font-semibold">
+          People
+        </Link>
         <Link to="/records" className="firm-l n flex items-center px-5 text-20 font-semibold">
           Records
         </Link>

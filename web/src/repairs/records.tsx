@@ -71,6 +71,9 @@ export function Records() {
         </label>
         {me.role === "LEAD" && (
           <>
+            <Link to="/people" className="firm-l n flex items-center px-5 text-20 font-semibold">
+              People
+            </Link>
             <Link to="/audit" className="firm-l n flex items-center px-5 text-20 font-semibold">
               Audit
             </Link>

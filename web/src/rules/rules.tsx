@@ -405,9 +405,6 @@ function HouseRules({ book, find }: { book: Api["RulesView"]; find: string }) {
                   );
                 })}
               </div>
-              {!school.followed && (
-                <p className="lab mt-1.5">Kept with the plan; the steps of this build do not turn with it yet.</p>
-              )}
               {last && (
                 <p className="lab mt-1.5">
                   turned {changes.length === 1 ? "once" : `${changes.length} times`}, last by {last.by},{" "}

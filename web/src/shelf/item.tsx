@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { X } from "lucide-react";
 import { useState } from "react";
-import { ask, type Api, Problem } from "../api/client";
+import { ask, type Api, problemsOf } from "../api/client";
 import { useRules, useZone } from "../api/queries";
 import { Head } from "../repair/sheet";
 import { Line as TextLine, Measure, problemAt } from "../shell/field";
@@ -46,9 +46,7 @@ export function ItemSheet({
       if (close) onClose();
       else setSaid("Done.");
     } catch (e) {
-      if (e instanceof Problem && Array.isArray(e.more.problems)) {
-        setProblems(e.more.problems as Api["InputProblem"][]);
-      }
+      setProblems(problemsOf(e));
       setSaid(e instanceof Error ? e.message : String(e));
     }
   };

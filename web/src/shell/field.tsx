@@ -172,6 +172,40 @@ export function Line({
   );
 }
 
+/** Local time of a `datetime-local` field for an instant. */
+function localField(instant: string | undefined): string {
+  if (!instant) return "";
+  const d = new Date(instant);
+  return new Date(d.getTime() - d.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+}
+
+/** A day and a time by this screen's clock. */
+export function When({
+  label,
+  value,
+  onChange,
+  disabled = false,
+}: {
+  label: string;
+  value: string | undefined;
+  onChange: (instant: string | undefined) => void;
+  disabled?: boolean;
+}) {
+  return (
+    <label className="lab flex flex-col">
+      {label}, by this screen’s clock
+      <input
+        type="datetime-local"
+        max="9999-12-31T23:59"
+        className="firm n h-14 px-2.5 text-16 font-semibold text-ink"
+        disabled={disabled}
+        value={localField(value)}
+        onChange={(e) => onChange(e.target.value ? new Date(e.target.value).toISOString() : undefined)}
+      />
+    </label>
+  );
+}
+
 /** A choice between a few things, all in sight. */
 export function Choice<T extends string>({
   label,

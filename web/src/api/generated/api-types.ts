@@ -75,7 +75,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_2"];
+        get: operations["all_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -190,6 +190,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["identify"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_2"];
+        put?: never;
+        post: operations["add_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["password"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -820,7 +852,7 @@ export interface components {
         };
         AuditLine: {
             /** @enum {string} */
-            act: "SIGN_IN" | "WRONG" | "LOCKED" | "RULE" | "SHELF" | "RECORD" | "AIR" | "PICTURE";
+            act: "SIGN_IN" | "WRONG" | "LOCKED" | "RULE" | "SHELF" | "RECORD" | "AIR" | "PICTURE" | "PERSON";
             /** Format: date-time */
             at: string;
             by: string;
@@ -1585,6 +1617,16 @@ export interface components {
             /** Format: double */
             widthMm?: number;
         };
+        PasswordDraft: {
+            password?: string;
+        };
+        PersonDraft: {
+            id?: string;
+            name?: string;
+            password?: string;
+            /** @enum {string} */
+            role?: "TECHNICIAN" | "LEAD" | "APPRENTICE";
+        };
         Picture: {
             /** Format: date-time */
             at: string;
@@ -1815,6 +1857,8 @@ export interface components {
             houseRules?: {
                 [key: string]: string;
             };
+            /** Format: date-time */
+            lightAt?: string;
             overrules?: components["schemas"]["Overrule"][];
             part?: components["schemas"]["PartDraft"];
             pins?: {
@@ -2007,7 +2051,6 @@ export interface components {
         };
         School: {
             defaultOption: string;
-            followed: boolean;
             id: string;
             materials: string[];
             methods: string[];
@@ -2499,7 +2542,7 @@ export interface operations {
             };
         };
     };
-    all_2: {
+    all_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -2712,6 +2755,74 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["IdentifyView"];
                 };
+            };
+        };
+    };
+    all_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Account"][];
+                };
+            };
+        };
+    };
+    add_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonDraft"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Account"];
+                };
+            };
+        };
+    };
+    password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordDraft"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

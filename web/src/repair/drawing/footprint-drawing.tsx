@@ -476,7 +476,7 @@ function Labels({
         const words =
           zone.kind === "DAMAGE"
             ? drawing.damages.length === 1
-              ? "one"
+              ? "1 place"
               : `${drawing.damages.length} places`
             : zone.pastMm === 0
               ? ""

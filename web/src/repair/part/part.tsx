@@ -1,7 +1,7 @@
 import { Plus, Trash2 } from "lucide-react";
 import type { Api } from "../../api/client";
 import { useCatalogue, useRules } from "../../api/queries";
-import { Choice, Line, Measure, problemAt } from "../../shell/field";
+import { Choice, Line, Measure, problemAt, When } from "../../shell/field";
 import { Head } from "../sheet";
 import type { DraftOnScreen } from "../use-draft";
 import { type Material, MATERIALS, Substrate } from "./substrate";
@@ -25,13 +25,6 @@ const FACTORY: Api["CoatDraft"][] = [
   { kind: "BASE" },
   { kind: "CLEAR" },
 ];
-
-/** Local time of a `datetime-local` field for an instant. */
-function localField(instant: string | undefined): string {
-  if (!instant) return "";
-  const d = new Date(instant);
-  return new Date(d.getTime() - d.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
-}
 
 /** Station 1: what it is, what it is made of, which side can be reached, what is near. */
 export function PartStation({ on, frozen }: { on: DraftOnScreen; frozen: boolean }) {
@@ -110,21 +103,12 @@ export function PartStation({ on, frozen }: { on: DraftOnScreen; frozen: boolean
         {sided && <Surfaces part={part} set={set} frozen={frozen} material={material} problems={told} />}
         {sided && material !== "FILM" && <Coats part={part} set={set} frozen={frozen} problems={told} />}
         {sided && <BodyLines part={part} set={set} frozen={frozen} problems={told} />}
-        <label className="lab flex flex-col">
-          Promised for, by this screen's clock
-          <input
-            type="datetime-local"
-            className="firm n h-14 px-2.5 text-16 font-semibold text-ink"
-            disabled={frozen}
-            value={localField(on.draft?.promisedAt)}
-            onChange={(e) =>
-              on.change((d) => ({
-                ...d,
-                promisedAt: e.target.value ? new Date(e.target.value).toISOString() : undefined,
-              }))
-            }
-          />
-        </label>
+        <When
+          label="Promised for"
+          value={on.draft?.promisedAt}
+          disabled={frozen}
+          onChange={(promisedAt) => on.change((d) => ({ ...d, promisedAt }))}
+        />
       </div>
       <Questions part={part} set={set} frozen={frozen} damages={on.draft?.damages ?? []} />
     </>

@@ -1,6 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { FileDown } from "lucide-react";
-import { ask, type Api, Problem } from "../../api/client";
+import { ask, type Api, problemsOf } from "../../api/client";
 import { keys, queryClient } from "../../api/queries";
 import { FileButton } from "../../shell/file-button";
 
@@ -17,7 +17,7 @@ export function ReadingsFile({ id }: { id: number }) {
       void queryClient.invalidateQueries({ queryKey: keys.record(id) });
     },
   });
-  const problems = read.error instanceof Problem ? (read.error.more.problems as Api["InputProblem"][] | undefined) : [];
+  const problems = problemsOf(read.error);
   return (
     <div className="no-print mt-3 flex flex-wrap items-center gap-2">
       <a className="btn" href={`/api/repairs/${id}/readings.csv`} download>
@@ -40,7 +40,7 @@ export function ReadingsFile({ id }: { id: number }) {
       {read.isError && (
         <span role="alert" className="font-bold text-oxide-text">
           Nothing was taken. {read.error.message}
-          {problems && problems.length > 1 && ` And ${problems.length - 1} more.`}
+          {problems.length > 1 && ` And ${problems.length - 1} more.`}
         </span>
       )}
     </div>

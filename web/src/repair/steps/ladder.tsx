@@ -84,7 +84,8 @@ export function LadderPanel({ ladder }: { ladder: Api["Ladder"] }) {
                 </g>
               );
             })}
-            <text x={width - 8} y={HEIGHT - 6} textAnchor="end" style={{ fill: "var(--muted)" }}>
+            {/* Bars go down to the right: its upper corner stays free. */}
+            <text x={width - 8} y={16} textAnchor="end" style={{ fill: "var(--muted)" }}>
               median grain, µm, log scale
             </text>
           </svg>

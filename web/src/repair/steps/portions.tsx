@@ -6,7 +6,9 @@ import { Hatches, type HatchName, Swatch } from "../../marks/hatch";
 import { usePreferences, useSaid } from "../../shell/preferences";
 import { length, minutes, stretch } from "../../units/units";
 import { useLit } from "../drawing/lit";
+import { When } from "../../shell/field";
 import { Head } from "../sheet";
+import type { DraftOnScreen } from "../use-draft";
 import { amount } from "./amount";
 
 const CM2_A_IN2 = 6.4516;
@@ -154,15 +156,7 @@ const BY: Record<Api["DryingRoute"]["kind"], string> = {
 };
 
 /** Every wait with its ways to cure side by side; tapping one plans it. */
-export function WaitsPanel({
-  plan,
-  frozen,
-  take,
-}: {
-  plan: Api["Plan"];
-  frozen: boolean;
-  take: (kind: Api["DryingRoute"]["kind"]) => void;
-}) {
+export function WaitsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftOnScreen; frozen: boolean }) {
   const say = useSaid();
   const mixed = new Set(plan.mixes.map((m) => m.id));
   const waits = plan.waits.filter((w) => !mixed.has(w.id));
@@ -189,13 +183,19 @@ export function WaitsPanel({
                   aria-pressed={planned}
                   disabled={frozen || !cures || w.routes.length === 1}
                   className={`firm min-h-14 px-3 py-1.5 text-left ${planned ? "bg-ink text-sheet" : ""}`}
-                  onClick={() => take(r.kind)}
+                  onClick={() => on.change((d) => ({ ...d, drying: r.kind }))}
                 >
                   <span className="text-14 block">
                     {BY[r.kind]}
                     {planned ? ", planned" : ""}
                   </span>
-                  <span className="n block text-20 font-semibold">{cures ? minutes(r.sandFromMin) : "not today"}</span>
+                  <span className="n block text-20 font-semibold">
+                    {cures
+                      ? minutes(r.sandFromMin)
+                      : on.draft?.lightAt && r.kind !== "UV_LAMP"
+                        ? "not then"
+                        : "not today"}
+                  </span>
                   {(!cures || w.routes.length > 1) && (
                     <span className="text-14 block">
                       {cures && r.rampMin > 0
@@ -208,6 +208,16 @@ export function WaitsPanel({
               );
             })}
           </div>
+          {w.routes.some((r) => r.kind === "SUN") && (
+            <div className="mt-2 max-w-[360px]">
+              <When
+                label="Light on it at"
+                value={on.draft?.lightAt}
+                disabled={frozen}
+                onChange={(lightAt) => on.change((d) => ({ ...d, lightAt }))}
+              />
+            </div>
+          )}
           <p className="lab mt-1.5">Clock and sign: {say(w.sign)}</p>
         </div>
       ))}

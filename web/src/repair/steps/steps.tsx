@@ -97,7 +97,7 @@ export function StepsStation({
           <PourPanel key={m.id} mix={m} on={on} frozen={frozen} />
         ))}
         <PortionsPanel plan={plan} />
-        <WaitsPanel plan={plan} frozen={frozen} take={(drying) => on.change((d) => ({ ...d, drying }))} />
+        <WaitsPanel plan={plan} on={on} frozen={frozen} />
         <ShoppingPanel lines={plan.shopping} />
       </Tabs.Content>
       <Tabs.Content value="ladder" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>

@@ -83,7 +83,7 @@ class CommandsTest {
     @Test
     void theReadmeNamesTheCommandsThereAre() throws IOException {
         String readme = Files.readString(Path.of("..", "README.md"));
-        for (String command : new String[] {"demo", "test", "stop", "bench", "backup", "restore"}) {
+        for (String command : new String[] {"demo", "start", "test", "stop", "bench", "backup", "restore"}) {
             assertThat(readme).contains("./vanemend " + command);
             assertThat(Depot.vanemend("help")).contains("./vanemend " + command);
         }

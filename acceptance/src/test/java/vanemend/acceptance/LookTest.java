@@ -18,6 +18,7 @@ class LookTest {
             "/repairs",
             "/records",
             "/audit",
+            "/people",
             "/devices",
             "/shelf",
             "/rules",

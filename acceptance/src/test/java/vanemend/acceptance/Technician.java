@@ -20,8 +20,8 @@ final class Technician {
         this.page = page;
     }
 
-    /** A repair of its own with the draft of the demo's {@code name}, its run begun. */
-    static Technician running(String who, String name) {
+    /** A repair of its own with the draft of the demo's {@code name}, at its {@code station}. */
+    static Technician at(String station, String who, String name) {
         Technician t = new Technician(Depot.as(who, 1280, 800));
         Object id = t.page().evaluate("""
                 async name => {
@@ -31,7 +31,13 @@ final class Technician {
                     headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': /XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1]}});
                   return (await made.json()).id;
                 }""", name);
-        t.page().navigate(Depot.url() + "/repairs/" + id + "/run");
+        t.page().navigate(Depot.url() + "/repairs/" + id + "/" + station);
+        return t;
+    }
+
+    /** A repair of its own with the draft of the demo's {@code name}, its run begun. */
+    static Technician running(String who, String name) {
+        Technician t = at("run", who, name);
         t.button("Begin the work").click();
         t.page().locator("[data-step]").waitFor();
         return t;

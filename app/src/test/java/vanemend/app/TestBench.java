@@ -17,12 +17,12 @@ public final class TestBench {
     public static final String PASSWORD = "test-bench-password";
 
     private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
-    private static final TestBench ONE = new TestBench("vanemend_test");
+    private static final TestBench ONE = new TestBench("vanemend_test", true);
 
     private final ConfigurableApplicationContext app;
     private final String url;
 
-    private TestBench(String name) {
+    private TestBench(String name, boolean demo) {
         Path dir = ROOT.resolve("app/target/test-bench");
         String[] words = database("up", dir).split(" ");
         Runtime.getRuntime().addShutdownHook(new Thread(() -> database("down", dir)));
@@ -38,8 +38,8 @@ public final class TestBench {
                 "spring.flyway.clean-disabled",
                 "false",
                 "vanemend.demo",
-                "true",
-                "vanemend.demo-password",
+                Boolean.toString(demo),
+                demo ? "vanemend.demo-password" : "vanemend.first-password",
                 PASSWORD,
                 "springdoc.api-docs.enabled",
                 "true");
@@ -103,11 +103,11 @@ public final class TestBench {
         return as(stranger(), name);
     }
 
-    /** Somebody signed in at another installation, on a database of its own, that ends with {@code visit}. */
-    public static void elsewhere(String name, Consumer<Caller> visit) {
-        TestBench other = new TestBench("vanemend_elsewhere");
+    /** The first lead of another installation, on an empty database of its own, that ends with {@code visit}. */
+    public static void elsewhere(Consumer<Caller> visit) {
+        TestBench other = new TestBench("vanemend_elsewhere", false);
         try {
-            visit.accept(as(new Caller(other.url), name));
+            visit.accept(as(new Caller(other.url), "lead"));
         } finally {
             other.app.close();
         }

@@ -200,7 +200,7 @@ public final class Bench {
 
     public static RepairDraft repair(PartDraft part, DamageDraft... dents) {
         return new RepairDraft(
-                part, List.of(dents), Map.of(), DryingRoute.Kind.AIR, Map.of(), null, null, null, null, null);
+                part, List.of(dents), Map.of(), DryingRoute.Kind.AIR, Map.of(), null, null, null, null, null, null);
     }
 
     /**

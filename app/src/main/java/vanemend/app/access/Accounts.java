@@ -56,6 +56,17 @@ public class Accounts {
                 .update();
     }
 
+    /** Gives {@code account} a new password and opens a door that wrong tries had shut. */
+    @Transactional
+    public void password(Account account, String password) {
+        db.sql("UPDATE account SET password_hash = ? WHERE id = ?")
+                .params(passwords.encode(password), account.id())
+                .update();
+        db.sql("DELETE FROM sign_in_failure WHERE typed_name = ?")
+                .param(account.id())
+                .update();
+    }
+
     /** Everyone. */
     public List<Account> all() {
         return db.sql("SELECT id, name, role FROM account ORDER BY name")

@@ -94,6 +94,11 @@ class QuietSessions implements SessionRepository<QuietSessions.Quiet> {
         kept.deleteById(id);
     }
 
+    /** Ends every session of {@code account}. */
+    void endAllOf(Account account) {
+        table.findByPrincipalName(account.id()).keySet().forEach(this::deleteById);
+    }
+
     /** A session that passes everything on but too frequent notes of its use. */
     final class Quiet implements Session {
         private final Session inner;

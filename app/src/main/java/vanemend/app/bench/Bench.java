@@ -289,13 +289,7 @@ public class Bench {
                         null));
             }
         }
-        if (!check.clean()) {
-            throw new Refused(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    "Readings",
-                    check.problems().getFirst().message(),
-                    Map.of("problems", check.problems()));
-        }
+        Refused.unlessClean("Readings", check);
         List<NotTaken> refused = take(id, fresh, who).refused();
         if (!refused.isEmpty()) {
             throw new Refused(

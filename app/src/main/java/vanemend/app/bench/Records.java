@@ -3,7 +3,6 @@ package vanemend.app.bench;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -94,13 +93,7 @@ public class Records {
         RecordFile file = parsed(text);
         Check check = new Check();
         file.check(check);
-        if (!check.clean()) {
-            throw new Refused(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    "Record",
-                    check.problems().getFirst().message(),
-                    Map.of("problems", check.problems()));
-        }
+        Refused.unlessClean("Record", check);
         Optional<Long> here = repairs.byClientId(file.repair());
         if (here.isPresent()) {
             throw new Refused(

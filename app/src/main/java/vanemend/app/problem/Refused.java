@@ -2,6 +2,7 @@ package vanemend.app.problem;
 
 import java.util.Map;
 import org.springframework.http.HttpStatus;
+import vanemend.core.trade.Check;
 
 /** Something the server will not do, said in one kind sentence. Becomes an RFC 9457 problem. */
 public class Refused extends RuntimeException {
@@ -21,6 +22,22 @@ public class Refused extends RuntimeException {
         this.status = status;
         this.title = title;
         this.more = Map.copyOf(more);
+    }
+
+    /** Refuses what {@code check} found wrong: the first of it in the sentence, all of it by field as {@code problems}. */
+    public Refused(String title, Check check) {
+        this(
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                title,
+                check.problems().getFirst().message(),
+                Map.of("problems", check.problems()));
+    }
+
+    /** Refuses where {@code check} found anything wrong. */
+    public static void unlessClean(String title, Check check) {
+        if (!check.clean()) {
+            throw new Refused(title, check);
+        }
     }
 
     /** Status of the answer. */

@@ -19,7 +19,8 @@ public class Audit {
         SHELF,
         RECORD,
         AIR,
-        PICTURE
+        PICTURE,
+        PERSON
     }
 
     /** A line; {@code by} is empty where nobody was signed in. */

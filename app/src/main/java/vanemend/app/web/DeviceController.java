@@ -5,7 +5,6 @@ import java.security.Principal;
 import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -75,13 +74,7 @@ class DeviceController {
                 s.knobs().stream().filter(x -> x.id().equals(knob)).findFirst().orElseThrow(() -> missing(kind, knob));
         Check check = new Check();
         double value = check.range(knob, k.label(), draft.value(), k.min(), k.max(), k.unit());
-        if (!check.clean()) {
-            throw new Refused(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    kind.word(),
-                    check.problems().getFirst().message(),
-                    Map.of("problems", check.problems()));
-        }
+        Refused.unlessClean(kind.word(), check);
         s.turn(knob, value, clock.instant());
         return changed();
     }

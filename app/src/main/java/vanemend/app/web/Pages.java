@@ -23,7 +23,18 @@ class Pages {
         this.page = read();
     }
 
-    @GetMapping({"/", "/bench", "/repairs", "/repairs/**", "/records", "/audit", "/shelf", "/rules", "/devices"})
+    @GetMapping({
+        "/",
+        "/bench",
+        "/repairs",
+        "/repairs/**",
+        "/records",
+        "/audit",
+        "/people",
+        "/shelf",
+        "/rules",
+        "/devices"
+    })
     ResponseEntity<String> page(HttpServletRequest request) {
         String nonce = String.valueOf(request.getAttribute(ContentPolicy.NONCE));
         return ResponseEntity.ok()

@@ -5,7 +5,6 @@ import java.io.InputStream;
 import java.security.Principal;
 import java.time.Duration;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
@@ -76,11 +75,7 @@ class PictureController {
         Check check = new Check();
         // One byte more than is taken tells a file that is too large, without reading all of it.
         PictureFile p = PictureFile.of(body.readNBytes(PictureFile.MOST_BYTES + 1), check)
-                .orElseThrow(() -> new Refused(
-                        HttpStatus.UNPROCESSABLE_CONTENT,
-                        "Picture",
-                        check.problems().getFirst().message(),
-                        Map.of("problems", check.problems())));
+                .orElseThrow(() -> new Refused("Picture", check));
         Account who = people.of(me);
         pictures.add(id, clientId, moment, p.jpeg(), p.width(), p.height(), p.sha256(), who.id());
         bell.ring(id);
@@ -102,13 +97,7 @@ class PictureController {
         long repair = pictures.repairOf(id).orElseThrow(() -> gone(id));
         Check check = new Check();
         String why = check.text("reason", "The reason", draft.reason(), LONGEST_WHY);
-        if (!check.clean()) {
-            throw new Refused(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    "Picture",
-                    check.problems().getFirst().message(),
-                    Map.of("problems", check.problems()));
-        }
+        Refused.unlessClean("Picture", check);
         Account who = people.of(me);
         pictures.away(id, why, who.id());
         audit.did(who.id(), Audit.Act.PICTURE, "Picture " + id + " of repair " + repair + " taken away: " + why);

@@ -5,7 +5,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -113,7 +112,7 @@ class ShelfController {
         double quantity = act == Act.RECEIVE || act == Act.USE
                 ? check.range("quantity", "Quantity", draft.quantity(), 0.1, Math.max(0.1, most), item.unit())
                 : 0;
-        refuse(check);
+        Refused.unlessClean("Shelf", check);
         String said = draft.said() == null ? "" : draft.said().strip();
         switch (act) {
             case RECEIVE -> keep(with(item, item.quantity() + quantity, item.opened()), "RECEIVE", quantity, said, me);
@@ -209,18 +208,8 @@ class ShelfController {
     private ShelfItem checked(ShelfItemDraft draft) {
         Check check = new Check();
         Optional<ShelfItem> item = draft.check(check);
-        refuse(check);
+        Refused.unlessClean("Shelf", check);
         return item.orElseThrow();
-    }
-
-    private static void refuse(Check check) {
-        if (!check.clean()) {
-            throw new Refused(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    "Shelf",
-                    check.problems().getFirst().message(),
-                    Map.of("problems", check.problems()));
-        }
     }
 
     private void keep(ShelfItem item, String act, double quantity, String said, Principal me) {

@@ -2,7 +2,6 @@ package vanemend.app.web;
 
 import java.security.Principal;
 import java.util.List;
-import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -57,13 +56,7 @@ class ShopController {
     ShopView air(@RequestBody AirDraft draft) {
         Check check = new Check();
         Air air = draft.check(check);
-        if (!check.clean()) {
-            throw new Refused(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    "Shop air",
-                    check.problems().getFirst().message(),
-                    Map.of("problems", check.problems()));
-        }
+        Refused.unlessClean("Shop air", check);
         shop.air(air);
         bell.ring();
         return views.shop();

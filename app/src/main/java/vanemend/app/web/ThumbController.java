@@ -1,7 +1,6 @@
 package vanemend.app.web;
 
 import java.util.List;
-import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -36,7 +35,7 @@ class ThumbController {
         Check check = new Check();
         check.range("puddleMm", "Puddle", puddleMm, 20, 400, "mm");
         check.range("beadMm", "Bead", beadMm, 0, 1000, "mm");
-        refuse(check, "Bead and puddle");
+        Refused.unlessClean("Bead and puddle", check);
         double percent = BeadRule.percent(puddleMm, beadMm);
         Peroxide effect = Peroxide.of(percent);
         return new BeadView(
@@ -79,7 +78,7 @@ class ThumbController {
         check.range("zoneMm", "Zone", zoneMm, 5, 3000, "mm");
         check.range("spreaderMm", "Spreader", spreaderMm, 20, 400, "mm");
         check.range("overlapPercent", "Overlap", overlapPercent, 0, 90, "%");
-        refuse(check, "Overlap");
+        Refused.unlessClean("Overlap", check);
         int count = Strokes.count(zoneMm, spreaderMm, overlapPercent / 100);
         int third = Strokes.count(zoneMm, spreaderMm, 1.0 / 3);
         boolean good = overlapPercent >= 30 && overlapPercent <= 50;
@@ -95,7 +94,7 @@ class ThumbController {
     ThumbView flash(@RequestParam double minutes) {
         Check check = new Check();
         check.range("minutes", "Flash time", minutes, 0.5, 120, "min");
-        refuse(check, "Flash time");
+        Refused.unlessClean("Flash time", check);
         Air air = shop.air();
         double label = TradeBook.value("promoter.flash");
         double asks = label * Flash.factor(air);
@@ -125,7 +124,7 @@ class ThumbController {
         check.range("resinDensity", "Resin's density", resinDensity, 0.7, 3, "g/mL");
         check.range("hardenerDensity", "Hardener's density", hardenerDensity, 0.7, 3, "g/mL");
         check.range("toOne", "Ratio by volume", toOne, 0.1, 100, "to 1");
-        refuse(check, "Two-part ratio");
+        Refused.unlessClean("Two-part ratio", check);
         double asked = TwoPart.partsPerHundred(ahew, eew);
         double mixed = TwoPart.partsByWeight(toOne, resinDensity, hardenerDensity);
         double off = mixed / asked - 1;
@@ -151,15 +150,5 @@ class ThumbController {
 
     private static String hundredths(double v) {
         return Check.shown(Math.round(v * 100) / 100.0);
-    }
-
-    private static void refuse(Check check, String title) {
-        if (!check.clean()) {
-            throw new Refused(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    title,
-                    check.problems().getFirst().message(),
-                    Map.of("problems", check.problems()));
-        }
     }
 }

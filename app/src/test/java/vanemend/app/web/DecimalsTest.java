@@ -2,6 +2,7 @@ package vanemend.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -35,6 +36,30 @@ class DecimalsTest {
     })
     void shortOnesAreWrittenShort(double v, String text) {
         assertThat(json.writeValueAsString(v)).isEqualTo(text);
+    }
+
+    @Test
+    void aListIsWrittenAsItsNumbersAre() {
+        assertThat(json.writeValueAsString(new Figures(1, Optional.empty(), List.of())))
+                .contains("\"many\":[]");
+        assertThat(json.writeValueAsString(
+                        new Figures(1, Optional.empty(), List.of(-0.0051, 0.12345, 1e-300, -1.7976931348623157E308))))
+                .contains("\"many\":[-0.0051,0.12345,1.0E-300,-1.7976931348623157E308]");
+        List<Double> odd = Arrays.asList(1.5, null, Double.NaN);
+        assertThat(json.writeValueAsString(new Figures(1, Optional.empty(), odd)))
+                .contains("\"many\":[1.5,null,\"NaN\"]");
+    }
+
+    @Test
+    void aLongListIsWrittenWhole() {
+        Random r = new Random(20261125);
+        List<Double> many = r.doubles(5_000, -1e5, 1e5)
+                .map(v -> r.nextInt(9) == 0 ? v : Math.rint(v * 10) / 10)
+                .boxed()
+                .toList();
+        Figures f = new Figures(0, Optional.empty(), many);
+        assertThat(json.readValue(json.writeValueAsString(f), Figures.class)).isEqualTo(f);
+        assertThat(json.readValue(json.writeValueAsBytes(f), Figures.class)).isEqualTo(f);
     }
 
     @Test

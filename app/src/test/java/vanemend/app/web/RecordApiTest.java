@@ -2,10 +2,16 @@ package vanemend.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.networknt.schema.Error;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Instant;
-import java.time.ZoneOffset;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,6 +34,9 @@ import vanemend.app.TestBench;
 class RecordApiTest {
     private static final Pattern UUIDS =
             Pattern.compile("[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}");
+
+    private static final Pattern DAYS = Pattern.compile("(\\d{4}-\\d\\d-\\d\\d)T");
+    private static final int SEVEN_MONTHS = 213;
 
     private final Caller tam = TestBench.as("tam");
     private final Caller isla = TestBench.as("isla");
@@ -155,6 +164,13 @@ class RecordApiTest {
                 .isTrue();
     }
 
+    /** What the schema that the application publishes has against {@code record}. */
+    private static List<Error> againstSchema(String record) throws IOException {
+        return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(Files.readString(Path.of("..", "web", "public", "schemas", "record.schema.json")))
+                .validate(record, InputFormat.JSON, c -> c.executionConfig(e -> e.formatAssertionsEnabled(true)));
+    }
+
     @Test
     @DisplayName("a record written out and read into another place is the same record, names and all; twice is refused")
     void roundTrip() throws IOException {
@@ -173,13 +189,13 @@ class RecordApiTest {
                         .at("run.state.signed.stands")
                         .asBoolean())
                 .isTrue();
-        byte[] written = tam.bytes(path + "/record.json");
-        assertThat(isla.raw("/api/records", new String(written, StandardCharsets.UTF_8))
-                        .status())
-                .as("here already")
-                .isEqualTo(409);
+        String text = new String(tam.bytes(path + "/record.json"), StandardCharsets.UTF_8);
+        assertThat(againstSchema(text)).isEmpty();
+        assertThat(againstSchema(text.replace("\"DONE\"", "\"DID\""))).isNotEmpty();
+        assertThat(againstSchema(text.replace("\"frozenAt\"", "\"frozen\""))).isNotEmpty();
+        assertThat(isla.raw("/api/records", text).status()).as("here already").isEqualTo(409);
         // Another installation has none of these ids: the same file with every id renamed.
-        String elsewhere = new String(written, StandardCharsets.UTF_8);
+        String elsewhere = text;
         Map<String, String> renamed = new HashMap<>();
         elsewhere = UUIDS.matcher(elsewhere)
                 .replaceAll(m -> renamed.computeIfAbsent(
@@ -226,10 +242,9 @@ class RecordApiTest {
         for (int i = 0; i < 90 && at.at("run.state.finishedAt").isMissingNode(); i++) {
             at = on(path, at);
         }
-        Instant seven = Instant.now().atOffset(ZoneOffset.UTC).minusMonths(7).toInstant();
-        String day = Instant.now().toString().substring(0, 10);
-        String old = new String(tam.bytes(path + "/record.json"), StandardCharsets.UTF_8)
-                .replace(day + "T", seven.toString().substring(0, 10) + "T");
+        // Every day in it seven months earlier, each by itself: the work may have gone on past midnight.
+        String old = DAYS.matcher(new String(tam.bytes(path + "/record.json"), StandardCharsets.UTF_8))
+                .replaceAll(m -> LocalDate.parse(m.group(1)).minusDays(SEVEN_MONTHS) + "T");
         Map<String, String> renamed = new HashMap<>();
         old = UUIDS.matcher(old)
                 .replaceAll(m -> renamed.computeIfAbsent(
@@ -244,19 +259,22 @@ class RecordApiTest {
     }
 
     @Test
-    @DisplayName("read into an installation that has never seen it, a record is the same to the last figure")
+    @DisplayName("read into an empty installation by its first lead, a record is the same to the last figure")
     void intoAnotherInstallation() {
         String path = started("Moves house");
         does(tam, path, Happens.event("DONE", "wash"));
         does(tam, path, Happens.event("NOTE", "straighten", "text", "hinge side first"));
         byte[] written = tam.bytes(path + "/record.json");
         JsonNode was = tam.get(path + "/record").at("record");
-        TestBench.elsewhere("isla", there -> {
+        TestBench.elsewhere(there -> {
+            assertThat(there.get("/api/repairs").body()).isEmpty();
             Caller.Answer in = there.raw("/api/records", new String(written, StandardCharsets.UTF_8));
             assertThat(in.status()).isEqualTo(200);
             String id = in.text("id");
             assertThat(there.get("/api/repairs/" + id + "/record").at("record")).isEqualTo(was);
-            assertThat(there.bytes("/api/repairs/" + id + "/record.json")).isEqualTo(written);
+            assertThat(there.bytes("/api/repairs/" + id + "/record.json"))
+                    .asString(StandardCharsets.UTF_8)
+                    .isEqualTo(new String(written, StandardCharsets.UTF_8));
         });
     }
 

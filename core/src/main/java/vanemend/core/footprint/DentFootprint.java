@@ -53,20 +53,20 @@ public final class DentFootprint {
         List<Map<Zone.Kind, Geometry>> pieces =
                 groups.stream().map(g -> pieces(g, sheet, past)).toList();
         Map<Zone.Kind, Zone> zones = new EnumMap<>(Zone.Kind.class);
-        Geometry inner = null;
         for (Zone.Kind kind : past.keySet()) {
-            List<Geometry> all =
-                    new ArrayList<>(pieces.stream().map(m -> m.get(kind)).toList());
-            // Pieces on two sides of a body line may each stop there: a zone still holds all that lies inside it.
-            if (inner != null && all.size() > 1) {
-                all.add(inner);
-            }
-            Geometry g = all.size() == 1 ? all.getFirst() : OverlayNGRobust.union(all);
-            zones.put(kind, new Zone(kind, past.get(kind), g));
-            inner = g;
+            List<Geometry> all = pieces.stream().map(m -> m.get(kind)).toList();
+            zones.put(kind, new Zone(kind, past.get(kind), joined(all)));
         }
         Reach.edges(part, zones.get(Zone.Kind.FINE_320).shape(), "320", flags);
         return new Footprint(zones, List.copyOf(flags));
+    }
+
+    private static Geometry joined(List<Geometry> all) {
+        return switch (all.size()) {
+            case 1 -> all.getFirst();
+            case 2 -> OverlayNGRobust.overlay(all.getFirst(), all.getLast(), OverlayNG.UNION);
+            default -> OverlayNGRobust.union(all);
+        };
     }
 
     /** Dents that no body line holds up go together; a field that one does stands by itself. */

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 import vanemend.core.trade.DataFile;
+import vanemend.core.trade.Ordered;
 
 /**
  * A class of material with the figures typical for it. Times in minutes at 21 °C.
@@ -184,7 +185,7 @@ public record MaterialClass(
                     DataFile.text(row, "hatch"),
                     numbers(row.get("typical").get("work")),
                     numbers(row.get("typical").get("sand")),
-                    Map.copyOf(figures),
+                    Ordered.copyOf(figures),
                     DataFile.texts(row, "bondsTo").stream()
                             .map(Surface::valueOf)
                             .toList(),
@@ -205,7 +206,7 @@ public record MaterialClass(
         if (node != null) {
             node.properties().forEach(e -> out.put(e.getKey(), e.getValue().asDouble()));
         }
-        return Map.copyOf(out);
+        return Ordered.copyOf(out);
     }
 
     private static List<Double> numbers(JsonNode node) {

@@ -1,5 +1,6 @@
 package vanemend.core.method;
 
+import java.util.Optional;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.cure.Wait;
 import vanemend.core.footprint.Zone;
@@ -205,7 +206,12 @@ public final class GlassChip extends KitPage {
                 .active(TradeBook.value("minutes.measure"))
                 .caution("uv")
                 .acts(Act.LAST_BEAD));
-        DryingRoute.Kind by = kit.waited("light").map(w -> w.route().kind()).orElse(DryingRoute.Kind.UV_LAMP);
+        Optional<DryingRoute> route = kit.waited("light").map(Wait::route);
+        DryingRoute.Kind by = route.map(DryingRoute::kind).orElse(DryingRoute.Kind.UV_LAMP);
+        // Minutes of the sun hold for its height: at another hour they would be too few.
+        String reckoned = route.filter(r -> by != DryingRoute.Kind.UV_LAMP)
+                .map(r -> " Planned on: " + r.note() + ". Lower, it takes longer: read the UV.")
+                .orElse("");
         StepBuilder light = step(
                         "light",
                         Kind.WAIT,
@@ -214,7 +220,7 @@ public final class GlassChip extends KitPage {
                             case CLOUD -> "Into the daylight, cloudy";
                             default -> "UV lamp on it";
                         })
-                .detail("Film stays on. Longer does no harm; still wet, leave it.")
+                .detail("Film stays on. Longer does no harm; still wet, leave it." + reckoned)
                 .zone(Zone.Kind.FILM)
                 .layer("resin")
                 .gate(gate(

@@ -121,7 +121,7 @@ abstract class Page {
     static String said(Again again, String unit) {
         String coat = Check.shown(again.amount(0)) + " " + unit + " for a coat";
         long more = Math.round(Math.ceil(again.perMm()));
-        return more > 0 ? coat + ", up to " + more + " " + unit + " more a mm of depth" : coat;
+        return more > 0 ? coat + ", up to " + more + " " + unit + " more for each 1 mm of depth" : coat;
     }
 
     private static String folded(MixPlan mix) {

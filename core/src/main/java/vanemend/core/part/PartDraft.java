@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Ordered;
 import vanemend.core.trade.TradeBook;
 
 /**
@@ -49,10 +50,10 @@ public record PartDraft(
     public PartDraft {
         coats = coats == null ? List.of() : List.copyOf(coats);
         bodyLines = bodyLines == null ? List.of() : List.copyOf(bodyLines);
-        answers = answers == null ? Map.of() : Map.copyOf(answers);
+        answers = Ordered.copyOf(answers);
         made = made == null ? SubstrateDraft.of(Material.METAL) : made;
-        face = face == null ? Set.of() : Set.copyOf(face);
-        back = back == null ? Set.of() : Set.copyOf(back);
+        face = Ordered.copyOf(face);
+        back = Ordered.copyOf(back);
     }
 
     /** Sheet metal with the usual outline and nothing but its coats on it. */

@@ -1,5 +1,6 @@
 package vanemend.core.plan;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -77,11 +78,20 @@ final class ChipPlan extends MethodPlan {
         return new Oval(at.x, at.y, mm, mm, 0).polygon();
     }
 
+    /** How high the sun stands when the light is planned for, in words; a time gone by is not one to plan on. */
+    private String height(double up, boolean ahead) {
+        String when = ahead ? "then" : job.draft().lightAt() == null ? "now" : "now (the time given is past)";
+        return up <= 0 ? "the sun is down " + when : "sun " + Math.round(up) + "° high " + when;
+    }
+
     /** Sun, cloud and lamp side by side; the lamp where nothing else is asked for or the sun is down. */
     private void light(ShelfItem resin) {
         Conditions.Place place = job.shop().place();
-        double up = Sun.elevationDeg(job.shop().now(), place.latitudeDeg(), place.longitudeDeg());
-        String height = up <= 0 ? "the sun is down" : "sun " + Math.round(up) + "° high now";
+        Instant now = job.shop().now();
+        Instant asked = job.draft().lightAt();
+        boolean ahead = asked != null && asked.isAfter(now);
+        double up = Sun.elevationDeg(ahead ? asked : now, place.latitudeDeg(), place.longitudeDeg());
+        String height = height(up, ahead);
         DryingRoute lamp = DryingRoute.still(
                 DryingRoute.Kind.UV_LAMP, value("uv.lamp-minutes"), airC(), "By the lamp's own label; film stays on.");
         List<DryingRoute> routes = new ArrayList<>(List.of(lamp));

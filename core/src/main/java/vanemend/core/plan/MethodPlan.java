@@ -390,8 +390,7 @@ abstract class MethodPlan {
         String material = job.material().name();
         String letter = job.recipe().map(Recipe::letter).orElse("");
         HouseRules.schools().stream()
-                .filter(s -> s.followed()
-                        && (s.materials().isEmpty() || s.materials().contains(material))
+                .filter(s -> (s.materials().isEmpty() || s.materials().contains(material))
                         && (s.methods().isEmpty() || s.methods().contains(letter)))
                 .forEach(s -> schools.put(s.question(), job.house().label(s.id())));
         return schools;

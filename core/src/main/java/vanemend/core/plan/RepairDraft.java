@@ -7,6 +7,7 @@ import vanemend.core.cure.DryingRoute;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.part.PartDraft;
+import vanemend.core.trade.Ordered;
 import vanemend.core.verdict.Overrule;
 
 /**
@@ -22,6 +23,7 @@ import vanemend.core.verdict.Overrule;
  * @param recipe way to mend that the technician took; the best when absent
  * @param overrules limits of care that a lead set aside
  * @param edits changes made to the plan, in their order
+ * @param lightAt when the resin of a chip is to meet the light; at once when absent or past
  */
 public record RepairDraft(
         PartDraft part,
@@ -33,21 +35,23 @@ public record RepairDraft(
         Instant promisedAt,
         String recipe,
         List<Overrule> overrules,
-        List<PlanEditDraft> edits) {
+        List<PlanEditDraft> edits,
+        Instant lightAt) {
     /** A draft of {@code part} and {@code damages}, the rest left open. */
     public static RepairDraft of(PartDraft part, List<DamageDraft> damages) {
-        return new RepairDraft(part, damages, null, null, null, null, null, null, null, null);
+        return new RepairDraft(part, damages, null, null, null, null, null, null, null, null, null);
     }
 
     /** The same with {@code signed} as its overrules. */
     public RepairDraft overruled(List<Overrule> signed) {
-        return new RepairDraft(part, damages, pins, drying, houseRules, cutYMm, promisedAt, recipe, signed, edits);
+        return new RepairDraft(
+                part, damages, pins, drying, houseRules, cutYMm, promisedAt, recipe, signed, edits, lightAt);
     }
 
     public RepairDraft {
         damages = damages == null ? List.of() : List.copyOf(damages);
-        pins = pins == null ? Map.of() : Map.copyOf(pins);
-        houseRules = houseRules == null ? Map.of() : Map.copyOf(houseRules);
+        pins = Ordered.copyOf(pins);
+        houseRules = Ordered.copyOf(houseRules);
         overrules = overrules == null ? List.of() : List.copyOf(overrules);
         edits = edits == null ? List.of() : List.copyOf(edits);
         drying = drying == null ? DryingRoute.Kind.AIR : drying;

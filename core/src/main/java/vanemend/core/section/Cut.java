@@ -108,8 +108,14 @@ public final class Cut {
     private int[] bends(double[] line) {
         List<double[]> all = new ArrayList<>(surfaces);
         all.add(line);
-        double lowest = all.stream().flatMapToDouble(Arrays::stream).min().orElseThrow();
-        double highest = all.stream().flatMapToDouble(Arrays::stream).max().orElseThrow();
+        double lowest = Double.POSITIVE_INFINITY;
+        double highest = Double.NEGATIVE_INFINITY;
+        for (double[] z : all) {
+            for (double v : z) {
+                lowest = Math.min(lowest, v);
+                highest = Math.max(highest, v);
+            }
+        }
         double tolerance = DRAWING_TOLERANCE * (highest - lowest);
         boolean[] keep = new boolean[x.length];
         keep[0] = true;
@@ -164,7 +170,7 @@ public final class Cut {
         while (last > first && above[last - 1] - below[last - 1] < 1e-9 && above[last] - below[last] < 1e-9) {
             last--;
         }
-        List<Double> xz = new ArrayList<>();
+        List<Double> xz = new ArrayList<>(4 * (last - first + 1));
         for (int i = first; i <= last; i++) {
             xz.add(round(x[i]));
             xz.add(round(above[i]));

@@ -13,6 +13,7 @@ import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.part.Family;
 import vanemend.core.part.Material;
 import vanemend.core.trade.DataFile;
+import vanemend.core.trade.Ordered;
 
 /**
  * One way to mend: one school of one of the thirteen methods, as a stack of roles.
@@ -206,6 +207,6 @@ public record Recipe(
         if (node != null) {
             node.properties().forEach(e -> out.put(e.getKey(), e.getValue().asString()));
         }
-        return Map.copyOf(out);
+        return Ordered.copyOf(out);
     }
 }

@@ -17,7 +17,6 @@ public record HouseRules(Map<String, String> chosen) {
      *
      * @param materials kinds of part it is about; empty for all
      * @param methods letters of the methods it is about; empty for all
-     * @param followed false where no plan of this build turns with it yet; it is kept and printed all the same
      */
     public record School(
             String id,
@@ -28,7 +27,6 @@ public record HouseRules(Map<String, String> chosen) {
             List<Option> options,
             List<String> materials,
             List<String> methods,
-            boolean followed,
             String shown) {
         public School {
             if (options.stream().noneMatch(o -> o.id().equals(defaultOption))) {
@@ -66,7 +64,7 @@ public record HouseRules(Map<String, String> chosen) {
                         school(question).option(option).label() + " is told, but never planned: choose another.");
             }
         });
-        chosen = Map.copyOf(chosen);
+        chosen = Ordered.copyOf(chosen);
     }
 
     /** All defaults. */
@@ -130,7 +128,6 @@ public record HouseRules(Map<String, String> chosen) {
                     List.copyOf(options),
                     DataFile.texts(row, "materials"),
                     DataFile.texts(row, "methods"),
-                    row.path("followed").asBoolean(true),
                     DataFile.provenance(row).shown());
             out.put(s.id(), s);
         }

@@ -107,7 +107,7 @@ public final class Cases {
 
     private static void put(Map<String, RepairDraft> out, String recipe, String part, String... damages) {
         RepairDraft d = Bench.job(part, damages);
-        out.put(recipe, new RepairDraft(d.part(), d.damages(), null, null, null, null, null, recipe, null, null));
+        out.put(recipe, new RepairDraft(d.part(), d.damages(), null, null, null, null, null, recipe, null, null, null));
     }
 
     /** {@code d} with its plan changed by hand. */
@@ -122,6 +122,7 @@ public final class Cases {
                 d.promisedAt(),
                 d.recipe(),
                 d.overrules(),
-                List.of(edits));
+                List.of(edits),
+                d.lightAt());
     }
 }

@@ -135,6 +135,7 @@ class PlannerTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         Plan p = plan(lamp, Bench.shop(13, HOUSE, Bench.shelf()));
         assertThat(p.mix("filler").route().kind()).isEqualTo(DryingRoute.Kind.LAMP);
@@ -179,6 +180,7 @@ class PlannerTest {
                 Bench.NOW.plusSeconds(8 * 3600),
                 null,
                 null,
+                null,
                 null);
         Plan p = plan(promised, Bench.shop());
         assertThat(p.spareMin().orElseThrow()).isCloseTo(480 - p.totalMin(), within(1e-9));
@@ -215,6 +217,7 @@ class PlannerTest {
                             Map.of(),
                             DryingRoute.Kind.values()[r.nextInt(2)],
                             Map.of(),
+                            null,
                             null,
                             null,
                             null,

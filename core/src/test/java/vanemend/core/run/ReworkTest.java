@@ -119,7 +119,7 @@ class ReworkTest {
         assertThat(dent.mix().fillerTargetG()).isEqualTo(again.amount(0)).isLessThan(first);
         dent.to("shape-gate#2").answer("low").to("shape-gate#2.low.mix");
         assertThat(dent.mix().fillerTargetG()).isEqualTo(first);
-        assertThat(dent.hand().step().amount()).contains("for a coat", "a mm of depth");
+        assertThat(dent.hand().step().amount()).contains("for a coat", "for each 1 mm of depth");
     }
 
     @Test

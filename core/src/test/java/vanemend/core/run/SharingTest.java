@@ -37,7 +37,8 @@ class SharingTest {
                                 d.promisedAt(),
                                 d.recipe(),
                                 d.overrules(),
-                                d.edits()),
+                                d.edits(),
+                                d.lightAt()),
                         Bench.shop())
                 .plan()
                 .orElseThrow();

@@ -40,7 +40,8 @@ class EverySectionTest {
                 d.promisedAt(),
                 d.recipe(),
                 d.overrules(),
-                d.edits());
+                d.edits(),
+                d.lightAt());
         return Bench.workup(cut, Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()));
     }
 

@@ -285,6 +285,7 @@ class MatcherTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         assertThat(at(free, HouseRules.defaults(), Bench.fullShelf()).stack().taken())
                 .isEqualTo("plastic-adhesive-cloth");
@@ -295,8 +296,8 @@ class MatcherTest {
     @Test
     void theTechnicianMayTakeAnotherStackThanTheFirst() {
         RepairDraft free = Bench.job("{made: {material: GLASS, stamp: II, wheelXMm: 200}}", CHIP);
-        RepairDraft taken =
-                new RepairDraft(free.part(), free.damages(), null, null, null, null, null, "chip-pressure", null, null);
+        RepairDraft taken = new RepairDraft(
+                free.part(), free.damages(), null, null, null, null, null, "chip-pressure", null, null, null);
         StackChoice s = at(taken, HouseRules.defaults(), Bench.fullShelf()).stack();
         assertThat(s.taken()).isEqualTo("chip-pressure");
         assertThat(s.ranked().getFirst().recipe()).isEqualTo("chip-vacuum");

@@ -129,6 +129,7 @@ class MetalStackTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         assertThat(Bench.workup(pinned, Bench.shop(21, HouseRules.defaults(), shelf))
                         .stack()

@@ -478,7 +478,8 @@ class LimitsTest {
                 d.promisedAt(),
                 d.recipe(),
                 List.of(new Overrule(rule, "customer told, refinish later", "Isla", Instant.EPOCH)),
-                null);
+                null,
+                d.lightAt());
     }
 
     @Test

@@ -1,0 +1,100 @@
+package vanemend.app.access;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import vanemend.app.Caller;
+import vanemend.app.TestBench;
+
+@DisplayName("a lead adds the people of the shop and gives new passwords")
+class PeopleTest {
+    private static final String GOOD = "tack-cloth-blue-7";
+
+    private final Caller isla = TestBench.as("isla");
+
+    private Caller.Answer add(String id, String role) {
+        return isla.post("/api/people", Map.of("id", id, "name", "Wren Adeyemi", "role", role, "password", GOOD));
+    }
+
+    private static Caller.Answer signIn(Caller who, String id, String password) {
+        return who.post("/api/session", Map.of("name", id, "password", password));
+    }
+
+    @Test
+    void whoIsAddedSignsInWithTheirRoleAndIsInTheAudit() {
+        assertThat(add("Wren.A", "APPRENTICE").status()).isEqualTo(201);
+        Caller wren = TestBench.stranger();
+        assertThat(signIn(wren, "wren.a", GOOD).text("account.role")).isEqualTo("APPRENTICE");
+        assertThat(isla.get("/api/people").body().findValuesAsString("id")).contains("wren.a");
+        assertThat(isla.get("/api/audit").body().toString()).contains("new: Wren Adeyemi, signs in as wren.a");
+        Caller.Answer again = add("wren.a", "LEAD");
+        assertThat(again.status()).isEqualTo(409);
+        assertThat(again.text("detail")).contains("wren.a already");
+        assertThat(signIn(TestBench.stranger(), "wren.a", GOOD).text("account.role"))
+                .isEqualTo("APPRENTICE");
+    }
+
+    @Test
+    void onlyALeadMay() {
+        Caller tam = TestBench.as("tam");
+        assertThat(tam.get("/api/people").status()).isEqualTo(403);
+        assertThat(tam.post("/api/people", Map.of("id", "x")).status()).isEqualTo(403);
+        assertThat(TestBench.stranger().get("/api/people").status()).isEqualTo(401);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "'', Wren, TECHNICIAN, tack-cloth-blue-7, person.id",
+        "wren a, Wren, TECHNICIAN, tack-cloth-blue-7, person.id",
+        "../wren, Wren, TECHNICIAN, tack-cloth-blue-7, person.id",
+        "wren2, ' ', TECHNICIAN, tack-cloth-blue-7, person.name",
+        "wren2, Wren, , tack-cloth-blue-7, person.role",
+        "wren2, Wren, TECHNICIAN, short, person.password"
+    })
+    void whatIsWrongIsSaidAtItsField(String id, String name, String role, String password, String field) {
+        Map<String, Object> draft = new java.util.HashMap<>(Map.of("id", id, "name", name, "password", password));
+        draft.put("role", role);
+        Caller.Answer a = isla.post("/api/people", draft);
+        assertThat(a.status()).isEqualTo(422);
+        assertThat(a.at("problems").findValuesAsString("field")).containsExactly(field);
+        assertThat(a.body().toString()).doesNotContain(password);
+    }
+
+    @Test
+    @DisplayName("a password longer than the hash takes in is refused: two that differ after 72 bytes would be one")
+    void noLongerThanTheHash() {
+        String long73 = "é".repeat(36) + "x";
+        Caller.Answer a = isla.post(
+                "/api/people", Map.of("id", "wren3", "name", "Wren", "role", "TECHNICIAN", "password", long73));
+        assertThat(a.status()).isEqualTo(422);
+    }
+
+    @Test
+    void aNewPasswordEndsWhatTheOldOneOpenedAndOpensAShutDoor() {
+        add("wren.b", "TECHNICIAN");
+        Caller wren = TestBench.stranger();
+        signIn(wren, "wren.b", GOOD);
+        assertThat(wren.get("/api/repairs").status()).isEqualTo(200);
+        for (int i = 0; i < Accounts.MOST_FAILURES; i++) {
+            signIn(TestBench.stranger(), "wren.b", "wrong-every-time");
+        }
+        assertThat(signIn(TestBench.stranger(), "wren.b", GOOD).status()).isEqualTo(429);
+        String next = "feather-edge-320";
+        assertThat(isla.put("/api/people/wren.b/password", Map.of("password", next))
+                        .status())
+                .isEqualTo(204);
+        assertThat(wren.get("/api/repairs").status()).isEqualTo(401);
+        assertThat(signIn(TestBench.stranger(), "wren.b", GOOD).status()).isEqualTo(401);
+        assertThat(signIn(TestBench.stranger(), "wren.b", next).status()).isEqualTo(200);
+        assertThat(isla.put("/api/people/nobody/password", Map.of("password", next))
+                        .status())
+                .isEqualTo(404);
+        assertThat(isla.put("/api/people/wren.b/password", Map.of("password", "x"))
+                        .status())
+                .isEqualTo(422);
+    }
+}

@@ -1,0 +1,156 @@
+import { useQuery } from "@tanstack/react-query";
+import { KeyRound, UserPlus } from "lucide-react";
+import { useState } from "react";
+import { Link } from "react-router";
+import { ask, type Api } from "../api/client";
+import { queryClient } from "../api/queries";
+import { Choice, Line, problemAt } from "../shell/field";
+import { FormDialog } from "../shell/form-dialog";
+
+const PEOPLE = ["people"] as const;
+
+const ROLES: { value: Api["Account"]["role"]; label: string }[] = [
+  { value: "TECHNICIAN", label: "Technician" },
+  { value: "LEAD", label: "Lead" },
+  { value: "APPRENTICE", label: "Apprentice" },
+];
+
+/** Who can sign in; for a lead. */
+export default function PeoplePlace() {
+  const people = useQuery({ queryKey: PEOPLE, queryFn: () => ask<Api["Account"][]>("/api/people") });
+  return (
+    <>
+      <div className="firm-b flex h-[58px] shrink-0 items-stretch">
+        <h1 className="flex flex-1 items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
+          People
+        </h1>
+        <Add />
+        <Link to="/audit" className="firm-l n flex items-center px-5 text-20 font-semibold">
+          Audit
+        </Link>
+        <Link to="/records" className="firm-l n flex items-center px-5 text-20 font-semibold">
+          Records
+        </Link>
+      </div>
+      <div
+        className="min-h-0 flex-1 overflow-y-auto px-4 pb-4"
+        tabIndex={0}
+        role="region"
+        aria-label="People of the shop"
+      >
+        {people.isError && (
+          <p role="alert" className="py-4 text-20 font-bold text-oxide-text">
+            {people.error.message}
+          </p>
+        )}
+        {people.data && (
+          <table className="w-full text-left">
+            <thead>
+              <tr className="lab firm-b">
+                <th className="py-2 pr-4">Name</th>
+                <th className="pr-4">Signs in as</th>
+                <th className="pr-4">Role</th>
+                <th className="sr-only">Password</th>
+              </tr>
+            </thead>
+            <tbody>
+              {people.data.map((p) => (
+                <tr key={p.id} className="border-b border-hair">
+                  <td className="hd py-1.5 pr-4">{p.name}</td>
+                  <td className="n pr-4">{p.id}</td>
+                  <td className="pr-4">{ROLES.find((r) => r.value === p.role)?.label}</td>
+                  <td className="py-1.5 text-right">
+                    <NewPassword person={p} />
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+        <p className="lab mt-3">
+          Nobody is taken away, since records name them: who has left gets a new password that nobody is told.
+        </p>
+      </div>
+    </>
+  );
+}
+
+function Add() {
+  const [draft, setDraft] = useState<Api["PersonDraft"]>({});
+  const set = (next: Api["PersonDraft"]) => setDraft((d) => ({ ...d, ...next }));
+  return (
+    <FormDialog
+      title="Somebody new"
+      told="They sign in with this name and password; the password is shown here only while you type it."
+      act="Add to the shop"
+      trigger={
+        <button type="button" className="firm-l n flex items-center gap-2 px-5 text-20 font-semibold">
+          <UserPlus size={20} aria-hidden="true" /> Add
+        </button>
+      }
+      send={async () => {
+        await ask("/api/people", { method: "POST", body: draft });
+        await queryClient.invalidateQueries({ queryKey: PEOPLE });
+        setDraft({});
+      }}
+    >
+      {(problems) => (
+        <>
+          <Line
+            label="Name"
+            value={draft.name ?? ""}
+            problem={problemAt(problems, "person.name")}
+            onChange={(name) => set({ name })}
+          />
+          <Line
+            label="Signs in as"
+            value={draft.id ?? ""}
+            problem={problemAt(problems, "person.id")}
+            onChange={(id) => set({ id })}
+          />
+          <div>
+            <Choice label="Role" value={draft.role} options={ROLES} onChange={(role) => set({ role })} />
+            {problemAt(problems, "person.role") && (
+              <p className="text-oxide-text mt-1 text-14 font-bold">{problemAt(problems, "person.role")}</p>
+            )}
+          </div>
+          <Line
+            label="Password"
+            value={draft.password ?? ""}
+            problem={problemAt(problems, "person.password")}
+            onChange={(password) => set({ password })}
+          />
+        </>
+      )}
+    </FormDialog>
+  );
+}
+
+function NewPassword({ person }: { person: Api["Account"] }) {
+  const [password, setPassword] = useState("");
+  return (
+    <FormDialog
+      title={`New password for ${person.name}`}
+      told="Whoever is signed in with the old one is out at once."
+      act="Take this password"
+      trigger={
+        <button type="button" className="btn" aria-label={`New password for ${person.name}`}>
+          <KeyRound size={20} aria-hidden="true" /> New password
+        </button>
+      }
+      send={async () => {
+        await ask(`/api/people/${encodeURIComponent(person.id)}/password`, { method: "PUT", body: { password } });
+        setPassword("");
+      }}
+    >
+      {(problems) => (
+        <Line
+          label="Password"
+          value={password}
+          problem={problemAt(problems, "person.password")}
+          onChange={setPassword}
+        />
+      )}
+    </FormDialog>
+  );
+}
