@@ -9,6 +9,7 @@ import { stretch, type System, temperature, toFahrenheit } from "../units/units"
 import { type Shown, useDevices } from "./live";
 
 type Device = Api["DeviceView"];
+type Drive = (path: string, method: "PUT" | "POST" | "DELETE", body?: unknown) => Promise<void>;
 
 const FAULTS = [
   { value: "NONE", label: "Right" },
@@ -21,13 +22,18 @@ export default function Devices() {
   const devices = useQuery({ queryKey: keys.devices, queryFn: () => ask<Device[]>("/api/devices") });
   const live = useDevices();
   const [refused, setRefused] = useState("");
-  const drive = async (path: string, method: "PUT" | "POST" | "DELETE", body?: unknown) => {
-    try {
-      queryClient.setQueryData(keys.devices, await ask<Device[]>(`/api/devices/${path}`, { method, body }));
-      setRefused("");
-    } catch (e) {
-      setRefused(e instanceof Error ? e.message : String(e));
-    }
+  const before = useRef(Promise.resolve());
+  // One after the other: what is pressed acts on what was turned before it, however slow the network.
+  const drive: Drive = (path, method, body) => {
+    before.current = before.current.then(async () => {
+      try {
+        queryClient.setQueryData(keys.devices, await ask<Device[]>(`/api/devices/${path}`, { method, body }));
+        setRefused("");
+      } catch (e) {
+        setRefused(e instanceof Error ? e.message : String(e));
+      }
+    });
+    return before.current;
   };
   if (devices.isError && !devices.data)
     return <p className="p-6 text-20 font-bold text-oxide-text">{devices.error.message}</p>;
@@ -72,7 +78,7 @@ function DeviceSheet({
   device: Device;
   shown: Shown;
   heard: boolean;
-  drive: (path: string, method: "PUT" | "POST" | "DELETE", body?: unknown) => Promise<void>;
+  drive: Drive;
 }) {
   const { system } = usePreferences();
   return (
@@ -175,37 +181,39 @@ function Standing({ shown, heard, held }: { shown: Shown; heard: boolean; held: 
 
 const SETTLE_MS = 400;
 
+/** Turned when the typing rests, or at once when the field is left: a press that follows finds it turned. */
 function KnobField({ knob, turn }: { knob: Device["knobs"][number]; turn: (value: number) => Promise<void> }) {
   const [value, setValue] = useState<number | undefined>(knob.value);
   const timer = useRef<number>(undefined);
+  const waiting = useRef<number>(undefined);
   useEffect(() => () => clearTimeout(timer.current), []);
   const off = value !== undefined && (value < knob.min || value > knob.max);
   const unit = knob.unit === "°C" ? "temperature" : knob.unit === "mm" ? "depth" : { unit: knob.unit };
+  const turnNow = () => {
+    clearTimeout(timer.current);
+    if (waiting.current !== undefined) void turn(waiting.current);
+    waiting.current = undefined;
+  };
   return (
-    <Measure
-      label={knob.label}
-      quantity={unit}
-      value={value}
-      problem={off ? `Expected ${knob.min} to ${knob.max}\u202f${knob.unit}.` : undefined}
-      onChange={(v) => {
-        setValue(v);
-        clearTimeout(timer.current);
-        if (v !== undefined && v >= knob.min && v <= knob.max) {
-          timer.current = window.setTimeout(() => void turn(v), SETTLE_MS);
-        }
-      }}
-    />
+    <div onBlur={turnNow}>
+      <Measure
+        label={knob.label}
+        quantity={unit}
+        value={value}
+        problem={off ? `Expected ${knob.min} to ${knob.max}\u202f${knob.unit}.` : undefined}
+        onChange={(v) => {
+          setValue(v);
+          clearTimeout(timer.current);
+          waiting.current = v !== undefined && v >= knob.min && v <= knob.max ? v : undefined;
+          timer.current = window.setTimeout(turnNow, SETTLE_MS);
+        }}
+      />
+    </div>
   );
 }
 
 /** A device that logs by itself is put on one repair at a time. */
-function LogTo({
-  device: d,
-  drive,
-}: {
-  device: Device;
-  drive: (path: string, method: "PUT" | "DELETE", body?: unknown) => Promise<void>;
-}) {
+function LogTo({ device: d, drive }: { device: Device; drive: Drive }) {
   const running = useBench().data?.live ?? [];
   const [choice, setChoice] = useState("");
   const repair = choice === "" ? running[0]?.id : Number(choice);

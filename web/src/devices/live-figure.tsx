@@ -33,6 +33,8 @@ export function LiveFigureLine({
         ? temperature(value, system)
         : `${value}\u202f${unit || "mm"}`;
   const wrong = !live.heard ? "Out of reach: type it." : shown.said || refused;
+  const { from, to, told } = ASKS[wanted];
+  const beyond = value !== undefined && (value < from || value > to);
   const age = shown.at ? (now - Date.parse(shown.at)) / 1000 : 0;
   return (
     <div className="n flex min-h-[72px] items-stretch gap-1 text-16">
@@ -47,7 +49,11 @@ export function LiveFigureLine({
           ) : (
             <>
               <b className="text-20">{figure}</b>
-              {value !== undefined && <span className="lab ml-1.5">{shown.steady ? "steady" : "moving"}</span>}
+              {value !== undefined && (
+                <span className="lab ml-1.5">
+                  {!shown.steady ? "moving" : beyond ? `steady; expected ${told}` : "steady"}
+                </span>
+              )}
             </>
           )}
         </span>
@@ -68,7 +74,7 @@ export function LiveFigureLine({
       <button
         type="button"
         className="btn"
-        disabled={Boolean(wrong) || value === undefined || !shown.steady}
+        disabled={Boolean(wrong) || value === undefined || beyond || !shown.steady}
         onClick={() => value !== undefined && onTake(value, shown.name)}
       >
         {verb}

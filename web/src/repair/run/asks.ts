@@ -38,7 +38,7 @@ export const ASKS: Record<Ask, Said> = {
     told: "0.5 to 60\u202fmm (0.02 to 2.4\u202fin)",
   },
   FILLER_G: plain("Filler weighed", "g", 1, 3000),
-  CREAM_G: plain("Cream weighed", "g", 0, 150),
+  CREAM_G: plain("Cream weighed", "g", 0.1, 150),
   RH_PERCENT: plain("Humidity", "%", 0, 100),
   FILM_UM: plain("Clear left beside the run", "µm", 0, 2000),
   UV: plain("UV at the resin", "mW/cm²", 0, 500),

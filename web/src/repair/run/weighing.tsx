@@ -4,10 +4,7 @@ import { LiveFigureLine } from "../../devices/live-figure";
 import { Measure } from "../../shell/field";
 import { useSaid } from "../../shell/preferences";
 import { grams, percent } from "../../units/units";
-
-type Ask = Api["Step"]["asks"][number];
-
-const LARGEST: Partial<Record<Ask, number>> = { FILLER_G: 3000, CREAM_G: 150 };
+import { ASKS, type Ask } from "./asks";
 
 /** Filler first, then cream to what was really weighed; what was weighed may be weighed again. Enter takes a weight. */
 export function Weighing({
@@ -45,7 +42,6 @@ export function Weighing({
               key={on}
               label={on === "FILLER_G" ? "Filler on the scale" : `Cream, asked ${grams(mix.creamTargetG)}`}
               quantity={on}
-              least={on === "FILLER_G" ? 1 : 0}
               onReading={take}
             />
             <div className="min-w-[300px] flex-1">
@@ -92,18 +88,15 @@ function Weighed({ said, onAgain }: { said: string; onAgain: () => void }) {
 function Weight({
   label,
   quantity,
-  least,
   onReading,
 }: {
   label: string;
   quantity: Ask;
-  least: number;
   onReading: (quantity: Ask, value: number, source: string) => void;
 }) {
   const [value, setValue] = useState<number>();
-  const most = LARGEST[quantity] ?? 3000;
-  const problem =
-    value !== undefined && (value < least || value > most) ? `Expected ${least} to ${most}\u202fg.` : undefined;
+  const { from, to, told } = ASKS[quantity];
+  const problem = value !== undefined && (value < from || value > to) ? `Expected ${told}.` : undefined;
   const take = () => value !== undefined && !problem && onReading(quantity, value, "");
   return (
     <div className="flex items-end gap-1">

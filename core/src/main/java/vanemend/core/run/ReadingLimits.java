@@ -11,7 +11,7 @@ public final class ReadingLimits {
         return switch (quantity) {
             case DEPTH_MM -> 0;
             case FILLER_G -> 1;
-            case CREAM_G -> 0;
+            case CREAM_G -> 0.1; // the least a bench scale shows: an empty pan is no cream
             case SURFACE_C, AIR_C -> -20;
             case RH_PERCENT, FILM_UM, UV, ANGLE_DEG, USED_ML, USED_G -> 0;
             case INJURY_MM -> 0.5;
