@@ -1032,6 +1032,14 @@ export interface components {
             /** Format: double */
             yMm?: number;
         };
+        Daylight: {
+            /** Format: double */
+            latitudeDeg: number;
+            /** Format: double */
+            longitudeDeg: number;
+            /** Format: double */
+            plannedDeg: number;
+        };
         Deviation: {
             /** Format: date-time */
             at: string;
@@ -2415,6 +2423,7 @@ export interface components {
             routes: components["schemas"]["DryingRoute"][];
             sign: string;
             source: string;
+            sun?: components["schemas"]["Daylight"];
             title: string;
         };
         Waiting: {

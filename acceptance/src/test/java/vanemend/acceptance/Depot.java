@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -36,6 +37,10 @@ public final class Depot {
     private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
     private static final Path DIR = ROOT.resolve("acceptance/target/depot");
     private static final Duration READY = Duration.ofSeconds(120);
+
+    /** How long a screen may take to show what is expected, ms: a busy machine with two threads is slow, not wrong. */
+    private static final double PATIENCE_MS = 20_000;
+
     private static final Depot ONE = new Depot();
 
     private final String[] database;
@@ -45,6 +50,7 @@ public final class Depot {
     private Process app;
 
     private Depot() {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
         database = vanemend("database", "up", DIR.toString()).split(" ");
         Runtime.getRuntime().addShutdownHook(new Thread(this::close));
         wipe();
@@ -229,7 +235,8 @@ public final class Depot {
 
     /** A browser that has been nowhere yet. */
     public static Page blank(int width, int height) {
-        BrowserContext context = ONE.browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
+        BrowserContext context = ONE.browser.newContext(
+                new Browser.NewContextOptions().setViewportSize(width, height).setTimezoneId("UTC"));
         ONE.open.add(context);
         Page page = context.newPage();
         page.setDefaultTimeout(30_000);

@@ -42,7 +42,9 @@ public final class TestBench {
                 demo ? "vanemend.demo-password" : "vanemend.first-password",
                 PASSWORD,
                 "springdoc.api-docs.enabled",
-                "true");
+                "true",
+                "vanemend.warm-up",
+                "0s");
         wipe(words, name);
         SpringApplication spring = new SpringApplication(VaneMend.class);
         spring.setDefaultProperties(settings);

@@ -20,8 +20,13 @@ public final class UvCure {
         return under(elevationDeg, TradeBook.value("uv.cloud"));
     }
 
+    /** The lowest sun that a cure is planned on, degrees (recalled, verify). */
+    static double lowestDeg() {
+        return TradeBook.value("uv.lowest");
+    }
+
     private static OptionalDouble under(double elevationDeg, double share) {
-        if (elevationDeg < TradeBook.value("uv.lowest")) {
+        if (elevationDeg < lowestDeg()) {
             return OptionalDouble.empty();
         }
         double base = TradeBook.value("uv.sun-minutes");

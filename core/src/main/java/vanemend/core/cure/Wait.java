@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param sign what must be seen or felt besides the clock
  * @param source where the time comes from
  * @param law how it cures, by which surface readings move its clock; empty where only the sign tells
+ * @param sun the sun its minutes stand for; empty where it is not the sun that cures
  */
 public record Wait(
         String id,
@@ -23,9 +24,11 @@ public record Wait(
         DryingRoute route,
         String sign,
         String source,
-        Optional<CureLaw> law) {
+        Optional<CureLaw> law,
+        Optional<Daylight> sun) {
     /** Waits of an earlier release were not moved by readings. */
     public Wait {
         law = law == null ? Optional.empty() : law;
+        sun = sun == null ? Optional.empty() : sun;
     }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
+import vanemend.core.cure.Daylight;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.cure.Sun;
 import vanemend.core.cure.UvCure;
@@ -114,7 +115,10 @@ final class ChipPlan extends MethodPlan {
                                 ? "label of the lamp"
                                 : height + "; 5 min at " + Check.shown(value("uv.sun-elevation"))
                                         + "°, recalled, verify",
-                        Optional.empty()));
+                        Optional.empty(),
+                        route.kind() == DryingRoute.Kind.UV_LAMP
+                                ? Optional.empty()
+                                : Optional.of(new Daylight(place.latitudeDeg(), place.longitudeDeg(), up))));
     }
 
     private DryingRoute by(DryingRoute.Kind kind, OptionalDouble minutes, String height) {

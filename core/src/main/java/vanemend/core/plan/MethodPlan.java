@@ -135,7 +135,8 @@ abstract class MethodPlan {
                                 ? "ramp, hold and cool"
                                 : "label " + Math.round(law.sandMin()) + " min at " + Check.shown(law.refC()) + " °C"
                                         + (law.fitted() ? ", from its own times" : ""),
-                        Optional.of(law)));
+                        Optional.of(law),
+                        Optional.empty()));
     }
 
     private DryingRoute chosen(List<DryingRoute> routes) {
@@ -148,7 +149,8 @@ abstract class MethodPlan {
     /** A wait that no lamp shortens, {@code minutes} today. */
     void still(String id, String title, String material, double minutes, String sign, String source) {
         DryingRoute air = DryingRoute.still(DryingRoute.Kind.AIR, minutes, airC(), "");
-        waits.put(id, new Wait(id, title, material, List.of(air), air, sign, source, Optional.empty()));
+        waits.put(
+                id, new Wait(id, title, material, List.of(air), air, sign, source, Optional.empty(), Optional.empty()));
     }
 
     /** Flash of a promoter: its label; else the house's school; stretched by cold and damp. */
@@ -227,7 +229,8 @@ abstract class MethodPlan {
                         route,
                         "Nail leaves no mark on the thin edge, paper does not clog?",
                         "label " + Math.round(law.sandMin()) + " min at " + Check.shown(law.refC()) + " °C",
-                        Optional.of(law)));
+                        Optional.of(law),
+                        Optional.empty()));
         if (!route.cures()) {
             blockers.add(item.name() + ": " + route.note());
         }

@@ -141,6 +141,18 @@ final class Deviations {
                             "Went on at " + share(cure.get()) + " of the cure asked, by the surface readings",
                             "Soft underneath: it clogs the paper, rolls back at the edge and goes on shrinking."));
         }
+        Optional<Replay.CureAt> light =
+                Replay.lightAt(plan, state, s, s.doneAt().orElseThrow());
+        if (light.isPresent()) {
+            return light.get().reachedMin() >= light.get().neededMin() - 0.5
+                    ? Optional.empty()
+                    : Optional.of(new Deviation(
+                            Deviation.Kind.WENT_ON_EARLY,
+                            s.id(),
+                            s.doneAt().orElseThrow(),
+                            s.step().title() + ": " + share(light.get()) + " of the light asked",
+                            "The sign was felt, the light was not in: what is under the skin may be soft."));
+        }
         return took >= from.get().minutes() - 0.5
                 ? Optional.empty()
                 : Optional.of(new Deviation(

@@ -13,8 +13,10 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import vanemend.core.cure.CureLaw;
+import vanemend.core.cure.Daylight;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.cure.EquivalentAge;
+import vanemend.core.cure.LightDose;
 import vanemend.core.cure.Peroxide;
 import vanemend.core.cure.Wait;
 import vanemend.core.method.Gate;
@@ -501,57 +503,58 @@ public final class Replay {
                 needed);
     }
 
-    /**
-     * Light: the planned minutes hold for the irradiance first read; where it falls, the clock stretches until the same dose (irradiance ×
-     * time) is in. Longer never harms, so more light does not shorten it.
-     */
+    /** Light: by the sun's height where it was planned on, by the UV meter once it is read. */
     private LiveClock lit(Slot s, Step.Clock clock, Instant now) {
         Instant began = s.began.orElseThrow();
-        List<Reading> uv = readings.stream()
-                .filter(r -> r.quantity() == Step.Ask.UV && !r.at().isBefore(began))
-                .toList();
-        double needed = clock.minutes();
-        double first = uv.isEmpty() ? 0 : uv.getFirst().value();
-        if (first <= 0) {
-            String warning = uv.isEmpty() ? "" : "No light at the resin: nothing sets.";
-            Optional<Instant> ends = uv.isEmpty() ? Optional.of(plus(began, needed)) : Optional.empty();
-            return new LiveClock(
-                    s.id,
-                    clock.kind(),
-                    clock.label(),
-                    began,
-                    ends,
-                    clock.note(),
-                    warning,
-                    0,
-                    uv.isEmpty() ? 0 : needed);
-        }
-        double dose = 0;
-        double atNow = 0;
-        double t = 0;
-        double share = 1;
-        double nowMin = minutes(began, now);
-        OptionalDouble reached = OptionalDouble.empty();
-        for (int i = 0; i <= uv.size(); i++) {
-            double to = i < uv.size() ? minutes(began, uv.get(i).at()) : Double.MAX_VALUE;
-            if (reached.isEmpty() && share > 0 && dose + share * (to - t) >= needed) {
-                reached = OptionalDouble.of(t + (needed - dose) / share);
-            }
-            atNow += share * Math.max(0, Math.min(to, Math.max(t, nowMin)) - t);
-            dose += i < uv.size() ? share * (to - t) : 0;
-            t = to;
-            share = i < uv.size() ? Math.min(1, uv.get(i).value() / first) : share;
-        }
+        LightDose dose = light(clock, began);
+        OptionalDouble reached = dose.reached();
+        boolean followed = dose.followed();
         return new LiveClock(
                 s.id,
                 clock.kind(),
                 clock.label(),
                 began,
                 reached.isPresent() ? Optional.of(plus(began, reached.getAsDouble())) : Optional.empty(),
-                "from " + uv.size() + (uv.size() == 1 ? " UV reading" : " UV readings"),
-                share == 0 ? "No light at the resin: nothing sets." : "",
-                atNow,
-                needed);
+                lightNote(dose, clock),
+                lightWarning(dose, reached.isPresent()),
+                followed ? dose.dose(Math.max(0, minutes(began, now))) : 0,
+                followed ? dose.neededMin() : 0);
+    }
+
+    private LightDose light(Step.Clock clock, Instant began) {
+        Optional<Daylight> sun = plan.waits().stream()
+                .filter(w -> w.id().equals(clock.waitId()))
+                .findFirst()
+                .flatMap(Wait::sun);
+        List<LightDose.Reading> uv = readings.stream()
+                .filter(r -> r.quantity() == Step.Ask.UV && !r.at().isBefore(began))
+                .map(r -> new LightDose.Reading(minutes(began, r.at()), r.value()))
+                .sorted(Comparator.comparingDouble(LightDose.Reading::atMin))
+                .toList();
+        return new LightDose(clock.minutes(), began, sun, uv);
+    }
+
+    private static String lightNote(LightDose dose, Step.Clock clock) {
+        int read = dose.readings().size();
+        if (read > 0) {
+            return "from " + read + (read == 1 ? " UV reading" : " UV readings");
+        }
+        return dose.sun()
+                .map(s -> "sun " + Math.round(s.heightDeg(dose.began())) + "° high at the start, planned on "
+                        + Math.round(s.plannedDeg()) + "°")
+                .orElse(clock.note());
+    }
+
+    private static String lightWarning(LightDose dose, boolean reached) {
+        if (!dose.readings().isEmpty() && dose.readings().getLast().uv() == 0) {
+            return "No light at the resin: nothing sets.";
+        }
+        if (reached) {
+            return "";
+        }
+        return dose.sun().isPresent()
+                ? "Sun too low before the resin is hard: take the UV lamp."
+                : "Too little light at the resin: it does not set in two days.";
     }
 
     private static MixDone lastSpread(List<MixDone> mixes, String mix) {
@@ -644,6 +647,20 @@ public final class Replay {
         return age.readings().isEmpty()
                 ? Optional.empty()
                 : Optional.of(new CureAt(age.at(Math.max(0, minutes(start, when))), law.sandMin()));
+    }
+
+    /** Light that {@code wait} had taken in at {@code when}; empty where neither a meter nor the sun tells, or it is no wait in light. */
+    public static Optional<CureAt> lightAt(Plan plan, RunState state, RunStep wait, Instant when) {
+        if (!wait.step().asks().contains(Step.Ask.UV)) {
+            return Optional.empty();
+        }
+        Replay r = new Replay(plan);
+        r.readings.addAll(state.readings());
+        Instant began = wait.beganAt().orElseThrow();
+        LightDose dose = r.light(wait.step().clock().orElseThrow(), began);
+        return dose.followed()
+                ? Optional.of(new CureAt(dose.dose(Math.max(0, minutes(began, when))), dose.neededMin()))
+                : Optional.empty();
     }
 
     private static double minutes(Instant from, Instant to) {

@@ -1,9 +1,11 @@
 package vanemend.core.method;
 
+import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import vanemend.core.Bench;
+import vanemend.core.cure.DryingRoute;
 import vanemend.core.plan.PlanEditDraft;
 import vanemend.core.plan.RepairDraft;
 
@@ -108,6 +110,12 @@ public final class Cases {
     private static void put(Map<String, RepairDraft> out, String recipe, String part, String... damages) {
         RepairDraft d = Bench.job(part, damages);
         out.put(recipe, new RepairDraft(d.part(), d.damages(), null, null, null, null, null, recipe, null, null, null));
+    }
+
+    /** {@code d} dried {@code by}; {@code lightAt} is when light is to come on it, null for now. */
+    public static RepairDraft dried(RepairDraft d, DryingRoute.Kind by, Instant lightAt) {
+        return new RepairDraft(
+                d.part(), d.damages(), d.pins(), by, d.houseRules(), null, null, d.recipe(), null, null, lightAt);
     }
 
     /** {@code d} with its plan changed by hand. */

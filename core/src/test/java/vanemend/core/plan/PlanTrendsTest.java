@@ -138,7 +138,7 @@ class PlanTrendsTest {
                 .containsExactly(DryingRoute.Kind.AIR, DryingRoute.Kind.LAMP, DryingRoute.Kind.OVEN);
         assertThat(route(w, DryingRoute.Kind.LAMP).peakC()).isEqualTo(82);
         assertThat(route(w, DryingRoute.Kind.OVEN).peakC()).isEqualTo(60);
-        Plan p = plan(dried(d, DryingRoute.Kind.LAMP, null), shop(18, 50, Bench.NOW));
+        Plan p = plan(Cases.dried(d, DryingRoute.Kind.LAMP, null), shop(18, 50, Bench.NOW));
         assertThat(wait(p, "face").route().kind()).isEqualTo(DryingRoute.Kind.LAMP);
         assertThat(p.steps())
                 .anyMatch(s -> s.step().title().equals("Cure the plies under the lamp")
@@ -180,24 +180,20 @@ class PlanTrendsTest {
         RepairDraft chip = Cases.all().get("chip-vacuum");
         Instant planned = Instant.parse("2026-06-21T23:00:00Z");
         Instant noon = Instant.parse("2026-12-21T12:00:00Z");
-        Wait then = wait(plan(dried(chip, DryingRoute.Kind.SUN, noon), shop(20, 50, planned)), "light");
-        assertThat(plan(dried(chip, DryingRoute.Kind.SUN, noon), shop(20, 50, planned))
+        Wait then = wait(plan(Cases.dried(chip, DryingRoute.Kind.SUN, noon), shop(20, 50, planned)), "light");
+        assertThat(plan(Cases.dried(chip, DryingRoute.Kind.SUN, noon), shop(20, 50, planned))
                         .steps())
                 .as("the step says for which sun its minutes hold")
                 .anyMatch(p -> p.step().id().equals("light")
                         && p.step().detail().contains("Planned on: sun 17° high then. Lower, it takes longer"));
-        Wait there = wait(plan(dried(chip, DryingRoute.Kind.SUN, null), shop(20, 50, noon)), "light");
+        Wait there = wait(plan(Cases.dried(chip, DryingRoute.Kind.SUN, null), shop(20, 50, noon)), "light");
         assertThat(then.route().kind()).isEqualTo(DryingRoute.Kind.SUN);
         assertThat(then.route().sandFromMin()).isEqualTo(there.route().sandFromMin());
         // 50° north: 90 − 50 − 23.44 = 16.56 (textbook).
         assertThat(then.route().note()).contains("sun 17° high then");
-        Wait late = wait(plan(dried(chip, DryingRoute.Kind.SUN, noon), shop(20, 50, noon.plusSeconds(60))), "light");
+        Wait late =
+                wait(plan(Cases.dried(chip, DryingRoute.Kind.SUN, noon), shop(20, 50, noon.plusSeconds(60))), "light");
         assertThat(late.route().note()).contains("sun 17° high now (the time given is past)");
-    }
-
-    private static RepairDraft dried(RepairDraft d, DryingRoute.Kind by, Instant lightAt) {
-        return new RepairDraft(
-                d.part(), d.damages(), d.pins(), by, d.houseRules(), null, null, d.recipe(), null, null, lightAt);
     }
 
     @Test

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.cure.DryingRoute;
 import vanemend.core.method.Cases;
 import vanemend.core.method.Step;
 import vanemend.core.method.Step.Ask;
@@ -27,6 +28,9 @@ import vanemend.core.record.Used;
 import vanemend.core.trade.HouseRules;
 
 class BesideTheTechnicianTest {
+    /** High sun, still to come when the plan is made. */
+    private static final Instant NOON = Instant.parse("2027-06-21T12:12:00Z");
+
     /** A run in the making. */
     private static final class Walk {
         private final FrozenPlan frozen;
@@ -317,6 +321,36 @@ class BesideTheTechnicianTest {
         w.read(Ask.UV, 0);
         assertThat(w.state().clocks().getLast().endsAt()).isEmpty();
         assertThat(w.state().clocks().getLast().warning()).contains("No light");
+    }
+
+    @Test
+    @DisplayName(
+            "planned in the sun of another hour: its clock follows the sun it really stands in, and film off by the plan alone is early")
+    void lightOfAnotherHour() {
+        Walk w = new Walk(Cases.dried(Cases.all().get("chip-vacuum"), DryingRoute.Kind.SUN, NOON));
+        w.to(firstWith(w.plan(), Ask.UV));
+        double planned = w.hand().clock().orElseThrow().minutes();
+        RunState.LiveClock clock = w.state().clocks().getLast();
+        assertThat(clock.note()).contains("at the start, planned on");
+        assertThat(clock.neededMin()).isEqualTo(planned);
+        Walk late = new Walk(Cases.dried(Cases.all().get("chip-vacuum"), DryingRoute.Kind.SUN, NOON));
+        late.at = NOON.plus(Duration.ofHours(3));
+        late.to(firstWith(late.plan(), Ask.UV));
+        RunState.LiveClock slow = late.state().clocks().getLast();
+        double minutes = slow.endsAt()
+                .map(e -> Duration.between(slow.startedAt(), e).toSeconds() / 60.0)
+                .orElse(Double.MAX_VALUE);
+        assertThat(minutes).isGreaterThan(planned * 1.2);
+        late.step();
+        assertThat(late.record().deviations())
+                .filteredOn(d -> d.kind() == Deviation.Kind.WENT_ON_EARLY)
+                .singleElement()
+                .satisfies(d -> assertThat(d.text()).contains("of the light asked"));
+        Walk night = new Walk(Cases.dried(Cases.all().get("chip-vacuum"), DryingRoute.Kind.SUN, NOON));
+        night.at = NOON.plus(Duration.ofHours(11));
+        night.to(firstWith(night.plan(), Ask.UV));
+        assertThat(night.state().clocks().getLast().endsAt()).isEmpty();
+        assertThat(night.state().clocks().getLast().warning()).contains("take the UV lamp");
     }
 
     @Test
