@@ -95,6 +95,17 @@ function Finished({ run, state }: { run: Api["RunView"]; state: Api["RunState"] 
   );
 }
 
+/** What a wait is for, and what is said where it does not come. */
+const CURED_BY = {
+  cure: { word: "cure", never: "this mix does not cure", passed: "this dose does not cure: it stands in the record" },
+  light: {
+    word: "light",
+    never: "not in this light",
+    passed: "the light is not in: it stands in the record",
+  },
+} as const;
+const curedBy = (step: Api["Step"]) => CURED_BY[step.asks.includes("UV") ? "light" : "cure"];
+
 /** Zones that need the whole sanded field in view; the others are looked at from nearer. */
 const WIDE = new Set(["FINE_320", "CLEAN"]);
 
@@ -122,6 +133,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
     state.clocks.find((c) => isDeadline(c) && step.kind === "SPREAD");
   const left = live ? secondsLeft(live, now) : undefined;
   const mixing = step.kind === "MIX" && !mix?.clockAt;
+  const by = curedBy(step);
   const gate = step.gate;
 
   const done = () => happened(run.id, "DONE", { step: current.id });
@@ -249,10 +261,10 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
               <BigFigure figure={figure} size="clamp(72px, 15vw, 150px)" />
             </div>
           )}
-          {(live?.warning || lastReading) && (
+          {(live?.warning || lastReading || by === CURED_BY.light) && (
             <p className="pb-3 text-20 font-bold sm:text-24" role="status">
               {live?.warning && <span className="text-oxide-text">{say(live.warning)} </span>}
-              {lastReading && live?.note}
+              {(lastReading || by === CURED_BY.light) && live?.note}
             </p>
           )}
         </div>
@@ -269,7 +281,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         </div>
       </div>
 
-      {live && <ClockBand clock={live} now={now} zone={zone} />}
+      {live && <ClockBand clock={live} of={by.word} now={now} zone={zone} />}
       <AnswerBar
         step={step}
         mixing={mixing}
@@ -277,7 +289,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         setBranching={setBranching}
         early={step.kind === "WAIT" && left !== undefined && left > 0 ? left : 0}
         against={against}
-        never={live !== undefined && live.endsAt === undefined}
+        never={live !== undefined && live.endsAt === undefined ? by.passed : undefined}
         primary={primary}
         other={other}
         answer={answer}
@@ -385,7 +397,7 @@ function figureOf(
   say: (text: string) => string,
 ): Figure {
   const { step } = current;
-  if (live && left === undefined) return { value: "never", note: "this mix does not cure" };
+  if (live && left === undefined) return { value: "never", note: curedBy(step).never };
   if (live && left !== undefined && isDeadline(live)) {
     return left > 0
       ? { ...split(stretch(left, "down")), note: "left to have it all on the part", alarm: left <= ALARM_S }
@@ -433,7 +445,7 @@ function figureOf(
   return { value: "by test", note: "no clock: the sign decides" };
 }
 
-function ClockBand({ clock, now, zone }: { clock: Api["LiveClock"]; now: number; zone: string }) {
+function ClockBand({ clock, of, now, zone }: { clock: Api["LiveClock"]; of: string; now: number; zone: string }) {
   const [ref, { width }] = useSize();
   const used = Math.max(0, (now - Date.parse(clock.startedAt)) / 1000);
   const by = isDeadline(clock);
@@ -447,7 +459,7 @@ function ClockBand({ clock, now, zone }: { clock: Api["LiveClock"]; now: number;
         {clock.endsAt ? `${clock.label} ${timeOfDay(clock.endsAt, zone, by ? "down" : "up")}` : "never"}
         {clock.neededMin > 0 && (
           <span className="ml-4 font-semibold text-ink">
-            cure {Math.min(999, Math.floor((clock.agedMin / clock.neededMin) * 100))}
+            {of} {Math.min(999, Math.floor((clock.agedMin / clock.neededMin) * 100))}
             {"\u202f"}% at last look
           </span>
         )}
@@ -474,7 +486,7 @@ function AnswerBar({
   setBranching: (b: boolean) => void;
   early: number;
   against: boolean;
-  never: boolean;
+  never: string | undefined;
   primary: () => void;
   other: () => void;
   answer: (a: string) => void;
@@ -506,11 +518,7 @@ function AnswerBar({
           note={
             against
               ? "against what was read: it stands in the record"
-              : never
-                ? "this dose does not cure: it stands in the record"
-                : early > 0
-                  ? `${stretch(early, "up")} early: it stands in the record`
-                  : gate.yesNote
+              : (never ?? (early > 0 ? `${stretch(early, "up")} early: it stands in the record` : gate.yesNote))
           }
           onClick={primary}
         />

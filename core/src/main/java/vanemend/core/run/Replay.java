@@ -540,9 +540,13 @@ public final class Replay {
             return "from " + read + (read == 1 ? " UV reading" : " UV readings");
         }
         return dose.sun()
-                .map(s -> "sun " + Math.round(s.heightDeg(dose.began())) + "° high at the start, planned on "
-                        + Math.round(s.plannedDeg()) + "°")
+                .map(s -> "Sun " + height(s.heightDeg(dose.began())) + " at the start, planned "
+                        + height(s.plannedDeg()) + ".")
                 .orElse(clock.note());
+    }
+
+    private static String height(double deg) {
+        return deg <= 0 ? "down" : Math.round(deg) + "° high";
     }
 
     private static String lightWarning(LightDose dose, boolean reached) {

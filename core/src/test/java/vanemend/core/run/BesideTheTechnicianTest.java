@@ -331,7 +331,7 @@ class BesideTheTechnicianTest {
         w.to(firstWith(w.plan(), Ask.UV));
         double planned = w.hand().clock().orElseThrow().minutes();
         RunState.LiveClock clock = w.state().clocks().getLast();
-        assertThat(clock.note()).contains("at the start, planned on");
+        assertThat(clock.note()).contains("at the start, planned 58° high.");
         assertThat(clock.neededMin()).isEqualTo(planned);
         Walk late = new Walk(Cases.dried(Cases.all().get("chip-vacuum"), DryingRoute.Kind.SUN, NOON));
         late.at = NOON.plus(Duration.ofHours(3));
