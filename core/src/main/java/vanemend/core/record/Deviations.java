@@ -14,8 +14,8 @@ import vanemend.core.method.Interlock;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.plan.Plan;
+import vanemend.core.run.Clocks;
 import vanemend.core.run.ReadingFinding;
-import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
 import vanemend.core.run.RunState.MixDone;
 import vanemend.core.run.RunState.RunStep;
@@ -128,9 +128,9 @@ final class Deviations {
             return Optional.empty();
         }
         double took = s.beganAt().map(b -> minutes(b, s.doneAt().orElseThrow())).orElse(0.0);
-        Optional<Replay.CureAt> cure = law(plan, s.step())
-                .flatMap(l -> Replay.cureAt(
-                        plan, state, l, s.beganAt().orElseThrow(), s.doneAt().orElseThrow()));
+        Optional<Clocks.CureAt> cure = law(plan, s.step())
+                .flatMap(l -> new Clocks(plan, state.readings())
+                        .cureAt(l, s.beganAt().orElseThrow(), s.doneAt().orElseThrow()));
         if (cure.isPresent()) {
             return cure.get().reachedMin() >= cure.get().neededMin() - 0.5
                     ? Optional.empty()
@@ -141,8 +141,8 @@ final class Deviations {
                             "Went on at " + share(cure.get()) + " of the cure asked, by the surface readings",
                             "Soft underneath: it clogs the paper, rolls back at the edge and goes on shrinking."));
         }
-        Optional<Replay.CureAt> light =
-                Replay.lightAt(plan, state, s, s.doneAt().orElseThrow());
+        Optional<Clocks.CureAt> light =
+                new Clocks(plan, state.readings()).lightAt(s, s.doneAt().orElseThrow());
         if (light.isPresent()) {
             return light.get().reachedMin() >= light.get().neededMin() - 0.5
                     ? Optional.empty()
@@ -242,7 +242,7 @@ final class Deviations {
             return Optional.empty();
         }
         Instant when = wait.get().doneAt().orElseThrow();
-        Optional<Replay.CureAt> cure = Replay.cureAt(plan, state, m, when);
+        Optional<Clocks.CureAt> cure = new Clocks(plan, state.readings()).cureAt(m, when);
         if (cure.isPresent() && cure.get().reachedMin() >= cure.get().neededMin() - 0.5) {
             return Optional.empty();
         }
@@ -267,7 +267,7 @@ final class Deviations {
         return s / 60 + ":" + String.format(Locale.ROOT, "%02d", s % 60) + " min";
     }
 
-    private static String share(Replay.CureAt c) {
+    private static String share(Clocks.CureAt c) {
         return Math.round(Math.floor(c.reachedMin() / c.neededMin() * 100)) + " %";
     }
 

@@ -1,6 +1,5 @@
 package vanemend.core.run;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -9,16 +8,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
-import vanemend.core.cure.CureLaw;
-import vanemend.core.cure.Daylight;
-import vanemend.core.cure.DryingRoute;
-import vanemend.core.cure.EquivalentAge;
-import vanemend.core.cure.LightDose;
 import vanemend.core.cure.Peroxide;
-import vanemend.core.cure.Wait;
 import vanemend.core.method.Gate;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
@@ -32,15 +24,12 @@ import vanemend.core.run.RunState.Note;
 import vanemend.core.run.RunState.Reading;
 import vanemend.core.run.RunState.RunStep;
 import vanemend.core.trade.Check;
-import vanemend.core.trade.TradeBook;
 
 /**
  * Computes where a repair stands from its frozen plan and everything that happened, in the order it was received. The same events
  * always give the same state; an event that no longer fits is kept, changes nothing and is told with its reason.
  */
 public final class Replay {
-    private static final double MINUTE = 60;
-
     /** A step in the making. */
     private static final class Slot {
         private final String id;
@@ -322,16 +311,17 @@ public final class Replay {
         }
         Optional<Slot> current =
                 at < slots.size() && startedAt.isPresent() ? Optional.of(slots.get(at)) : Optional.empty();
+        Clocks clock = new Clocks(plan, readings);
         List<LiveClock> clocks = new ArrayList<>();
         mixes.stream()
                 .filter(m -> m.clockAt().isPresent() && m.spreadAt().isEmpty())
-                .map(this::deadline)
+                .map(clock::onPartBy)
                 .forEach(clocks::add);
         current.filter(s -> s.step.kind() == Step.Kind.WAIT && s.step.clock().isPresent())
-                .map(s -> earliest(at, mixes, now))
+                .map(s -> clock.from(s.view(s.step), mixes, now))
                 .ifPresent(clocks::add);
         current.filter(s -> s.step.kind() == Step.Kind.SPREAD && s.step.mix().isEmpty())
-                .flatMap(Replay::laying)
+                .flatMap(s -> Clocks.laying(s.view(s.step)))
                 .ifPresent(clocks::add);
         clocks.sort(Comparator.comparing(c -> c.endsAt().orElse(Instant.MAX)));
         Optional<Instant> finished = at >= slots.size() ? slots.getLast().done : Optional.empty();
@@ -413,265 +403,5 @@ public final class Replay {
             }
         }
         return found;
-    }
-
-    /** How the dose really given changes the clocks against the planned one. */
-    private static OptionalDouble doseFactor(MixPlan mix, Optional<Double> percent) {
-        return Peroxide.of(percent.orElse(mix.pour().percent())).factorOrNone();
-    }
-
-    private LiveClock deadline(MixDone m) {
-        MixPlan mix = plan.mix(m.mix());
-        double factor = doseFactor(mix, m.percent()).orElse(1);
-        double minutes =
-                mix.law().workMinAt(mix.labelWorkMin(), plan.air().tempC(), factor) * TradeBook.value("mix.work-share");
-        Instant start = m.clockAt().orElseThrow();
-        return new LiveClock(
-                m.step(),
-                Step.Clock.Kind.BY,
-                "On the part by",
-                start,
-                Optional.of(plus(start, minutes)),
-                "",
-                m.said(),
-                0,
-                0);
-    }
-
-    /** What comes from a cartridge or a palette goes off from the moment it is laid. */
-    private static Optional<LiveClock> laying(Slot s) {
-        return s.step.clock().map(c -> {
-            Instant began = s.began.orElseThrow();
-            return new LiveClock(
-                    s.id, c.kind(), c.label(), began, Optional.of(plus(began, c.minutes())), c.note(), "", 0, 0);
-        });
-    }
-
-    private LiveClock earliest(int i, List<MixDone> mixes, Instant now) {
-        Slot s = slots.get(i);
-        Step.Clock clock = s.step.clock().orElseThrow();
-        Instant began = s.began.orElseThrow();
-        if (s.step.mix().isEmpty()) {
-            Optional<CureLaw> law = plan.waits().stream()
-                    .filter(w -> w.id().equals(clock.waitId()))
-                    .findFirst()
-                    .flatMap(Wait::law);
-            if (law.isPresent()) {
-                return curing(s, clock, law.get(), now);
-            }
-            if (s.step.asks().contains(Step.Ask.UV)) {
-                return lit(s, clock, now);
-            }
-            return new LiveClock(
-                    s.id,
-                    clock.kind(),
-                    clock.label(),
-                    began,
-                    Optional.of(plus(began, clock.minutes())),
-                    clock.note(),
-                    "",
-                    0,
-                    0);
-        }
-        MixDone mix = lastSpread(mixes, s.step.mix());
-        return curing(s.id, clock, plan.mix(s.step.mix()), mix, now);
-    }
-
-    /** What was laid from a cartridge or a palette: by the clock as planned until surface readings say how it really goes. */
-    private LiveClock curing(Slot s, Step.Clock clock, CureLaw law, Instant now) {
-        Instant began = s.began.orElseThrow();
-        EquivalentAge age = age(law, began);
-        double needed = law.sandMin();
-        Optional<Instant> ends;
-        if (age.readings().isEmpty()) {
-            ends = Optional.of(plus(began, clock.minutes()));
-        } else {
-            OptionalDouble reached = age.reaches(needed);
-            ends = reached.isPresent() ? Optional.of(plus(began, reached.getAsDouble())) : Optional.empty();
-        }
-        return new LiveClock(
-                s.id,
-                clock.kind(),
-                clock.label(),
-                began,
-                ends,
-                age.readings().isEmpty()
-                        ? clock.note()
-                        : "from " + age.readings().size() + " surface readings",
-                hot(law, age).orElse(""),
-                age.at(Math.max(0, minutes(began, now))),
-                needed);
-    }
-
-    /** Light: by the sun's height where it was planned on, by the UV meter once it is read. */
-    private LiveClock lit(Slot s, Step.Clock clock, Instant now) {
-        Instant began = s.began.orElseThrow();
-        LightDose dose = light(clock, began);
-        OptionalDouble reached = dose.reached();
-        boolean followed = dose.followed();
-        return new LiveClock(
-                s.id,
-                clock.kind(),
-                clock.label(),
-                began,
-                reached.isPresent() ? Optional.of(plus(began, reached.getAsDouble())) : Optional.empty(),
-                lightNote(dose, clock),
-                lightWarning(dose, reached.isPresent()),
-                followed ? dose.dose(Math.max(0, minutes(began, now))) : 0,
-                followed ? dose.neededMin() : 0);
-    }
-
-    private LightDose light(Step.Clock clock, Instant began) {
-        Optional<Daylight> sun = plan.waits().stream()
-                .filter(w -> w.id().equals(clock.waitId()))
-                .findFirst()
-                .flatMap(Wait::sun);
-        List<LightDose.Reading> uv = readings.stream()
-                .filter(r -> r.quantity() == Step.Ask.UV && !r.at().isBefore(began))
-                .map(r -> new LightDose.Reading(minutes(began, r.at()), r.value()))
-                .sorted(Comparator.comparingDouble(LightDose.Reading::atMin))
-                .toList();
-        return new LightDose(clock.minutes(), began, sun, uv);
-    }
-
-    private static String lightNote(LightDose dose, Step.Clock clock) {
-        int read = dose.readings().size();
-        if (read > 0) {
-            return "from " + read + (read == 1 ? " UV reading" : " UV readings");
-        }
-        return dose.sun()
-                .map(s -> "Sun " + height(s.heightDeg(dose.began())) + " at the start, planned "
-                        + height(s.plannedDeg()) + ".")
-                .orElse(clock.note());
-    }
-
-    private static String height(double deg) {
-        return deg <= 0 ? "down" : Math.round(deg) + "° high";
-    }
-
-    private static String lightWarning(LightDose dose, boolean reached) {
-        if (!dose.readings().isEmpty() && dose.readings().getLast().uv() == 0) {
-            return "No light at the resin: nothing sets.";
-        }
-        if (reached) {
-            return "";
-        }
-        return dose.sun().isPresent()
-                ? "Sun too low before the resin is hard: take the UV lamp."
-                : "Too little light at the resin: it does not set in two days.";
-    }
-
-    private static MixDone lastSpread(List<MixDone> mixes, String mix) {
-        MixDone found = null;
-        for (MixDone m : mixes) {
-            if (m.mix().equals(mix) && m.spreadAt().isPresent()) {
-                found = m;
-            }
-        }
-        if (found == null) {
-            throw new IllegalStateException("a wait stands before the mix " + mix + " was spread");
-        }
-        return found;
-    }
-
-    private LiveClock curing(String step, Step.Clock clock, MixPlan mix, MixDone made, Instant now) {
-        Instant start = made.spreadAt().orElseThrow();
-        OptionalDouble factor = doseFactor(mix, made.percent());
-        double needed = mix.law().sandMin() * factor.orElse(1);
-        EquivalentAge age = age(mix.law(), start);
-        double sofar = Math.max(0, minutes(start, now));
-        Optional<Instant> ends;
-        if (factor.isEmpty()) {
-            ends = Optional.empty();
-        } else if (age.readings().isEmpty()) {
-            DryingRoute route = mix.route();
-            double planned = Peroxide.of(mix.pour().percent()).factorOrNone().orElse(1);
-            double scaled = route.rampMin() + route.coolMin() + route.holdMin() * factor.getAsDouble() / planned;
-            ends = Optional.of(plus(start, scaled));
-        } else {
-            OptionalDouble reached = age.reaches(needed);
-            ends = reached.isPresent() ? Optional.of(plus(start, reached.getAsDouble())) : Optional.empty();
-        }
-        String warning = factor.isEmpty() ? made.said() : hot(mix.law(), age).orElse(made.said());
-        String note = age.readings().isEmpty()
-                ? clock.note()
-                : "from " + age.readings().size() + " surface readings";
-        return new LiveClock(step, clock.kind(), clock.label(), start, ends, note, warning, age.at(sofar), needed);
-    }
-
-    private static Optional<String> hot(CureLaw law, EquivalentAge age) {
-        return age.readings().stream()
-                .filter(r -> r.surfaceC() > law.capC())
-                .findFirst()
-                .map(r -> "Surface over " + Math.round(law.capC()) + " °C: lamp off, let it cool.");
-    }
-
-    /** Cure of what was spread at {@code start}, from the surface readings typed since. */
-    private EquivalentAge age(CureLaw law, Instant start) {
-        List<EquivalentAge.Reading> since = readings.stream()
-                .filter(r -> r.quantity() == Step.Ask.SURFACE_C && !r.at().isBefore(start))
-                .map(r -> new EquivalentAge.Reading(minutes(start, r.at()), r.value()))
-                .sorted(Comparator.comparingDouble(EquivalentAge.Reading::atMin))
-                .toList();
-        return new EquivalentAge(law, plan.air().tempC(), since);
-    }
-
-    /**
-     * Cure that a mix had reached when its wait was passed.
-     *
-     * @param reachedMin minutes at the label's temperature
-     * @param neededMin minutes at the label's temperature
-     */
-    public record CureAt(double reachedMin, double neededMin) {}
-
-    /** Cure of {@code made}, spread before, at {@code when}; empty where the dose never cures. */
-    public static Optional<CureAt> cureAt(Plan plan, RunState state, MixDone made, Instant when) {
-        MixPlan mix = plan.mix(made.mix());
-        OptionalDouble factor = doseFactor(mix, made.percent());
-        if (factor.isEmpty()) {
-            return Optional.empty();
-        }
-        Replay r = new Replay(plan);
-        r.readings.addAll(state.readings());
-        Instant start = made.spreadAt().orElseThrow();
-        EquivalentAge age = r.age(mix.law(), start);
-        double needed = mix.law().sandMin() * factor.getAsDouble();
-        if (age.readings().isEmpty() && mix.route().kind() == DryingRoute.Kind.LAMP) {
-            double share = minutes(start, when) / mix.route().sandFromMin();
-            return Optional.of(new CureAt(Math.min(1, share) * needed, needed));
-        }
-        return Optional.of(new CureAt(age.at(Math.max(0, minutes(start, when))), needed));
-    }
-
-    /** Cure by {@code law} of what was laid at {@code start}, at {@code when}; empty where no surface reading says how it went. */
-    public static Optional<CureAt> cureAt(Plan plan, RunState state, CureLaw law, Instant start, Instant when) {
-        Replay r = new Replay(plan);
-        r.readings.addAll(state.readings());
-        EquivalentAge age = r.age(law, start);
-        return age.readings().isEmpty()
-                ? Optional.empty()
-                : Optional.of(new CureAt(age.at(Math.max(0, minutes(start, when))), law.sandMin()));
-    }
-
-    /** Light that {@code wait} had taken in at {@code when}; empty where neither a meter nor the sun tells, or it is no wait in light. */
-    public static Optional<CureAt> lightAt(Plan plan, RunState state, RunStep wait, Instant when) {
-        if (!wait.step().asks().contains(Step.Ask.UV)) {
-            return Optional.empty();
-        }
-        Replay r = new Replay(plan);
-        r.readings.addAll(state.readings());
-        Instant began = wait.beganAt().orElseThrow();
-        LightDose dose = r.light(wait.step().clock().orElseThrow(), began);
-        return dose.followed()
-                ? Optional.of(new CureAt(dose.dose(Math.max(0, minutes(began, when))), dose.neededMin()))
-                : Optional.empty();
-    }
-
-    private static double minutes(Instant from, Instant to) {
-        return Duration.between(from, to).toMillis() / 1000.0 / MINUTE;
-    }
-
-    private static Instant plus(Instant start, double minutes) {
-        return start.plusSeconds(Math.round(minutes * MINUTE));
     }
 }
