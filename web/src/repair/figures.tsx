@@ -5,7 +5,7 @@ import { usePreferences, useSaid } from "../shell/preferences";
 import { dayAndTime, grams, minutes, stretch, temperature, timeOfDay } from "../units/units";
 import { MeaningNow } from "./part/meaning";
 import { Big, Head } from "./sheet";
-import { amount } from "./steps/amount";
+import { amount } from "../units/amount";
 
 /** The figures that matter now, in large type; or what stands in the way of them. */
 export function Figures({

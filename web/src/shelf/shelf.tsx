@@ -7,6 +7,7 @@ import { grainOf, Hatches, type HatchName, Swatch } from "../marks/hatch";
 import { roleWord } from "../repair/stack/roles";
 import { useFindKey } from "../shell/use-find-key";
 import { usePreferences } from "../shell/preferences";
+import { amount } from "../units/amount";
 import { minutes, percent, temperature } from "../units/units";
 import { ShelfFile } from "./file";
 import { ItemSheet } from "./item";
@@ -162,9 +163,7 @@ function ItemTable({
                 {l.item.opened && <span className="lab block">opened {day(l.item.opened)}</span>}
               </td>
               <td className="n pr-4 text-right font-semibold whitespace-nowrap">
-                {l.item.quantity}
-                {"\u202f"}
-                {l.item.unit}
+                {amount(l.item.quantity, l.item.unit)}
                 {l.low && <span className="bg-tape text-on-tape block px-1 text-14">low</span>}
               </td>
               {open === undefined && (

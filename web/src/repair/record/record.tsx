@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import type { Api } from "../../api/client";
 import { useRecord, useZone } from "../../api/queries";
 import { usePreferences, useSaid } from "../../shell/preferences";
+import { amount } from "../../units/amount";
 import { dayAndTime, grams, minutes, percent, temperature, timeOfDay } from "../../units/units";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { VerdictMark } from "../verdict-mark";
@@ -163,11 +164,7 @@ function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"]
                 <li key={u.itemId} className="flex justify-between gap-3 border-b border-hair py-1">
                   <span>{u.name}</span>
                   <span className="text-right">
-                    <b className="n">
-                      {Math.round(u.amount * 10) / 10}
-                      {"\u202f"}
-                      {u.unit}
-                    </b>
+                    <b className="n">{amount(Math.round(u.amount * 10) / 10, u.unit)}</b>
                     <span className="lab block">{u.read ? "as read" : "as planned"}</span>
                   </span>
                 </li>

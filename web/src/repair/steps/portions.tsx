@@ -9,7 +9,7 @@ import { useLit } from "../drawing/lit";
 import { When } from "../../shell/field";
 import { Head } from "../sheet";
 import type { DraftOnScreen } from "../use-draft";
-import { amount } from "./amount";
+import { amount } from "../../units/amount";
 
 const CM2_A_IN2 = 6.4516;
 

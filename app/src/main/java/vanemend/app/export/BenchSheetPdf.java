@@ -19,6 +19,7 @@ import java.util.stream.Stream;
 import vanemend.core.footprint.DrawnZone;
 import vanemend.core.footprint.Ring;
 import vanemend.core.footprint.Zone;
+import vanemend.core.mix.Portion;
 import vanemend.core.plan.Drawing;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
@@ -260,11 +261,9 @@ public final class BenchSheetPdf {
                         t,
                         size,
                         p.title() + "\n" + p.material() + ", lot " + p.lot(),
-                        Check.shown(p.needed()) + " " + p.unit(),
+                        Portion.amount(p.needed(), p.unit()),
                         p.workMin() > 0 ? clock(p.workMin(), p.onPartByMin()) : "",
-                        p.figures().stream()
-                                .map(f -> f.word() + " " + Check.shown(f.value()) + " " + f.unit())
-                                .collect(Collectors.joining("; "))));
+                        p.figures().stream().map(Portion.Figure::said).collect(Collectors.joining("; "))));
         plan.waits()
                 .forEach(w -> row(
                         t,
@@ -285,7 +284,7 @@ public final class BenchSheetPdf {
     }
 
     private static String clock(double work, double by) {
-        return String.format(Locale.ROOT, "%.1f min, on the part by %.1f", work, by);
+        return String.format(Locale.ROOT, "%.1f min, on the part by %.1f min", work, by);
     }
 
     private PdfPTable ladder(float size) {
@@ -369,6 +368,7 @@ public final class BenchSheetPdf {
     private static PdfPCell cell(String words, Font font) {
         PdfPCell cell = new PdfPCell(new Phrase(font.getSize() * 1.12f, words, font));
         cell.setPadding(1.2f);
+        cell.setPaddingBottom(2.2f);
         return cell;
     }
 

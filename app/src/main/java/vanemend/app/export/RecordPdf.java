@@ -15,6 +15,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import vanemend.core.mix.Portion;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.trade.Check;
@@ -145,8 +146,9 @@ public final class RecordPdf {
         record.used()
                 .forEach(u -> line(
                         doc,
-                        u.name() + (u.lot().isEmpty() ? "" : ", lot " + u.lot()) + ": " + tenth(u.amount()) + " "
-                                + u.unit() + (u.read() ? "" : ", as planned")));
+                        u.name() + (u.lot().isEmpty() ? "" : ", lot " + u.lot()) + ": "
+                                + Portion.amount(Math.round(u.amount() * 10) / 10.0, u.unit())
+                                + (u.read() ? "" : ", as planned")));
         section(doc, "Lots");
         record.lots().forEach(l -> line(doc, l.role() + ": " + l.name() + ", lot " + l.lot()));
         section(doc, "Schools followed");

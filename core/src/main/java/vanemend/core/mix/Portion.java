@@ -2,6 +2,7 @@ package vanemend.core.mix;
 
 import java.util.List;
 import java.util.Optional;
+import vanemend.core.trade.Check;
 
 /**
  * What is taken from the shelf for one job of the plan, in the form it comes in.
@@ -91,5 +92,20 @@ public record Portion(
      * @param unit such as mL
      * @param note where it comes from; empty for none
      */
-    public record Figure(String word, double value, String unit, String note) {}
+    public record Figure(String word, double value, String unit, String note) {
+        /** In words; what counts what it is called is not called twice: 3 mixers, not mixers 3 mixers. */
+        public String said() {
+            String amount = amount(value, unit);
+            return one(word).equalsIgnoreCase(one(unit)) ? amount : word + " " + amount;
+        }
+    }
+
+    /** {@code value} with its unit, one of many said as one: 1 piece. */
+    public static String amount(double value, String unit) {
+        return Check.shown(value) + " " + (value == 1 ? one(unit) : unit);
+    }
+
+    private static String one(String unit) {
+        return unit.endsWith("s") ? unit.substring(0, unit.length() - 1) : unit;
+    }
 }
