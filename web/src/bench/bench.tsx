@@ -8,7 +8,7 @@ import { useSize } from "../marks/use-size";
 import { VerdictMark } from "../repair/verdict-mark";
 import { clockWords } from "../shell/clock-rail";
 import { usePreferences } from "../shell/preferences";
-import { dayAndTime, minutes, said, temperature, timeOfDay } from "../units/units";
+import { dayAndTime, minutes, moment, said, temperature, timeOfDay } from "../units/units";
 
 /** The bench: every run on a rule of hours, what waits, and the next thing for each pair of hands. */
 export function BenchPlace() {
@@ -46,8 +46,8 @@ export function BenchPlace() {
                 : "Nothing runs and nothing is ready to begin: make or finish a plan under Repairs."}
             </p>
           )}
-          <Waiting title="Ready to begin" lines={ready} to="steps" zone={shop.zone} />
-          <Waiting title="Held up" lines={held} to="verdict" zone={shop.zone} />
+          <Waiting title="Ready to begin" lines={ready} to="steps" now={now} zone={shop.zone} />
+          <Waiting title="Held up" lines={held} to="verdict" now={now} zone={shop.zone} />
         </div>
       </section>
       <section className="firm-l flex w-[300px] shrink-0 flex-col overflow-y-auto" aria-label="Next for your hands">
@@ -61,7 +61,7 @@ export function BenchPlace() {
             zone={shop.zone}
           />
         ))}
-        <ForOthers waiting={forOthers} live={live} zone={shop.zone} />
+        <ForOthers waiting={forOthers} live={live} now={now} zone={shop.zone} />
         <AirToday shop={shop} effects={air} />
         <Again looks={again} now={now} zone={shop.zone} />
       </section>
@@ -77,10 +77,12 @@ const thing = (w: Api["Waiting"]) =>
 function ForOthers({
   waiting,
   live,
+  now,
   zone,
 }: {
   waiting: readonly Api["Waiting"][];
   live: readonly Api["LiveView"][];
+  now: number;
   zone: string;
 }) {
   if (waiting.length === 0) return null;
@@ -95,11 +97,12 @@ function ForOthers({
         >
           <span className="lab flex justify-between">
             <span>waits for {thing(w)}</span>
-            <span className="n font-semibold text-ink">until {timeOfDay(w.until, zone, "up")}</span>
+            <span className="n font-semibold text-ink">until {moment(w.until, now, zone, "up")}</span>
           </span>
           <b className="block leading-5">{live.find((l) => l.id === w.repair)?.name}</b>
           <span className="block leading-5">
-            {w.title}: ready {timeOfDay(w.from, zone, "up")}, {w.hasName} has {w.what === "HANDS" ? "the hands" : "it"}
+            {w.title}: ready {moment(w.from, now, zone, "up")}, {w.hasName} has{" "}
+            {w.what === "HANDS" ? "the hands" : "it"}
           </span>
         </Link>
       ))}
@@ -362,11 +365,13 @@ function Waiting({
   title,
   lines,
   to,
+  now,
   zone,
 }: {
   title: string;
   lines: readonly Api["RepairLine"][];
   to: string;
+  now: number;
   zone: string;
 }) {
   const { system } = usePreferences();
@@ -390,7 +395,7 @@ function Waiting({
                 {w.waitsFor ? said(w.waitsFor, system) : `${w.steps} steps`}
               </span>
               {w.promisedAt && (
-                <span className="n shrink-0 font-semibold">promised {timeOfDay(w.promisedAt, zone)}</span>
+                <span className="n shrink-0 font-semibold">promised {moment(w.promisedAt, now, zone)}</span>
               )}
             </Link>
           </li>
@@ -418,7 +423,7 @@ function HandsCard({
         <span>{hands.person.name}</span>
         {hands.from && (
           <span className="n font-semibold text-ink">
-            {Date.parse(hands.from) <= now + 30_000 ? "now" : `from ${timeOfDay(hands.from, zone, "up")}`}
+            {Date.parse(hands.from) <= now + 30_000 ? "now" : `from ${moment(hands.from, now, zone, "up")}`}
           </span>
         )}
       </span>

@@ -2,7 +2,7 @@ import type { Api } from "../api/client";
 import { useNow } from "../api/clock";
 import { useZone } from "../api/queries";
 import { usePreferences, useSaid } from "../shell/preferences";
-import { dayAndTime, grams, minutes, stretch, temperature, timeOfDay } from "../units/units";
+import { grams, minutes, moment, stretch, temperature } from "../units/units";
 import { MeaningNow } from "./part/meaning";
 import { Big, Head } from "./sheet";
 import { amount } from "../units/amount";
@@ -75,7 +75,7 @@ function PlanFigures({ plan }: { plan: Api["Plan"] }) {
       <Big label="Hands on" value={minutes(plan.activeMin)} note={`of ${minutes(plan.totalMin)} in all`} />
       <Big
         label="Ready, begun now"
-        value={soon ? timeOfDay(ready, zone, "up") : dayAndTime(ready, zone)}
+        value={moment(ready, now, zone, "up")}
         small={!soon}
         note={
           plan.spareMin === undefined

@@ -5,7 +5,7 @@ import { useNow } from "../api/clock";
 import { useBench } from "../api/queries";
 import { ClockRule, isDeadline, secondsLeft } from "../marks/clock-rule";
 import { useOutbox } from "../repair/run/outbox";
-import { stretch, temperature, timeOfDay } from "../units/units";
+import { stretch, temperature, moment } from "../units/units";
 import { usePreferences } from "./preferences";
 import { AirDialog } from "./air-dialog";
 import { tone } from "./tone";
@@ -31,11 +31,11 @@ export function clockWords(clock: Api["LiveClock"], now: number, zone: string) {
   if (left <= 0)
     return {
       figure: by ? "over" : "now",
-      words: by ? "work time is over" : `${clock.label} ${timeOfDay(clock.endsAt ?? "", zone, "up")}`,
+      words: by ? "work time is over" : `${clock.label} ${moment(clock.endsAt ?? "", now, zone, "up")}`,
     };
   return {
     figure: stretch(left, by ? "down" : "up"),
-    words: `${clock.label} ${timeOfDay(clock.endsAt ?? "", zone, by ? "down" : "up")}`,
+    words: `${clock.label} ${moment(clock.endsAt ?? "", now, zone, by ? "down" : "up")}`,
   };
 }
 

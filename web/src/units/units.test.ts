@@ -13,6 +13,7 @@ import {
   stretch,
   temperature,
   THIN,
+  moment,
   timeOfDay,
   toFahrenheit,
   toInch,
@@ -92,6 +93,15 @@ describe("times", () => {
     expect(minutes(66)).toBe(`1${THIN}h${THIN}06`);
     expect(timeOfDay("2026-11-24T14:24:01Z", "UTC", "up")).toBe("14:25");
     expect(timeOfDay("2026-11-24T14:24:59Z", "UTC", "down")).toBe("14:24");
+  });
+
+  it("names the day where it is not today's in the shop's zone", () => {
+    const now = Date.parse("2026-11-24T22:30:00Z");
+    expect(moment("2026-11-24T23:10:20Z", now, "UTC", "up")).toBe("23:11");
+    expect(moment("2026-11-25T00:10:00Z", now, "UTC")).toBe("Wed 00:10");
+    // An hour east it is Wednesday from 23:00 on.
+    expect(moment("2026-11-24T23:10:00Z", now, "Europe/Berlin")).toBe("Wed 00:10");
+    expect(moment("2026-12-09T07:56:00Z", now, "UTC")).toBe("Wed 9 Dec, 07:56");
   });
 });
 

@@ -100,9 +100,16 @@ export function timeOfDay(instant: string | number, zone: string, rounding: Roun
   return new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit", timeZone: zone }).format(whole);
 }
 
-/** Day of the week in the shop's zone, short. */
-export function weekday(ms: number, zone: string): string {
-  return new Intl.DateTimeFormat("en-GB", { weekday: "short", timeZone: zone }).format(ms);
+const DAY_MS = 24 * 3600_000;
+const dayOf = (ms: number, zone: string) => new Intl.DateTimeFormat("en-CA", { timeZone: zone }).format(ms);
+
+/** Time of day, with the day where it is another than {@code now}'s in the shop's zone: 14:25, Fri 07:56. */
+export function moment(instant: string | number, now: number, zone: string, rounding: Rounding = "down"): string {
+  const ms = typeof instant === "number" ? instant : Date.parse(instant);
+  if (dayOf(ms, zone) === dayOf(now, zone)) return timeOfDay(ms, zone, rounding);
+  if (Math.abs(ms - now) > 6 * DAY_MS) return dayAndTime(ms, zone);
+  const weekday = new Intl.DateTimeFormat("en-GB", { weekday: "short", timeZone: zone }).format(ms);
+  return `${weekday} ${timeOfDay(ms, zone, rounding)}`;
 }
 
 export function dayAndTime(instant: string | number, zone: string): string {

@@ -6,7 +6,7 @@ import { useRun, useZone } from "../../api/queries";
 import { Line, Measure, type Quantity } from "../../shell/field";
 import { useSaid } from "../../shell/preferences";
 import { SheetDialog } from "../../shell/sheet-dialog";
-import { dayAndTime, timeOfDay } from "../../units/units";
+import { dayAndTime, moment } from "../../units/units";
 import { ASKS } from "../run/asks";
 import { type BenchEvent, outbox } from "../run/outbox";
 
@@ -109,7 +109,9 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
                       setValue(h.value);
                     }}
                   >
-                    <span className="n w-14 font-semibold">{timeOfDay(h.at, zone)}</span>
+                    <span className="n min-w-14 font-semibold">
+                      {moment(h.at, Date.parse(record.startedAt ?? record.frozen), zone)}
+                    </span>
                     <span>{say(h.said)}</span>
                   </button>
                 </li>

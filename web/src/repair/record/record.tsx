@@ -4,7 +4,7 @@ import type { Api } from "../../api/client";
 import { useRecord, useZone } from "../../api/queries";
 import { usePreferences, useSaid } from "../../shell/preferences";
 import { amount } from "../../units/amount";
-import { dayAndTime, grams, minutes, percent, temperature, timeOfDay } from "../../units/units";
+import { dayAndTime, grams, minutes, moment, percent, temperature } from "../../units/units";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { VerdictMark } from "../verdict-mark";
 import { Pictures } from "./pictures";
@@ -40,6 +40,7 @@ function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"]
   const say = useSaid();
   const { workup } = frozen;
   const plan = workup.plan;
+  const begun = Date.parse(record.startedAt ?? record.frozen);
   return (
     <div className="print-flow min-h-0 flex-1 overflow-y-auto">
       <article className="mx-auto max-w-[1120px] p-6 pt-4" aria-label="Record">
@@ -83,7 +84,7 @@ function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"]
             {record.deviations.map((d, i) => (
               <li key={i} className="keep flex gap-3 border-b border-hair py-2">
                 <TriangleAlert className="text-oxide mt-0.5 shrink-0" size={20} aria-hidden="true" />
-                <span className="n w-14 shrink-0 font-semibold">{timeOfDay(d.at, zone)}</span>
+                <span className="n min-w-14 shrink-0 font-semibold">{moment(d.at, begun, zone)}</span>
                 <span>
                   <b>{say(d.text)}.</b> {say(d.consequence)}
                 </span>
@@ -139,7 +140,7 @@ function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"]
           <tbody>
             {record.lines.map((l) => (
               <tr key={l.step} className="border-b border-hair align-top">
-                <td className="py-1.5 n pr-3">{timeOfDay(l.doneAt, zone)}</td>
+                <td className="py-1.5 n pr-3 whitespace-nowrap">{moment(l.doneAt, begun, zone)}</td>
                 <td className="py-1.5 pr-3">
                   {l.loop && <span className="firm lab mr-2 px-1">{l.loop}</span>}
                   {l.title}

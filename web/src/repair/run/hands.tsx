@@ -20,7 +20,7 @@ import { useSize } from "../../marks/use-size";
 import { dialogOpen, typing, useKeys } from "../../shell/keys";
 import { useSaid } from "../../shell/preferences";
 import { KeysDialog } from "../../shell/keys-dialog";
-import { grams, micrometres, minutes, percent, stretch, timeOfDay } from "../../units/units";
+import { grams, micrometres, minutes, moment, percent, stretch } from "../../units/units";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { litByStep, LitProvider } from "../drawing/lit";
 import { useMe } from "../../shell/me";
@@ -179,7 +179,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
   });
 
   const crowded = state.before.length > 0;
-  const figure = figureOf({ run, plan, state, current, index, next }, live, left, zone, say);
+  const figure = figureOf({ run, plan, state, current, index, next }, live, left, now, zone, say);
   const lastReading = state.readings.findLast(
     (r) => r.step === current.id && (r.quantity === "SURFACE_C" || r.quantity === "UV"),
   );
@@ -393,6 +393,7 @@ function figureOf(
   { state, current }: InHand,
   live: Api["LiveClock"] | undefined,
   left: number | undefined,
+  now: number,
   zone: string,
   say: (text: string) => string,
 ): Figure {
@@ -407,11 +408,11 @@ function figureOf(
     return left > 0
       ? {
           ...split(stretch(left, "up")),
-          note: `${live.label.toLowerCase()} ${timeOfDay(live.endsAt ?? "", zone, "up")}`,
+          note: `${live.label.toLowerCase()} ${moment(live.endsAt ?? "", now, zone, "up")}`,
         }
       : {
           value: "now",
-          note: `${live.label.toLowerCase()} ${timeOfDay(live.endsAt ?? "", zone, "up")}: ask for the sign`,
+          note: `${live.label.toLowerCase()} ${moment(live.endsAt ?? "", now, zone, "up")}: ask for the sign`,
         };
   }
   const mix = state.mixes.find((m) => m.step === current.id);
@@ -456,7 +457,7 @@ function ClockBand({ clock, of, now, zone }: { clock: Api["LiveClock"]; of: stri
         {stretch(used, "down")} used
       </span>
       <span className={`n absolute right-4 bottom-0 text-20 font-bold ${by ? "text-oxide-text" : ""}`}>
-        {clock.endsAt ? `${clock.label} ${timeOfDay(clock.endsAt, zone, by ? "down" : "up")}` : "never"}
+        {clock.endsAt ? `${clock.label} ${moment(clock.endsAt, now, zone, by ? "down" : "up")}` : "never"}
         {clock.neededMin > 0 && (
           <span className="ml-4 font-semibold text-ink">
             {of} {Math.min(999, Math.floor((clock.agedMin / clock.neededMin) * 100))}

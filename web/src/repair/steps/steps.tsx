@@ -7,7 +7,7 @@ import { useNow } from "../../api/clock";
 import { useZone } from "../../api/queries";
 import { dialogOpen, typing, useKeys } from "../../shell/keys";
 import { useSaid } from "../../shell/preferences";
-import { minutes, timeOfDay, weekday } from "../../units/units";
+import { minutes, moment } from "../../units/units";
 import { litByStep, useLit } from "../drawing/lit";
 import { Schools } from "../schools";
 import type { DraftOnScreen } from "../use-draft";
@@ -182,12 +182,12 @@ function StepList({
                 <HourBar planned={{ step, earliestMin, latestMin }} totalMin={plan.totalMin} />
               </span>
               <span className="n">
-                <span className="block font-semibold">{timeOfDay(begun + earliestMin * 60_000, zone, "up")}</span>
+                <span className="block font-semibold">{moment(begun + earliestMin * 60_000, begun, zone, "up")}</span>
                 <span className="lab block">
                   {plan.spareMin === undefined
                     ? ""
                     : latestMin >= earliestMin
-                      ? `latest ${latestMin > 12 * 60 ? `${weekday(begun + latestMin * 60_000, zone)} ` : ""}${timeOfDay(begun + latestMin * 60_000, zone)}`
+                      ? `latest ${moment(begun + latestMin * 60_000, begun, zone)}`
                       : "promise is missed"}
                 </span>
               </span>

@@ -11,6 +11,7 @@ import com.lowagie.text.pdf.PdfPTable;
 import com.lowagie.text.pdf.PdfWriter;
 import java.io.ByteArrayOutputStream;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
@@ -26,8 +27,7 @@ public final class RecordPdf {
     private static final float[] STEPS = {12, 46, 11, 11, 40, 14};
     private final FrozenPlan frozen;
     private final RepairRecord record;
-    private final DateTimeFormatter day;
-    private final DateTimeFormatter clock;
+    private final ZoneId zone;
     private final Font plain = new Font(Fonts.plain(), 8);
     private final Font bold = new Font(Fonts.bold(), 8);
     private final Font head = new Font(Fonts.bold(), 11);
@@ -35,9 +35,7 @@ public final class RecordPdf {
     private RecordPdf(FrozenPlan frozen, RepairRecord record, ZoneId zone) {
         this.frozen = frozen;
         this.record = record;
-        this.day =
-                DateTimeFormatter.ofPattern("d MMM yyyy HH:mm", Locale.ENGLISH).withZone(zone);
-        this.clock = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH).withZone(zone);
+        this.zone = zone;
     }
 
     /** The whole file, times by {@code zone}. */
@@ -93,7 +91,7 @@ public final class RecordPdf {
         if (record.deviations().isEmpty()) {
             line(doc, "None: done as planned.");
         }
-        record.deviations().forEach(d -> line(doc, clock.format(d.at()) + "  " + d.text() + ". " + d.consequence()));
+        record.deviations().forEach(d -> line(doc, clock(d.at()) + "  " + d.text() + ". " + d.consequence()));
         record.amended()
                 .forEach(a -> line(doc, at(a.at()) + "  " + a.said() + " (" + a.by() + ": " + a.reason() + ")"));
         record.takenBack()
@@ -131,7 +129,7 @@ public final class RecordPdf {
             }
             row(
                     t,
-                    clock.format(l.doneAt()),
+                    clock(l.doneAt()),
                     (l.loop().isEmpty() ? "" : l.loop() + ": ") + l.title(),
                     tenth(l.plannedMin()) + " min",
                     tenth(l.takenMin()) + " min",
@@ -193,7 +191,19 @@ public final class RecordPdf {
     }
 
     private String at(Instant t) {
-        return day.format(t);
+        return said(t, "d MMM yyyy HH:mm");
+    }
+
+    /** Time of day, with the day where it is another than the one the work began on. */
+    private String clock(Instant t) {
+        LocalDate begun = LocalDate.ofInstant(record.startedAt().orElse(record.frozen()), zone);
+        return said(t, LocalDate.ofInstant(t, zone).equals(begun) ? "HH:mm" : "EEE d MMM HH:mm");
+    }
+
+    private String said(Instant t, String pattern) {
+        return DateTimeFormatter.ofPattern(pattern, Locale.ENGLISH)
+                .withZone(zone)
+                .format(t);
     }
 
     private static String grams(double g) {
