@@ -8,7 +8,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -24,8 +26,15 @@ class RunFixtureTest {
     /** What one event leads to. */
     record Turn(BenchEvent event, String current, List<String> steps, List<String> clocks, List<String> weigh) {}
 
-    /** A plan, where it begins, and what follows. */
-    record Fixture(Plan plan, RunState begun, List<Turn> turns) {}
+    /** What is believed of a reading. */
+    record Limits(double from, double to) {
+        static Limits of(Step.Ask quantity) {
+            return new Limits(ReadingLimits.min(quantity), ReadingLimits.max(quantity));
+        }
+    }
+
+    /** A plan, where it begins, and what follows; and what is believed of every reading. */
+    record Fixture(Plan plan, RunState begun, List<Turn> turns, Map<Step.Ask, Limits> limits) {}
 
     private final Plan plan = Bench.frozen().plan();
     private final List<BenchEvent> events = new ArrayList<>();
@@ -86,11 +95,15 @@ class RunFixtureTest {
         through("shape-gate#2.pinholes.spread");
         take(BenchEvent.gate(id(), at, "Tam", now().id(), "soft"));
         through("ready");
+        Map<Step.Ask, Limits> limits = new EnumMap<>(Step.Ask.class);
+        for (Step.Ask quantity : Step.Ask.values()) {
+            limits.put(quantity, Limits.of(quantity));
+        }
         JsonMapper json = JsonMapper.builder()
                 .changeDefaultPropertyInclusion(i ->
                         JsonInclude.Value.construct(JsonInclude.Include.NON_ABSENT, JsonInclude.Include.NON_ABSENT))
                 .build();
-        String now = json.writeValueAsString(new Fixture(plan, begun, turns)) + "\n";
+        String now = json.writeValueAsString(new Fixture(plan, begun, turns, limits)) + "\n";
         if (Boolean.getBoolean("vanemend.write")) {
             Files.writeString(KEPT, now);
         }
