@@ -53,6 +53,7 @@ public final class Dose {
      * @param percent dose, % of filler
      * @param ratePerMin spreading rate, mL/min
      * @param again what one more round takes, mL
+     * @param leastBatches 1, or more where a smaller puddle is wanted for its dose
      */
     public static Pour pour(
             ShelfItem item,
@@ -62,17 +63,22 @@ public final class Dose {
             double workMin,
             double percent,
             double ratePerMin,
-            Again again) {
+            Again again,
+            int leastBatches) {
         double mixMin = TradeBook.value("mix.minutes");
         double onPartBy = workMin * TradeBook.value("mix.work-share");
         double window = Math.max(0, onPartBy - mixMin);
         double most = ratePerMin * window;
         List<String> notes = new ArrayList<>();
-        int batches = most > 0 ? Math.max(1, (int) Math.ceil(volume.totalMl() / most - 1e-9)) : MOST_BATCHES;
+        int needed = most > 0 ? Math.max(1, (int) Math.ceil(volume.totalMl() / most - 1e-9)) : MOST_BATCHES;
+        int batches = Math.max(needed, leastBatches);
         if (batches >= MOST_BATCHES) {
             batches = MOST_BATCHES;
             notes.add(
                     "Even small batches cannot be spread in time: take a slower grade, cool the shop, or mend part of it first.");
+        } else if (batches > needed) {
+            notes.add(batches
+                    + " equal batches, each with its own clock: a ribbon across a larger puddle gives too little.");
         } else if (batches > 1) {
             notes.add("One mix cannot be spread in " + Check.shown(Math.floor(window * 10) / 10) + " min: " + batches
                     + " equal batches, each with its own clock.");

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.BiFunction;
 import java.util.function.Supplier;
 import org.locationtech.jts.geom.Envelope;
 import vanemend.core.cure.CureLaw;
@@ -192,25 +193,49 @@ abstract class MethodPlan {
         item(role).ifPresent(i -> portion(Portions.coats(id, title, form, i, f.areaMm2(zone), n, per)));
     }
 
+    /**
+     * A ribbon's dose goes with the puddle it lies across, and the puddle with the batches that the dose leaves time for. Batches never
+     * get fewer from one try to the next, and a smaller puddle takes a larger share: the tries come to rest.
+     */
+    private static Pour ribbon(Pour first, BiFunction<Double, Integer, Pour> at) {
+        Pour pour = first;
+        while (pour.halfBeadPercent() != pour.percent() && pour.batches() < TOO_MANY_BATCHES) {
+            pour = at.apply(pour.halfBeadPercent(), pour.batches());
+        }
+        return pour;
+    }
+
     /** Filler and cream; {@code again} in mL. */
     MixPlan tin(String id, String title, ShelfItem item, FillVolume volume, double deepMm, Zone zone, Again again) {
         if (item.workMin().isEmpty() || item.sand().isEmpty()) {
             throw new IllegalStateException(item.name() + " was matched without a work time and a time to sand");
         }
         CureLaw law = CureLaw.of(item);
+        double labelWork = item.workMin().orElseThrow();
+        double width = Math.min(
+                zone.shape().getEnvelopeInternal().getWidth(),
+                zone.shape().getEnvelopeInternal().getHeight());
+        BiFunction<Double, Integer, Pour> at = (dose, batches) -> Dose.pour(
+                item,
+                volume,
+                deepMm,
+                width,
+                law.workMinAt(
+                        labelWork, airC(), Peroxide.of(dose).factorOrNone().orElse(1)),
+                dose,
+                job.shop().spreadMlPerMin(),
+                again,
+                batches);
         double percent = Dose.housePercent(job.house(), BeadRule.puddleMm(volume.totalMl()));
         if (job.house().is("peroxide-dose", "weigh-2") && item.dosePercent().isPresent()) {
             percent = item.dosePercent().get();
         }
-        Peroxide effect = Peroxide.of(percent);
+        Pour pour = at.apply(percent, 1);
+        if (job.house().is("peroxide-dose", "ribbon-half")) {
+            pour = ribbon(pour, at);
+        }
+        Peroxide effect = Peroxide.of(pour.percent());
         double factor = effect.factorOrNone().orElse(1);
-        double labelWork = item.workMin().orElseThrow();
-        double work = law.workMinAt(labelWork, airC(), factor);
-        double width = Math.min(
-                zone.shape().getEnvelopeInternal().getWidth(),
-                zone.shape().getEnvelopeInternal().getHeight());
-        Pour pour =
-                Dose.pour(item, volume, deepMm, width, work, percent, job.shop().spreadMlPerMin(), again);
         DryingRoute air = DryingRoute.air(law, airC(), factor);
         double cap = Math.min(
                 Math.min(value("heat.lamp-plateau"), law.capC()),
