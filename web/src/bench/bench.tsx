@@ -417,21 +417,23 @@ function HandsCard({
   zone: string;
 }) {
   const clock = live?.clocks[0];
+  // What never comes by waiting wants hands now; what stands after it in the plan must not be begun.
+  const never = clock && !clock.endsAt ? clockWords(clock, now, zone).words : undefined;
   const body = (
     <>
       <span className="lab flex justify-between">
         <span>{hands.person.name}</span>
         {hands.from && (
           <span className="n font-semibold text-ink">
-            {Date.parse(hands.from) <= now + 30_000 ? "now" : `from ${moment(hands.from, now, zone, "up")}`}
+            {never || Date.parse(hands.from) <= now + 30_000 ? "now" : `from ${moment(hands.from, now, zone, "up")}`}
           </span>
         )}
       </span>
       <span className="n block text-20 leading-6 font-semibold" style={{ fontStretch: "88%" }}>
-        {hands.title}
+        {never ?? hands.title}
       </span>
       {hands.name && <span className="lab block">{hands.name}</span>}
-      {clock && (
+      {clock && !never && (
         <span className="lab block">
           {clockWords(clock, now, zone).words}, {clockWords(clock, now, zone).figure}
         </span>
