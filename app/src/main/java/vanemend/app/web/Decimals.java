@@ -59,7 +59,7 @@ class Decimals extends SimpleModule {
         @Override
         public void serialize(Collection<Double> all, JsonGenerator out, SerializationContext context) {
             out.writeStartArray(all, all.size());
-            if (all.stream().allMatch(v -> v != null && Double.isFinite(v))) {
+            if (finite(all)) {
                 text(all, out);
             } else {
                 for (Double v : all) {
@@ -67,6 +67,15 @@ class Decimals extends SimpleModule {
                 }
             }
             out.writeEndArray();
+        }
+
+        private static boolean finite(Collection<Double> all) {
+            for (Double v : all) {
+                if (v == null || !Double.isFinite(v)) {
+                    return false;
+                }
+            }
+            return true;
         }
 
         private static void text(Collection<Double> all, JsonGenerator out) {

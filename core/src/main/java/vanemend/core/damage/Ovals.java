@@ -182,8 +182,11 @@ public final class Ovals {
 
     private static boolean[] held(Convex some, Convex by) {
         boolean[] out = new boolean[some.corners()];
+        Envelope around = by.envelope();
         for (int i = 0; i < out.length; i++) {
-            out[i] = by.holds(some.x()[i], some.y()[i]);
+            double x = some.x()[i];
+            double y = some.y()[i];
+            out[i] = around.contains(x, y) && by.holds(x, y);
         }
         return out;
     }

@@ -43,9 +43,8 @@ public final class Reach {
 
     /** {@code g} as far as it lies in {@code side}. */
     public static Geometry within(Geometry g, Geometry side) {
-        return side.contains(g)
-                ? g
-                : Straight.within(g, side).orElseGet(() -> OverlayNGRobust.overlay(g, side, OverlayNG.INTERSECTION));
+        return Straight.within(g, side)
+                .orElseGet(() -> side.contains(g) ? g : OverlayNGRobust.overlay(g, side, OverlayNG.INTERSECTION));
     }
 
     /** The piece of the sheet that this field's outer zones may use. */

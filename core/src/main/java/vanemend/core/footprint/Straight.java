@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.MultiPolygon;
 import org.locationtech.jts.geom.Polygon;
 
 /**
@@ -17,17 +18,38 @@ final class Straight {
 
     private Straight() {}
 
-    /** {@code g} as far as it lies in {@code side}; empty where {@code side} bulges inward or a cut would leave more than one piece. */
+    /**
+     * {@code g} as far as it lies in {@code side}: itself where that is all of it. Empty where {@code side} bulges inward or a cut would
+     * not leave one piece of each of {@code g}'s.
+     */
     static Optional<Geometry> within(Geometry g, Geometry side) {
-        if (!(g instanceof Polygon p) || p.getNumInteriorRing() > 0 || !(side instanceof Polygon s)) {
+        if (!(side instanceof Polygon s)) {
             return Optional.empty();
         }
-        Optional<List<Coordinate>> corners = convex(s);
-        if (corners.isEmpty()) {
-            return Optional.empty();
+        return convex(s)
+                .flatMap(by -> g instanceof Polygon p
+                        ? cut(p, by).map(Geometry.class::cast)
+                        : g instanceof MultiPolygon m ? each(m, by) : Optional.empty());
+    }
+
+    private static Optional<Geometry> each(MultiPolygon m, List<Coordinate> by) {
+        Polygon[] out = new Polygon[m.getNumGeometries()];
+        boolean whole = true;
+        for (int i = 0; i < out.length; i++) {
+            Polygon p = (Polygon) m.getGeometryN(i);
+            Optional<Polygon> cut = cut(p, by);
+            if (cut.isEmpty()) {
+                return Optional.empty();
+            }
+            out[i] = cut.get();
+            whole &= out[i] == p;
         }
-        List<Coordinate> ring = open(p);
-        List<Coordinate> by = corners.get();
+        return Optional.of(whole ? m : m.getFactory().createMultiPolygon(out));
+    }
+
+    private static Optional<Polygon> cut(Polygon p, List<Coordinate> by) {
+        List<Coordinate> whole = open(p);
+        List<Coordinate> ring = whole;
         for (int i = 0; i < by.size(); i++) {
             Optional<List<Coordinate>> cut = cut(ring, by.get(i), by.get((i + 1) % by.size()));
             if (cut.isEmpty()) {
@@ -35,7 +57,10 @@ final class Straight {
             }
             ring = cut.get();
         }
-        return Optional.of(polygon(ring, p));
+        if (ring == whole) {
+            return Optional.of(p);
+        }
+        return p.getNumInteriorRing() > 0 ? Optional.empty() : Optional.of(polygon(ring, p));
     }
 
     /** The part of {@code sheet} on the side of {@code line} where {@code here} lies; empty where the sheet bulges inward. */

@@ -29,18 +29,46 @@ public final class Cut {
     /** A cut at {@code cutYMm} from {@code fromXMm} to {@code toXMm}, standing on the surface {@code ground}. */
     public Cut(double cutYMm, double fromXMm, double toXMm, DoubleUnaryOperator ground) {
         this.cutYMm = cutYMm;
-        this.x = IntStream.rangeClosed(0, SAMPLES)
-                .mapToDouble(i -> fromXMm + (toXMm - fromXMm) * i / SAMPLES)
-                .toArray();
-        surfaces.add(Arrays.stream(x).map(ground).toArray());
+        this.x = places(fromXMm, toXMm);
+        surfaces.add(heights(x, ground));
+    }
+
+    /** A cut at {@code cutYMm} that looks at the places {@code x}, standing on the heights {@code ground} there; mm. */
+    public Cut(double cutYMm, double[] x, double[] ground) {
+        this.cutYMm = cutYMm;
+        this.x = x.clone();
+        surfaces.add(ground.clone());
+    }
+
+    /** Where a cut between these ends looks, mm, rising. */
+    public static double[] places(double fromXMm, double toXMm) {
+        double[] out = new double[SAMPLES + 1];
+        for (int i = 0; i <= SAMPLES; i++) {
+            out[i] = fromXMm + (toXMm - fromXMm) * i / SAMPLES;
+        }
+        return out;
+    }
+
+    /** {@code f} at the places {@code x}. */
+    public static double[] heights(double[] x, DoubleUnaryOperator f) {
+        double[] out = new double[x.length];
+        for (int i = 0; i < x.length; i++) {
+            out[i] = f.applyAsDouble(x[i]);
+        }
+        return out;
     }
 
     /** A layer up to the surface {@code top}; where that lies lower than what is there, the layer is nothing. */
     public Cut layer(String id, String word, String hatch, DoubleUnaryOperator top) {
+        return layer(id, word, hatch, heights(x, top));
+    }
+
+    /** The same with the heights of {@code top} at the cut's places. */
+    public Cut layer(String id, String word, String hatch, double[] top) {
         double[] below = surfaces.getLast();
         double[] above = new double[x.length];
         for (int i = 0; i < x.length; i++) {
-            above[i] = Math.max(below[i], top.applyAsDouble(x[i]));
+            above[i] = Math.max(below[i], top[i]);
         }
         surfaces.add(above);
         layers.add(new Between(id, word, hatch, surfaces.size() - 2, surfaces.size() - 1));
@@ -49,7 +77,12 @@ public final class Cut {
 
     /** What stands proud of the layer before, as spread, before it is sanded level. */
     public Cut proud(DoubleUnaryOperator top) {
-        proud = Arrays.stream(x).map(top).toArray();
+        return proud(heights(x, top));
+    }
+
+    /** The same with the heights of {@code top} at the cut's places. */
+    public Cut proud(double[] top) {
+        proud = top.clone();
         proudOver = surfaces.size() - 1;
         return this;
     }
@@ -61,11 +94,7 @@ public final class Cut {
 
     /** {@code f} worked out once at the places where a cut between the same ends looks, straight in between. */
     public static DoubleUnaryOperator sampled(double fromXMm, double toXMm, DoubleUnaryOperator f) {
-        double step = (toXMm - fromXMm) / SAMPLES;
-        double[] z = IntStream.rangeClosed(0, SAMPLES)
-                .mapToDouble(i -> f.applyAsDouble(fromXMm + (toXMm - fromXMm) * i / SAMPLES))
-                .toArray();
-        return between(fromXMm, step, z);
+        return between(fromXMm, (toXMm - fromXMm) / SAMPLES, heights(places(fromXMm, toXMm), f));
     }
 
     private static DoubleUnaryOperator between(double from, double step, double[] z) {
@@ -146,7 +175,11 @@ public final class Cut {
     }
 
     private static double[] only(double[] v, int[] keep) {
-        return Arrays.stream(keep).mapToDouble(i -> v[i]).toArray();
+        double[] out = new double[keep.length];
+        for (int k = 0; k < keep.length; k++) {
+            out[k] = v[keep[k]];
+        }
+        return out;
     }
 
     private static void add(List<Layer> out, Between b, double[] x, double[] below, double[] above) {

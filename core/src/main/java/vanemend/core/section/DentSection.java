@@ -1,6 +1,5 @@
 package vanemend.core.section;
 
-import java.util.function.DoubleUnaryOperator;
 import org.locationtech.jts.geom.Geometry;
 import vanemend.core.damage.DepthField;
 import vanemend.core.footprint.Footprint;
@@ -44,30 +43,41 @@ public final class DentSection {
         double proudMost = TradeBook.value("dent.proud");
         double skim = TradeBook.value("dent.putty-finished");
 
-        DoubleUnaryOperator depth = Cut.sampled(from, to, x -> dents.depthAt(x, cutYMm));
-        DoubleUnaryOperator filling = Cut.sampled(from, to, fill::at);
-        DoubleUnaryOperator skimming = Cut.sampled(from, to, putty::at);
-        DoubleUnaryOperator feathered = Cut.sampled(from, to, feather::at);
-        DoubleUnaryOperator sheet = x -> -build.keptMm() - build.offMm() - depth.applyAsDouble(x);
-        DoubleUnaryOperator ground = x -> sheet.applyAsDouble(x) + build.keptMm();
-        DoubleUnaryOperator coats = x -> ground.applyAsDouble(x) + build.offMm() * feathered.applyAsDouble(x);
-        DoubleUnaryOperator level = x -> build.filled()
-                ? ground.applyAsDouble(x) + depth.applyAsDouble(x) + build.offMm() * filling.applyAsDouble(x)
-                : ground.applyAsDouble(x);
-        DoubleUnaryOperator filled = x -> Math.max(coats.applyAsDouble(x), level.applyAsDouble(x));
-        DoubleUnaryOperator top = x -> puttyTop(skimming.applyAsDouble(x), skim, filled.applyAsDouble(x));
-        Cut cut = new Cut(cutYMm, from, to, x -> sheet.applyAsDouble(x) - build.gaugeMm())
+        double[] x = Cut.places(from, to);
+        double[] depth = Cut.heights(x, at -> dents.depthAt(at, cutYMm));
+        double[] filling = Cut.heights(x, fill::at);
+        double[] skimming = Cut.heights(x, putty::at);
+        double[] feathered = Cut.heights(x, feather::at);
+        double[] under = new double[x.length];
+        double[] sheet = new double[x.length];
+        double[] ground = new double[x.length];
+        double[] coats = new double[x.length];
+        double[] filled = new double[x.length];
+        double[] top = new double[x.length];
+        double[] proud = new double[x.length];
+        for (int i = 0; i < x.length; i++) {
+            sheet[i] = -build.keptMm() - build.offMm() - depth[i];
+            under[i] = sheet[i] - build.gaugeMm();
+            ground[i] = sheet[i] + build.keptMm();
+            coats[i] = ground[i] + build.offMm() * feathered[i];
+            double level = build.filled() ? ground[i] + depth[i] + build.offMm() * filling[i] : ground[i];
+            filled[i] = Math.max(coats[i], level);
+            top[i] = puttyTop(skimming[i], skim, filled[i]);
+            proud[i] = build.filled()
+                    ? filled[i] + proudMost * filling[i]
+                    : Math.max(filled[i], top[i]) + proudMost * skimming[i];
+        }
+        Cut cut = new Cut(cutYMm, x, under)
                 .layer("part", "Part", "part", sheet)
                 .layer("coats-kept", "Coats kept", "coat", ground)
                 .layer("coats", "Clear and base", "paint", coats)
                 .layer("filler", "Filler", "fill", filled);
         if (build.filled()) {
-            cut.proud(x -> filled.applyAsDouble(x) + proudMost * filling.applyAsDouble(x));
+            cut.proud(proud);
         }
         cut.layer("putty", "Putty", "finish", top);
         if (!build.filled()) {
-            cut.proud(x ->
-                    Math.max(filled.applyAsDouble(x), top.applyAsDouble(x)) + proudMost * skimming.applyAsDouble(x));
+            cut.proud(proud);
         }
         return cut.section();
     }

@@ -5,6 +5,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.material.MaterialClass.Chemistry;
@@ -17,8 +18,12 @@ import vanemend.core.trade.TradeBook;
 
 /** Hard filters: what rules an item or a class out, each with its rule and a reason. */
 final class ItemFilter {
-    /** A rule and what it says. */
-    record Reason(String rule, String says) {}
+    /** A rule and what it says; put into words only where it is shown. */
+    record Reason(String rule, Supplier<String> words) {
+        String says() {
+            return words.get();
+        }
+    }
 
     static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
@@ -33,21 +38,22 @@ final class ItemFilter {
         LocalDate today = need.today();
         if (item.expires().isPresent() && !today.isBefore(item.expires().get())) {
             LocalDate e = item.expires().get();
-            return reason("expired", e.equals(today) ? "expired today, " + DAY.format(e) : "expired " + DAY.format(e));
+            return reason(
+                    "expired", () -> e.equals(today) ? "expired today, " + DAY.format(e) : "expired " + DAY.format(e));
         }
         if (item.quantity() <= 0) {
-            return reason("used-up", "used up");
+            return reason("used-up", () -> "used up");
         }
         boolean paper = item.materialClass().role() == Role.PAPER;
         if (item.wet() == ShelfItem.Sanding.WET_ONLY && need.material() != Material.FILM) {
             return reason(
                     "never-wet",
-                    paper
+                    () -> paper
                             ? "wet only; filler is never sanded wet: rust starts beneath it"
                             : "its label asks for wet sanding; filler is never sanded wet");
         }
         if (paper && (item.grading().isEmpty() || item.grade().isEmpty())) {
-            return reason("no-grading", "the paper's grading is not on file: P or CAMI?");
+            return reason("no-grading", () -> "the paper's grading is not on file: P or CAMI?");
         }
         return Optional.empty();
     }
@@ -67,17 +73,19 @@ final class ItemFilter {
             if (f.classes().contains(c.id())
                     && (f.surfaces().contains(surface)
                             || !f.when().isEmpty() && need.holds(Recipe.When.valueOf(f.when())))) {
-                return reason(f.id(), f.why());
+                return reason(f.id(), f::why);
             }
         }
         if (holdsOn(c, surface)) {
             return Optional.empty();
         }
+        return reason("bond", () -> noBond(c, surface));
+    }
+
+    private static String noBond(MaterialClass c, Surface surface) {
         String on = c.bondsTo().stream().map(Surface::word).collect(Collectors.joining(", "));
-        return reason(
-                "bond",
-                (on.isEmpty() ? "bonds to nothing" : "holds on " + on) + ", not on " + surface.word()
-                        + (c.never().isEmpty() ? "" : "; never on " + c.never()));
+        return (on.isEmpty() ? "bonds to nothing" : "holds on " + on) + ", not on " + surface.word()
+                + (c.never().isEmpty() ? "" : "; never on " + c.never());
     }
 
     static boolean holdsOn(MaterialClass c, Surface surface) {
@@ -96,7 +104,7 @@ final class ItemFilter {
                 ? Optional.empty()
                 : reason(
                         "heat",
-                        "its label cures it at " + Check.shown(asks.get()) + " °C; this part takes at most "
+                        () -> "its label cures it at " + Check.shown(asks.get()) + " °C; this part takes at most "
                                 + Check.shown(cap.getAsDouble()) + " °C");
     }
 
@@ -104,17 +112,17 @@ final class ItemFilter {
         boolean sprayed = role == Role.PRIME || role == Role.SEAL;
         OptionalDouble work = need.times().workMin(item);
         if (!sprayed && work.isEmpty()) {
-            return reason("no-work-time", "no work time on file: read the label and add it to the shelf");
+            return reason("no-work-time", () -> "no work time on file: read the label and add it to the shelf");
         }
         if (item.sand().isEmpty()) {
-            return reason("no-sand-time", "no time to sand on file: read the label and add it to the shelf");
+            return reason("no-sand-time", () -> "no time to sand on file: read the label and add it to the shelf");
         }
         double slow = TradeBook.value(c.chemistry() == Chemistry.POLYESTER ? "cure.too-slow" : "cure.too-slow-epoxy");
         OptionalDouble sand = need.times().sandMin(item);
         if (!sprayed && sand.isPresent() && sand.getAsDouble() > slow) {
             return reason(
                     "too-slow",
-                    "too slow today: " + Math.round(Math.ceil(sand.getAsDouble())) + " min to sand at "
+                    () -> "too slow today: " + Math.round(Math.ceil(sand.getAsDouble())) + " min to sand at "
                             + Check.shown(need.airC()) + " °C, at most " + Check.shown(slow) + " min");
         }
         double needs = c.chemistry() == Chemistry.POLYESTER
@@ -123,13 +131,13 @@ final class ItemFilter {
         if (!sprayed && work.getAsDouble() * TradeBook.value("mix.work-share") <= needs) {
             return reason(
                     "too-quick",
-                    "too quick today: " + Math.round(work.getAsDouble() * 60) + " s of work time at "
+                    () -> "too quick today: " + Math.round(work.getAsDouble() * 60) + " s of work time at "
                             + Check.shown(need.airC()) + " °C leaves no time to spread");
         }
         return Optional.empty();
     }
 
-    private static Optional<Reason> reason(String rule, String says) {
-        return Optional.of(new Reason(rule, says));
+    private static Optional<Reason> reason(String rule, Supplier<String> words) {
+        return Optional.of(new Reason(rule, words));
     }
 }

@@ -380,10 +380,10 @@ public final class Matcher {
         for (Recipe.Forbidden f : Recipe.forbidden()) {
             if (f.classes().contains(c.id())
                     && (!f.without().isEmpty() || !f.with().isEmpty())) {
-                return new ItemFilter.Reason(f.id(), f.why());
+                return new ItemFilter.Reason(f.id(), f::why);
             }
         }
-        return bond.orElse(new ItemFilter.Reason("no-role", "no way to mend this asks for it"));
+        return bond.orElse(new ItemFilter.Reason("no-role", () -> "no way to mend this asks for it"));
     }
 
     private List<RejectedClass> rejectedClasses(Collection<Built> built) {

@@ -36,11 +36,13 @@ public record HouseRules(Map<String, String> chosen) {
 
         /** The option called {@code optionId}. */
         public Option option(String optionId) {
-            return options.stream()
-                    .filter(o -> o.id().equals(optionId))
-                    .findFirst()
-                    .orElseThrow(() -> new IllegalArgumentException(
-                            "house rule " + id + " has no option " + optionId + "; it has " + optionIds()));
+            for (Option o : options) {
+                if (o.id().equals(optionId)) {
+                    return o;
+                }
+            }
+            throw new IllegalArgumentException(
+                    "house rule " + id + " has no option " + optionId + "; it has " + optionIds());
         }
 
         private List<String> optionIds() {
