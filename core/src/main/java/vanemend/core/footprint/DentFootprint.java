@@ -5,12 +5,16 @@ import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
+import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import vanemend.core.damage.Dent;
 import vanemend.core.damage.DepthField;
 import vanemend.core.part.Part;
 import vanemend.core.trade.TradeBook;
@@ -41,8 +45,8 @@ public final class DentFootprint {
         return d;
     }
 
-    /** Damage that shares the piece of sheet its outer zones may use; {@code whole} where it is all the dents there are. */
-    private record Group(Geometry damage, Geometry side, Optional<DepthField> whole) {}
+    /** Dents that share the piece of sheet which their outer zones may use. */
+    private record Group(DepthField dents, Geometry side) {}
 
     /** The zones of {@code dents} on {@code part}. */
     public static Footprint of(Part part, DepthField dents) {
@@ -64,44 +68,59 @@ public final class DentFootprint {
     private static Geometry joined(List<Geometry> all) {
         return switch (all.size()) {
             case 1 -> all.getFirst();
-            case 2 -> OverlayNGRobust.overlay(all.getFirst(), all.getLast(), OverlayNG.UNION);
+            case 2 -> joined(all.getFirst(), all.getLast());
             default -> OverlayNGRobust.union(all);
         };
+    }
+
+    private static Geometry joined(Geometry a, Geometry b) {
+        boolean apart = !a.getEnvelopeInternal().intersects(b.getEnvelopeInternal());
+        return apart
+                ? a.getFactory()
+                        .buildGeometry(
+                                Stream.of(a, b).flatMap(DentFootprint::polygons).toList())
+                : OverlayNGRobust.overlay(a, b, OverlayNG.UNION);
+    }
+
+    private static Stream<Geometry> polygons(Geometry g) {
+        return IntStream.range(0, g.getNumGeometries()).mapToObj(g::getGeometryN);
     }
 
     /** Dents that no body line holds up go together; a field that one does stands by itself. */
     private static List<Group> groups(
             Part part, Polygon sheet, DepthField dents, Map<Zone.Kind, Double> past, Set<String> flags) {
-        Geometry damage = dents.outline();
         if (part.bodyLines().isEmpty()) {
-            return List.of(new Group(damage, sheet, Optional.of(dents)));
+            return List.of(new Group(dents, sheet));
         }
         double mm = past.get(Zone.Kind.OPENING);
-        Geometry opening = dents.grown(mm).orElseGet(() -> Reach.grow(damage, mm));
-        boolean one = opening.getNumGeometries() == 1;
+        Geometry opening = dents.grown(mm).orElseGet(() -> Reach.grow(dents.outline(), mm));
         List<Group> out = new ArrayList<>();
-        List<Geometry> free = new ArrayList<>();
+        List<Dent> free = new ArrayList<>();
         for (int i = 0; i < opening.getNumGeometries(); i++) {
-            Geometry field = opening.getGeometryN(i);
-            Geometry own = one ? damage : OverlayNGRobust.overlay(damage, field, OverlayNG.INTERSECTION);
-            Geometry side = Reach.side(part, sheet, field, past.get(Zone.Kind.FINE_320), own, flags);
+            Polygon field = (Polygon) opening.getGeometryN(i);
+            DepthField own = only(dents, in(field, dents));
+            Geometry side = Reach.side(part, sheet, field, past.get(Zone.Kind.FINE_320), own.outline(), flags);
             if (side == sheet) {
-                free.add(own);
+                free.addAll(own.dents());
             } else {
-                out.add(new Group(own, side, Optional.of(dents).filter(d -> one)));
+                out.add(new Group(own, side));
             }
         }
         if (!free.isEmpty()) {
-            boolean all = free.size() == opening.getNumGeometries();
-            out.add(
-                    all
-                            ? new Group(damage, sheet, Optional.of(dents))
-                            : new Group(
-                                    free.size() == 1 ? free.getFirst() : OverlayNGRobust.union(free),
-                                    sheet,
-                                    Optional.empty()));
+            out.add(new Group(only(dents, free), sheet));
         }
         return out;
+    }
+
+    /** A dent lies in one field only, and its middle with it. */
+    private static List<Dent> in(Polygon field, DepthField dents) {
+        return dents.dents().stream()
+                .filter(d -> SimplePointInAreaLocator.containsPointInPolygon(new Coordinate(d.xMm(), d.yMm()), field))
+                .toList();
+    }
+
+    private static DepthField only(DepthField all, List<Dent> some) {
+        return some.size() == all.dents().size() ? all : new DepthField(some);
     }
 
     /**
@@ -110,13 +129,13 @@ public final class DentFootprint {
      */
     private static Map<Zone.Kind, Geometry> pieces(Group group, Polygon sheet, Map<Zone.Kind, Double> past) {
         Map<Zone.Kind, Geometry> out = new EnumMap<>(Zone.Kind.class);
-        Geometry grown = group.damage();
+        Geometry grown = group.dents().outline();
         double reached = 0;
         for (Map.Entry<Zone.Kind, Double> e : past.entrySet()) {
             double mm = e.getValue();
             Geometry inner = grown;
             double further = mm - reached;
-            grown = group.whole().flatMap(d -> d.grown(mm)).orElseGet(() -> Reach.grow(inner, further));
+            grown = group.dents().grown(mm).orElseGet(() -> Reach.grow(inner, further));
             reached = mm;
             boolean stops = e.getKey().compareTo(Zone.Kind.OPENING) > 0 && e.getKey() != Zone.Kind.CLEAN;
             out.put(e.getKey(), Reach.within(grown, stops ? group.side() : sheet));
