@@ -120,4 +120,30 @@ class DentFootprintTest {
                     .isEqualTo(gap < near);
         }
     }
+
+    @Test
+    @DisplayName("what is planned of two dents together is what is planned of each alone, joined")
+    void dentsOnBothSidesOfALineHaveTheirOwnZones() {
+        Part part = Bench.part(Bench.door(new BodyLineDraft("crease", 0.0, 260.0, 700.0, 260.0)));
+        int[] held = {0};
+        Seeds.forEach(150, (r, i) -> {
+            Dent below =
+                    new Dent(Seeds.between(r, 60, 640), Seeds.between(r, 20, 190), 60, 40, 30, 1, Dent.Profile.BOWL);
+            Dent above =
+                    new Dent(Seeds.between(r, 60, 640), Seeds.between(r, 330, 480), 50, 30, -20, 2, Dent.Profile.BOWL);
+            Footprint both = DentFootprint.of(part, new DepthField(List.of(below, above)));
+            Footprint one = DentFootprint.of(part, new DepthField(List.of(below)));
+            Footprint other = DentFootprint.of(part, new DepthField(List.of(above)));
+            held[0] += both.flags().stream().anyMatch(f -> f.contains("stops at the crease")) ? 1 : 0;
+            for (Zone.Kind kind : DentFootprint.distances().keySet()) {
+                Geometry joined = one.zone(kind).shape().union(other.zone(kind).shape());
+                Geometry zone = both.zone(kind).shape();
+                assertThat(zone.isValid()).as(kind + " is valid").isTrue();
+                assertThat(zone.symDifference(joined).getArea())
+                        .as(kind + " of " + below + " and " + above)
+                        .isLessThan(joined.getArea() * 1e-3);
+            }
+        });
+        assertThat(held[0]).isGreaterThan(50);
+    }
 }

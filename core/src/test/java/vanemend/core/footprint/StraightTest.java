@@ -26,6 +26,7 @@ class StraightTest {
     @Test
     void whatLiesOnTheSheetIsWhatTheLibrarySays() {
         int[] simple = {0};
+        int[] apart = {0};
         Seeds.forEach(400, (r, i) -> {
             Oval one = new Oval(Seeds.between(r, 0, 700), Seeds.between(r, 0, 480), 120, Seeds.between(r, 20, 120), 30);
             Oval other =
@@ -34,6 +35,7 @@ class StraightTest {
             Optional<Geometry> ours = Straight.within(g, SHEET);
             ours.ifPresent(o -> {
                 simple[0]++;
+                apart[0] += g.getNumGeometries() - 1;
                 Geometry theirs = g.intersection(SHEET);
                 assertThat(o.isValid()).isTrue();
                 assertThat(o.getArea()).isCloseTo(theirs.getArea(), within(1e-6));
@@ -41,6 +43,25 @@ class StraightTest {
             });
         });
         assertThat(simple[0]).isGreaterThan(100);
+        assertThat(apart[0]).isGreaterThan(10);
+    }
+
+    @Test
+    void whatLiesInsideStaysWhatItIs() throws ParseException {
+        WKTReader wkt = new WKTReader();
+        for (String inside : new String[] {
+            "POLYGON((10 10, 90 10, 90 90, 10 90, 10 10))",
+            "POLYGON((0 0, 700 0, 700 480, 0 480, 0 0))",
+            "POLYGON((10 10, 90 10, 90 90, 10 90, 10 10), (20 20, 20 30, 30 30, 30 20, 20 20))",
+            "MULTIPOLYGON(((10 10, 90 10, 90 90, 10 10)), ((200 200, 290 210, 290 290, 200 200)))"
+        }) {
+            Geometry g = wkt.read(inside);
+            assertThat(Straight.within(g, SHEET)).containsSame(g);
+        }
+        Geometry ring =
+                wkt.read("POLYGON((-10 10, 90 10, 90 90, -10 90, -10 10), (20 20, 20 30, 30 30, 30 20, 20 20))");
+        assertThat(Straight.within(ring, SHEET)).isEmpty();
+        assertThat(Reach.within(ring, SHEET).getArea()).isCloseTo(90 * 80 - 100, within(1e-9));
     }
 
     @Test

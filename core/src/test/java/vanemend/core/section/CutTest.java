@@ -74,6 +74,22 @@ class CutTest {
     }
 
     @Test
+    void heightsAtItsPlacesMakeTheSameCutAsTheSurface() {
+        double[] x = Cut.places(0, 90);
+        Section byHeights = new Cut(3, x, Cut.heights(x, v -> -1))
+                .layer("hill", "Hill", "part", Cut.heights(x, Math::sin))
+                .proud(Cut.heights(x, v -> 1.5))
+                .layer("skim", "Skim", "finish", Cut.heights(x, v -> 1))
+                .section();
+        Section bySurfaces = new Cut(3, 0, 90, v -> -1)
+                .layer("hill", "Hill", "part", Math::sin)
+                .proud(v -> 1.5)
+                .layer("skim", "Skim", "finish", v -> 1)
+                .section();
+        assertThat(byHeights).isEqualTo(bySurfaces);
+    }
+
+    @Test
     void sampledIsExactWhereACutLooksAndStraightBetween() {
         var f = Cut.sampled(0, 140, x -> x * x);
         for (int x : List.of(0, 1, 70, 139, 140)) {
