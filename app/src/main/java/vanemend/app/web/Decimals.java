@@ -23,10 +23,22 @@ import tools.jackson.databind.type.CollectionType;
 @Component
 class Decimals extends SimpleModule {
     private static final double SCALE = 10_000;
-    private static final int PLACES = 4;
-    private static final double LARGEST = 1e14;
+    private static final int SCALE_WHOLE = 10_000;
+    private static final double LARGEST = 1e12;
     private static final int ROOM = 26;
     private static final int PIECE = 1024;
+
+    /** Both digits of 0 to 99, so that two are written at a time. */
+    private static final char[] TENS = new char[100];
+
+    private static final char[] ONES = new char[100];
+
+    static {
+        for (int i = 0; i < 100; i++) {
+            TENS[i] = (char) ('0' + i / 10);
+            ONES[i] = (char) ('0' + i % 10);
+        }
+    }
 
     Decimals() {
         super("decimals");
@@ -80,26 +92,24 @@ class Decimals extends SimpleModule {
 
         private static void text(Collection<Double> all, JsonGenerator out) {
             char[] piece = new char[PIECE];
-            char[] one = new char[ROOM];
             int n = 0;
             boolean next = false;
             for (double v : all) {
-                int from = digits(v, one);
-                if (from < 0) {
-                    String longest = Double.toString(v);
-                    from = ROOM - longest.length();
-                    longest.getChars(0, longest.length(), one, from);
-                }
-                if (next) {
-                    one[--from] = ',';
-                }
-                next = true;
-                if (n + ROOM - from > PIECE) {
+                if (n + ROOM > PIECE) {
                     out.writeRaw(piece, 0, n);
                     n = 0;
                 }
-                System.arraycopy(one, from, piece, n, ROOM - from);
-                n += ROOM - from;
+                if (next) {
+                    piece[n++] = ',';
+                }
+                next = true;
+                int end = digits(v, piece, n);
+                if (end < 0) {
+                    String longest = Double.toString(v);
+                    longest.getChars(0, longest.length(), piece, n);
+                    end = n + longest.length();
+                }
+                n = end;
             }
             out.writeRaw(piece, 0, n);
         }
@@ -113,17 +123,17 @@ class Decimals extends SimpleModule {
         @Override
         public void serialize(Double v, JsonGenerator out, SerializationContext context) {
             char[] text = new char[ROOM];
-            int from = digits(v, text);
-            if (from < 0) {
+            int end = digits(v, text, 0);
+            if (end < 0) {
                 out.writeNumber(v.doubleValue());
             } else {
-                out.writeNumber(text, from, ROOM - from);
+                out.writeNumber(text, 0, end);
             }
         }
     }
 
-    /** Writes {@code v} at the end of {@code text} and answers where it begins; negative where it has more decimals. */
-    static int digits(double v, char[] text) {
+    /** Writes {@code v} into {@code to} from {@code at} on and answers where it ends; negative where it is large or has more decimals. */
+    static int digits(double v, char[] to, int at) {
         double scaled = Math.rint(v * SCALE);
         // Not even the sign of a nought is lost.
         boolean lessThanNought = v == 0 && 1 / v < 0;
@@ -131,27 +141,38 @@ class Decimals extends SimpleModule {
             return -1;
         }
         long all = Math.abs((long) scaled);
-        long whole = all / (long) SCALE;
-        int rest = (int) (all - whole * (long) SCALE);
-        int at = text.length;
-        if (rest != 0) {
-            int places = PLACES;
-            for (; rest % 10 == 0; rest /= 10) {
-                places--;
-            }
-            for (; places > 0; places--) {
-                text[--at] = (char) ('0' + rest % 10);
-                rest /= 10;
-            }
-            text[--at] = '.';
-        }
-        do {
-            text[--at] = (char) ('0' + whole % 10);
-            whole /= 10;
-        } while (whole > 0);
+        int whole = (int) (all / SCALE_WHOLE);
+        int rest = (int) (all - (long) whole * SCALE_WHOLE);
+        int n = at;
         if (scaled < 0) {
-            text[--at] = '-';
+            to[n++] = '-';
         }
-        return at;
+        n = whole(whole, to, n);
+        if (rest != 0) {
+            to[n++] = '.';
+            n = pair(rest / 100, to, n);
+            n = pair(rest % 100, to, n);
+            while (to[n - 1] == '0') {
+                n--;
+            }
+        }
+        return n;
+    }
+
+    private static int whole(int v, char[] to, int at) {
+        if (v >= 100) {
+            return pair(v % 100, to, whole(v / 100, to, at));
+        }
+        if (v >= 10) {
+            return pair(v, to, at);
+        }
+        to[at] = ONES[v];
+        return at + 1;
+    }
+
+    private static int pair(int v, char[] to, int at) {
+        to[at] = TENS[v];
+        to[at + 1] = ONES[v];
+        return at + 2;
     }
 }
