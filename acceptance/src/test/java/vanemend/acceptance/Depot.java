@@ -92,6 +92,7 @@ public final class Depot {
                             "-Xms768m",
                             "-Xmx768m",
                             "-XX:+AlwaysPreTouch",
+                            "-XX:+UseTransparentHugePages",
                             "-XX:+UseParallelGC",
                             "-XX:+UseCompactObjectHeaders",
                             "-jar",
