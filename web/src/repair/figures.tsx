@@ -12,11 +12,14 @@ export function Figures({
   workup,
   problems,
   made,
+  frozenAt,
 }: {
   workup: Api["Workup"] | undefined;
   /** What the part is made of, as typed so far. */
   made: Api["SubstrateDraft"] | undefined;
   problems: readonly Api["InputProblem"][];
+  /** When the work began, once it has. */
+  frozenAt: string | undefined;
 }) {
   const say = useSaid();
   const plan = workup?.plan;
@@ -41,7 +44,7 @@ export function Figures({
           </ul>
         </>
       )}
-      {problems.length === 0 && plan && <PlanFigures plan={plan} />}
+      {problems.length === 0 && plan && <PlanFigures plan={plan} frozenAt={frozenAt} />}
       {!plan && <MeaningNow made={made ?? {}} />}
     </section>
   );
@@ -63,18 +66,19 @@ function StillToSay({ problems }: { problems: readonly Api["InputProblem"][] }) 
   );
 }
 
-function PlanFigures({ plan }: { plan: Api["Plan"] }) {
+function PlanFigures({ plan, frozenAt }: { plan: Api["Plan"]; frozenAt: string | undefined }) {
   const now = useNow();
   const zone = useZone();
   const first = plan.mixes[0];
-  const ready = now + plan.totalMin * 60_000;
+  const begun = frozenAt ? Date.parse(frozenAt) : now;
+  const ready = begun + plan.totalMin * 60_000;
   const soon = plan.totalMin < 18 * 60;
   return (
     <div className="divide-y divide-hair">
       {first ? <MixFigures mix={first} /> : <PortionFigures plan={plan} />}
       <Big label="Hands on" value={minutes(plan.activeMin)} note={`of ${minutes(plan.totalMin)} in all`} />
       <Big
-        label="Ready, begun now"
+        label={frozenAt ? "Ready, as planned" : "Ready, begun now"}
         value={moment(ready, now, zone, "up")}
         small={!soon}
         note={

@@ -125,7 +125,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
                 </div>
               )}
             </section>
-            <Figures workup={on.workup} problems={on.problems} made={on.draft.part?.made} />
+            <Figures workup={on.workup} problems={on.problems} made={on.draft.part?.made} frozenAt={on.frozenAt} />
           </div>
         )}
       </LitProvider>

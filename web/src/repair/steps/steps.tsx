@@ -128,7 +128,7 @@ function StepList({
 }) {
   const say = useSaid();
   const now = useNow();
-  const begun = Math.floor(now / 60_000) * 60_000;
+  const begun = on.frozenAt ? Date.parse(on.frozenAt) : Math.floor(now / 60_000) * 60_000;
   const zone = useZone();
   const { lit, light, open, openStep } = useLit();
   const at = Math.max(
@@ -182,12 +182,12 @@ function StepList({
                 <HourBar planned={{ step, earliestMin, latestMin }} totalMin={plan.totalMin} />
               </span>
               <span className="n">
-                <span className="block font-semibold">{moment(begun + earliestMin * 60_000, begun, zone, "up")}</span>
+                <span className="block font-semibold">{moment(begun + earliestMin * 60_000, now, zone, "up")}</span>
                 <span className="lab block">
                   {plan.spareMin === undefined
                     ? ""
                     : latestMin >= earliestMin
-                      ? `latest ${moment(begun + latestMin * 60_000, begun, zone)}`
+                      ? `latest ${moment(begun + latestMin * 60_000, now, zone)}`
                       : "promise is missed"}
                 </span>
               </span>
@@ -229,7 +229,9 @@ function StepList({
           </li>
         ))}
       </ol>
-      <p className="px-4 py-3">Times as if begun now. {plan.closing}</p>
+      <p className="px-4 py-3">
+        {frozen ? "Times as planned when the work began." : "Times as if begun now."} {plan.closing}
+      </p>
     </>
   );
 }

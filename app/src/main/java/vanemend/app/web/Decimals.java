@@ -22,8 +22,7 @@ import tools.jackson.databind.type.CollectionType;
  */
 @Component
 class Decimals extends SimpleModule {
-    private static final double SCALE = 10_000;
-    private static final int SCALE_WHOLE = 10_000;
+    private static final int SCALE = 10_000;
     private static final double LARGEST = 1e12;
     private static final int ROOM = 26;
     private static final int PIECE = 1024;
@@ -141,8 +140,8 @@ class Decimals extends SimpleModule {
             return -1;
         }
         long all = Math.abs((long) scaled);
-        int whole = (int) (all / SCALE_WHOLE);
-        int rest = (int) (all - (long) whole * SCALE_WHOLE);
+        int whole = (int) (all / SCALE);
+        int rest = (int) (all - (long) whole * SCALE);
         int n = at;
         if (scaled < 0) {
             to[n++] = '-';

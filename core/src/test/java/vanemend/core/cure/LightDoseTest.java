@@ -54,9 +54,8 @@ class LightDoseTest {
         assertThat(sun(5, Instant.parse("2026-06-21T23:30:00Z"), JUNE).reached())
                 .isEmpty();
         assertThat(sun(5, Instant.parse("2026-06-21T23:30:00Z"), JUNE).dose(60)).isZero();
-        // At 50° north the sun of midsummer sets at 20:13 (value from memory of an almanac) and goes under 10° more
-        // than
-        // an hour before.
+        // At 50° north the sun of midsummer sets at 20:13 (value from memory of an almanac).
+        // It goes under 10° more than an hour before.
         LightDose dusk = sun(60, Instant.parse("2026-06-21T18:30:00Z"), JUNE);
         assertThat(dusk.reached()).isEmpty();
         assertThat(dusk.dose(200)).isBetween(1.0, 15.0);
