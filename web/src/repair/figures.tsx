@@ -80,7 +80,7 @@ function PlanFigures({ plan, frozenAt }: { plan: Api["Plan"]; frozenAt: string |
       <Big
         label={frozenAt ? "Ready, as planned" : "Ready, begun now"}
         value={moment(ready, now, zone, "up")}
-        small={!soon}
+        small={!soon || frozenAt !== undefined}
         note={
           plan.spareMin === undefined
             ? "no time promised"

@@ -88,13 +88,7 @@ public final class Depot {
             ProcessBuilder b = new ProcessBuilder(
                             Path.of(System.getProperty("java.home"), "bin", "java")
                                     .toString(),
-                            "-Duser.timezone=UTC",
-                            "-Xms768m",
-                            "-Xmx768m",
-                            "-XX:+AlwaysPreTouch",
-                            "-XX:+UseTransparentHugePages",
-                            "-XX:+UseParallelGC",
-                            "-XX:+UseCompactObjectHeaders",
+                            "@" + ROOT.resolve("app/server.options"),
                             "-jar",
                             jar().toString())
                     .redirectErrorStream(true)
