@@ -2,7 +2,9 @@ package vanemend.core.damage;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
@@ -31,6 +33,8 @@ public final class DepthField {
     private final List<Dent> dents;
     private final Ellipse[] ellipses;
     private final Optional<Ovals> ovals;
+    private final Map<Double, Geometry> grown = new HashMap<>();
+    private Optional<Geometry> union = Optional.empty();
     private double volume = Double.NaN;
 
     /** A field of one dent or more. */
@@ -84,28 +88,53 @@ public final class DepthField {
 
     /** The outline grown by {@code mm}, 0 or more, with round corners; empty where there are too many dents to grow each by itself. */
     public Optional<Geometry> grown(double mm) {
-        return ovals.map(o -> o.grown(mm));
+        // Zones, limits and drawing ask for the same ones.
+        return ovals.map(o -> grown.computeIfAbsent(mm, o::grown));
     }
 
     private Geometry union() {
-        List<Geometry> all = new ArrayList<>();
-        dents.forEach(d -> all.add(d.outline()));
-        return OverlayNGRobust.union(all);
+        if (union.isEmpty()) {
+            union = Optional.of(
+                    OverlayNGRobust.union(dents.stream().map(Dent::outline).toList()));
+        }
+        return union.get();
     }
 
-    /**
-     * Volume of the hollow, mm³: depth integrated over the outline by scan lines. Along x each stretch between the ends of
-     * dents is mapped by a sine, which takes the square-root ends of an ellipse out of the integrand; along y each stretch
-     * between the ends of the dents' chords is integrated by itself. Composite 12-point Gauss–Legendre both ways.
-     */
+    /** Volume of the hollow, mm³: the closed form of each dent that meets no other, the others integrated together. */
     public double volumeMm3() {
         if (Double.isNaN(volume)) {
-            volume = integrated();
+            List<Dent> meeting = new ArrayList<>();
+            double sum = 0;
+            for (Dent d : dents) {
+                if (alone(d)) {
+                    sum += d.volumeMm3();
+                } else {
+                    meeting.add(d);
+                }
+            }
+            volume = meeting.isEmpty() ? sum : sum + new DepthField(meeting).integrated();
         }
         return volume;
     }
 
-    private double integrated() {
+    /** Whether the box around {@code d} meets that of no other dent. */
+    private boolean alone(Dent d) {
+        for (Dent o : dents) {
+            if (o != d
+                    && Math.abs(o.xMm() - d.xMm()) < o.halfAcross() + d.halfAcross()
+                    && Math.abs(o.yMm() - d.yMm()) < o.halfUp() + d.halfUp()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /**
+     * Depth integrated over the outline by scan lines, mm³. Along x each stretch between the ends of dents is mapped by a sine, which
+     * takes the square-root ends of an ellipse out of the integrand; along y each stretch between the ends of the dents' chords is
+     * integrated by itself. Composite 12-point Gauss–Legendre both ways.
+     */
+    double integrated() {
         List<Double> xs = new ArrayList<>();
         for (Dent d : dents) {
             xs.add(d.xMm() - d.halfAcross());

@@ -17,32 +17,24 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
  */
 public final class Ovals {
     private static final GeometryFactory GEOMETRY = new GeometryFactory();
-    private static final int CORNERS = 96;
-
     /** Between two corners a round edge turns no further than this: a sixteenth of a quarter. */
     private static final double MOST_TURN = Math.PI / 32;
 
-    /** Corners of a convex polygon, counter-clockwise, the first not repeated. */
-    private record Convex(double[] x, double[] y) {
+    private static final double COS_MOST_TURN = Math.cos(MOST_TURN);
+
+    /** Corners of a convex polygon, counter-clockwise, the first not repeated, and the box around it. */
+    private record Convex(double[] x, double[] y, Envelope box) {
         int corners() {
             return x.length;
         }
 
-        Envelope envelope() {
-            Envelope e = new Envelope();
-            for (int i = 0; i < corners(); i++) {
-                e.expandToInclude(x[i], y[i]);
-            }
-            return e;
-        }
-
         Polygon polygon() {
-            double[] xy = new double[2 * corners() + 2];
-            for (int i = 0; i <= corners(); i++) {
-                xy[2 * i] = x[i % corners()];
-                xy[2 * i + 1] = y[i % corners()];
+            Coordinate[] ring = new Coordinate[corners() + 1];
+            for (int i = 0; i < corners(); i++) {
+                ring[i] = new Coordinate(x[i], y[i]);
             }
-            return ring(xy);
+            ring[corners()] = ring[0].copy();
+            return GEOMETRY.createPolygon(ring);
         }
 
         /** Whether a point lies inside or on the outline: between two rays from the first corner, then on which side of one edge. */
@@ -77,11 +69,11 @@ public final class Ovals {
             double a = o.lengthMm() / 2;
             double b = o.widthMm() / 2;
             double[] normals = normals(a, b);
-            int n = normals.length;
+            int n = normals.length / 2;
             Outline out = new Outline(new double[n], new double[n], new double[n], new double[n]);
             for (int i = 0; i < n; i++) {
-                double c = Math.cos(normals[i]);
-                double s = Math.sin(normals[i]);
+                double c = normals[2 * i];
+                double s = normals[2 * i + 1];
                 double reach = Math.sqrt(a * a * c * c + b * b * s * s);
                 double u = a * a * c / reach;
                 double v = b * b * s / reach;
@@ -97,11 +89,19 @@ public final class Ovals {
         Convex parallel(double mm) {
             double[] px = new double[x.length];
             double[] py = new double[x.length];
+            double left = Double.POSITIVE_INFINITY;
+            double right = Double.NEGATIVE_INFINITY;
+            double low = Double.POSITIVE_INFINITY;
+            double high = Double.NEGATIVE_INFINITY;
             for (int i = 0; i < x.length; i++) {
                 px[i] = x[i] + mm * nx[i];
                 py[i] = y[i] + mm * ny[i];
+                left = Math.min(left, px[i]);
+                right = Math.max(right, px[i]);
+                low = Math.min(low, py[i]);
+                high = Math.max(high, py[i]);
             }
-            return new Convex(px, py);
+            return new Convex(px, py, new Envelope(left, right, low, high));
         }
     }
 
@@ -127,26 +127,41 @@ public final class Ovals {
             return a.polygon();
         }
         Convex b = other.get().parallel(mm);
-        if (!a.envelope().intersects(b.envelope())) {
+        if (!a.box().intersects(b.box())) {
             return GEOMETRY.createMultiPolygon(new Polygon[] {a.polygon(), b.polygon()});
         }
         return joined(a, b).orElseGet(() -> OverlayNGRobust.overlay(a.polygon(), b.polygon(), OverlayNG.UNION));
     }
 
-    /** Directions of the normals at 96 corners of an ellipse, and between them where its narrow end turns fast; radians, rising. */
+    /**
+     * Cosine and sine of the normals' directions in turn: at the 96 corners of an ellipse, counter-clockwise, and between them where its
+     * narrow end turns fast. At the corner (a·cos t, b·sin t) the normal goes as (b·cos t, a·sin t).
+     */
     private static double[] normals(double a, double b) {
-        double[] out = new double[CORNERS * 3];
+        double[] out = new double[6 * Oval.CORNERS];
         int n = 0;
-        double from = 0;
-        for (int i = 1; i <= CORNERS; i++) {
-            double t = 2 * Math.PI * i / CORNERS;
-            double to = Math.atan2(a * Math.sin(t), b * Math.cos(t));
-            to = i == CORNERS ? 2 * Math.PI : to < 0 ? to + 2 * Math.PI : to;
-            int steps = (int) Math.ceil((to - from) / MOST_TURN - 1e-9);
-            for (int k = 0; k < Math.max(1, steps); k++) {
-                out[n++] = from + (to - from) * k / Math.max(1, steps);
+        double c = 1;
+        double s = 0;
+        for (int i = 1; i <= Oval.CORNERS; i++) {
+            double nextC = b * Oval.cos(i);
+            double nextS = a * Oval.sin(i);
+            double length = Math.sqrt(nextC * nextC + nextS * nextS);
+            nextC /= length;
+            nextS /= length;
+            out[n++] = c;
+            out[n++] = s;
+            double cosTurn = c * nextC + s * nextS;
+            if (cosTurn < COS_MOST_TURN) {
+                double from = Math.atan2(s, c);
+                double turn = Math.atan2(c * nextS - s * nextC, cosTurn);
+                int steps = (int) Math.ceil(turn / MOST_TURN - 1e-9);
+                for (int k = 1; k < steps; k++) {
+                    out[n++] = Math.cos(from + turn * k / steps);
+                    out[n++] = Math.sin(from + turn * k / steps);
+                }
             }
-            from = to;
+            c = nextC;
+            s = nextS;
         }
         return Arrays.copyOf(out, n);
     }
@@ -182,11 +197,10 @@ public final class Ovals {
 
     private static boolean[] held(Convex some, Convex by) {
         boolean[] out = new boolean[some.corners()];
-        Envelope around = by.envelope();
         for (int i = 0; i < out.length; i++) {
             double x = some.x()[i];
             double y = some.y()[i];
-            out[i] = around.contains(x, y) && by.holds(x, y);
+            out[i] = by.box().contains(x, y) && by.holds(x, y);
         }
         return out;
     }

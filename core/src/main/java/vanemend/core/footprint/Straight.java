@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.MultiPolygon;
@@ -48,6 +49,9 @@ final class Straight {
     }
 
     private static Optional<Polygon> cut(Polygon p, List<Coordinate> by) {
+        if (holds(by, p.getEnvelopeInternal())) {
+            return Optional.of(p);
+        }
         List<Coordinate> whole = open(p);
         List<Coordinate> ring = whole;
         for (int i = 0; i < by.size(); i++) {
@@ -61,6 +65,21 @@ final class Straight {
             return Optional.of(p);
         }
         return p.getNumInteriorRing() > 0 ? Optional.empty() : Optional.of(polygon(ring, p));
+    }
+
+    /** Whether all of a box lies inside {@code by} or on its outline. */
+    private static boolean holds(List<Coordinate> by, Envelope box) {
+        for (int i = 0; i < by.size(); i++) {
+            Coordinate a = by.get(i);
+            Coordinate b = by.get((i + 1) % by.size());
+            // Of the four corners the one farthest to the right of this edge.
+            double x = b.y >= a.y ? box.getMaxX() : box.getMinX();
+            double y = b.x >= a.x ? box.getMinY() : box.getMaxY();
+            if (left(a, b, x, y) < 0) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** The part of {@code sheet} on the side of {@code line} where {@code here} lies; empty where the sheet bulges inward. */
@@ -133,7 +152,11 @@ final class Straight {
 
     /** Above 0 where {@code p} lies left of the line from {@code a} to {@code b}. */
     private static double left(Coordinate a, Coordinate b, Coordinate p) {
-        return (b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x);
+        return left(a, b, p.x, p.y);
+    }
+
+    private static double left(Coordinate a, Coordinate b, double x, double y) {
+        return (b.x - a.x) * (y - a.y) - (b.y - a.y) * (x - a.x);
     }
 
     private static Polygon polygon(List<Coordinate> ring, Polygon like) {

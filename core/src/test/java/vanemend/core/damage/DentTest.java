@@ -58,8 +58,8 @@ class DentTest {
         assertThat(level.halfUp()).isCloseTo(30, within(1e-9));
         assertThat(upright.halfAcross()).isCloseTo(30, within(1e-9));
         assertThat(upright.halfUp()).isCloseTo(60, within(1e-9));
-        assertThat(new DepthField(List.of(level)).volumeMm3())
-                .isCloseTo(new DepthField(List.of(upright)).volumeMm3(), within(1.0));
+        assertThat(new DepthField(List.of(level)).integrated())
+                .isCloseTo(new DepthField(List.of(upright)).integrated(), within(1.0));
     }
 
     @Test

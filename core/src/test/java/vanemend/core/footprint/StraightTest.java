@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
+import java.util.Random;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
@@ -23,26 +24,41 @@ class StraightTest {
     private static final GeometryFactory G = new GeometryFactory();
     private static final Polygon SHEET = (Polygon) G.toGeometry(new Envelope(0, 700, 0, 480));
 
+    /** A sheet, or what a slanted line leaves of it. */
+    private static Polygon side(Random r, int i) {
+        LineString line = G.createLineString(new Coordinate[] {
+            new Coordinate(-1000, Seeds.between(r, -400, 400)), new Coordinate(1700, Seeds.between(r, -400, 400))
+        });
+        return i % 2 == 0
+                ? SHEET
+                : Straight.side(SHEET, line, new Coordinate(350, 10_000)).orElse(SHEET);
+    }
+
     @Test
     void whatLiesOnTheSheetIsWhatTheLibrarySays() {
         int[] simple = {0};
         int[] apart = {0};
-        Seeds.forEach(400, (r, i) -> {
+        int[] whole = {0};
+        Seeds.forEach(800, (r, i) -> {
+            Polygon side = side(r, i);
             Oval one = new Oval(Seeds.between(r, 0, 700), Seeds.between(r, 0, 480), 120, Seeds.between(r, 20, 120), 30);
             Oval other =
                     new Oval(Seeds.between(r, 0, 700), Seeds.between(r, 0, 480), 90, Seeds.between(r, 20, 90), -50);
             Geometry g = new Ovals(one, other).grown(Seeds.between(r, 1, 150));
-            Optional<Geometry> ours = Straight.within(g, SHEET);
+            Optional<Geometry> ours = Straight.within(g, side);
             ours.ifPresent(o -> {
                 simple[0]++;
                 apart[0] += g.getNumGeometries() - 1;
-                Geometry theirs = g.intersection(SHEET);
+                whole[0] += o == g ? 1 : 0;
+                assertThat(o == g).isEqualTo(side.covers(g));
+                Geometry theirs = g.intersection(side);
                 assertThat(o.isValid()).isTrue();
                 assertThat(o.getArea()).isCloseTo(theirs.getArea(), within(1e-6));
                 assertThat(o.symDifference(theirs).getArea()).isLessThan(1e-6);
             });
         });
-        assertThat(simple[0]).isGreaterThan(100);
+        assertThat(simple[0]).isGreaterThan(200);
+        assertThat(whole[0]).isBetween(50, simple[0] - 100);
         assertThat(apart[0]).isGreaterThan(10);
     }
 
