@@ -31,7 +31,7 @@ abstract class KitPage extends Page {
         return new MethodSteps(
                 method,
                 List.copyOf(steps),
-                List.copyOf(loops),
+                () -> List.copyOf(loops),
                 List.copyOf(kit.mixes().values()));
     }
 

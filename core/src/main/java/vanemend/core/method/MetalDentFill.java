@@ -69,11 +69,10 @@ public final class MetalDentFill extends Page {
         skim();
         refine();
         sealAndPass();
-        List<Loop> loops = loops();
         List<MixPlan> mixes = new ArrayList<>();
         found.filler().ifPresent(mixes::add);
         mixes.add(found.putty());
-        return new MethodSteps("Metal dent fill", List.copyOf(steps), loops, List.copyOf(mixes));
+        return new MethodSteps("Metal dent fill", List.copyOf(steps), this::loops, List.copyOf(mixes));
     }
 
     private void wash() {

@@ -1,13 +1,14 @@
 package vanemend.core.method;
 
 import java.util.List;
+import java.util.function.Supplier;
 
 /**
  * A method laid out for one repair.
  *
  * @param method name
  * @param steps in working order
- * @param loops rework by id
+ * @param rework loops by id, laid out where they are asked for
  * @param mixes mixes by id
  */
-public record MethodSteps(String method, List<Step> steps, List<Loop> loops, List<MixPlan> mixes) {}
+public record MethodSteps(String method, List<Step> steps, Supplier<List<Loop>> rework, List<MixPlan> mixes) {}

@@ -56,11 +56,11 @@ public record Part(
 
     /** Thickness of all coats for which {@code ground} holds, mm. */
     public double coatsMm(boolean ground) {
-        return coats.stream()
-                        .filter(c -> c.kind().isGround() == ground)
-                        .mapToDouble(Coat::thicknessUm)
-                        .sum()
-                / 1000;
+        double um = 0;
+        for (Coat c : coats) {
+            um += c.kind().isGround() == ground ? c.thicknessUm() : 0;
+        }
+        return um / 1000;
     }
 
     /** Its edge, mm. */

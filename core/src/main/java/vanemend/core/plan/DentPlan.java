@@ -3,7 +3,6 @@ package vanemend.core.plan;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import vanemend.core.cure.CureLaw;
 import vanemend.core.damage.Dent;
 import vanemend.core.damage.DepthField;
 import vanemend.core.footprint.DentFootprint;
@@ -53,7 +52,7 @@ final class DentPlan extends MethodPlan {
         Optional<MixPlan> filler = stack.item(Role.FILL).map(i -> fillerMix(i, footprint));
         MixPlan putty = puttyMix(stack.item(Role.FINISH).orElseThrow(), footprint, stack.puttyAlone());
         Optional<Double> primer = stack.item(Role.PRIME)
-                .map(i -> CureLaw.of(i).sandMinAt(airC(), 1).orElse(-1));
+                .map(i -> job.times().law(i).sandMinAt(airC(), 1).orElse(-1));
         if (primer.isPresent() && primer.get() < 0) {
             blockers.add("Epoxy primer does not cure at " + Check.shown(airC()) + " °C: warm the shop.");
         }
@@ -78,9 +77,8 @@ final class DentPlan extends MethodPlan {
     }
 
     private Optional<Double> sealerDryMin(StackChoice stack) {
-        OptionalDouble today = stack.item(Role.PINHOLE)
-                .map(i -> new TimesToday(airC()).sandMin(i))
-                .orElse(OptionalDouble.empty());
+        OptionalDouble today =
+                stack.item(Role.PINHOLE).map(i -> job.times().sandMin(i)).orElse(OptionalDouble.empty());
         return today.isPresent() ? Optional.of(today.getAsDouble()) : Optional.empty();
     }
 

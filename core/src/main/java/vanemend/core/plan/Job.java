@@ -22,6 +22,8 @@ import vanemend.core.trade.HouseRules;
  * @param damages on it
  * @param stack taken
  * @param heatCapC hottest the part may get, °C; empty where it has no cap of its own
+ * @param times of the shelf's labels, today
+ * @param extent how much of the plan is asked for
  */
 record Job(
         RepairDraft draft,
@@ -31,7 +33,9 @@ record Job(
         Material material,
         List<Damage> damages,
         StackChoice stack,
-        Optional<Double> heatCapC) {
+        Optional<Double> heatCapC,
+        TimesToday times,
+        Extent extent) {
     /** The way to mend that is taken; empty where none fits. */
     Optional<Recipe> recipe() {
         return Recipe.all().stream().filter(r -> r.id().equals(stack.taken())).findFirst();

@@ -108,7 +108,7 @@ abstract class MethodPlan {
         if (item.sand().isEmpty()) {
             return;
         }
-        CureLaw law = CureLaw.of(item);
+        CureLaw law = job.times().law(item);
         List<DryingRoute> routes = new ArrayList<>();
         routes.add(DryingRoute.air(law, airC(), peroxideFactor));
         double cap = Math.min(
@@ -177,7 +177,7 @@ abstract class MethodPlan {
     }
 
     private double workMin(ShelfItem item) {
-        OptionalDouble today = new TimesToday(airC()).workMin(item);
+        OptionalDouble today = job.times().workMin(item);
         return today.orElse(item.workMin().orElse(0.0));
     }
 
@@ -210,7 +210,7 @@ abstract class MethodPlan {
         if (item.workMin().isEmpty() || item.sand().isEmpty()) {
             throw new IllegalStateException(item.name() + " was matched without a work time and a time to sand");
         }
-        CureLaw law = CureLaw.of(item);
+        CureLaw law = job.times().law(item);
         double labelWork = item.workMin().orElseThrow();
         double width = Math.min(
                 zone.shape().getEnvelopeInternal().getWidth(),
@@ -396,7 +396,7 @@ abstract class MethodPlan {
         return Optional.of(new Plan(
                 laid.method(),
                 steps,
-                laid.loops(),
+                job.extent() == Extent.SKETCH ? List.of() : laid.rework().get(),
                 laid.mixes(),
                 ladder,
                 schools(),

@@ -12,8 +12,6 @@ import vanemend.core.damage.Damage;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
 import vanemend.core.damage.Scratch;
-import vanemend.core.material.MaterialClass.Role;
-import vanemend.core.material.ShelfItem;
 import vanemend.core.part.Composite;
 import vanemend.core.part.Glass;
 import vanemend.core.part.Metal;
@@ -51,19 +49,14 @@ public final class Planner {
         this.damages = damages;
     }
 
-    /** How a stack is chosen: with all that speaks against the rest, or without. */
-    private interface Choosing {
-        StackChoice choose(Need need, List<ShelfItem> shelf, Map<Role, String> pins, Optional<String> taken);
-    }
-
     /** The workup of {@code draft}, or nothing where {@code check} then holds problems. */
     public static Optional<Workup> plan(RepairDraft draft, Conditions shop, Check check) {
-        return checked(draft, shop, check).map(p -> p.workup(Matcher::choose));
+        return checked(draft, shop, check).map(p -> p.workup(Extent.WHOLE));
     }
 
     /** The same as shown while typing, with what that leaves out not worked out at all. */
     public static Optional<Workup> sketch(RepairDraft draft, Conditions shop, Check check) {
-        return checked(draft, shop, check).map(p -> p.workup(Matcher::brief)).map(Workup::sketch);
+        return checked(draft, shop, check).map(p -> p.workup(Extent.SKETCH)).map(Workup::sketch);
     }
 
     private static Optional<Planner> checked(RepairDraft draft, Conditions shop, Check check) {
@@ -91,7 +84,7 @@ public final class Planner {
         return Optional.of(new Planner(draft, shop, house, part, damages));
     }
 
-    private Workup workup(Choosing choosing) {
+    private Workup workup(Extent extent) {
         double lampC = TradeBook.value("heat.lamp-plateau");
         Case judged = new Case(
                 part,
@@ -103,19 +96,17 @@ public final class Planner {
                 draft.overrules());
         Verdict verdict = Judge.of(judged);
         Identity identity = Identity.of(part.substrate());
-        StackChoice stack = choosing.choose(
-                new Need(
-                        part,
-                        judged.material(),
-                        damages,
-                        shop.air().tempC(),
-                        shop.today(),
-                        house,
-                        identity.heatCapC().map(OptionalDouble::of).orElse(OptionalDouble.empty()),
-                        new TimesToday(shop.air().tempC())),
-                shop.shelf(),
-                draft.pins(),
-                Optional.ofNullable(draft.recipe()));
+        TimesToday times = new TimesToday(shop.air().tempC());
+        Need need = new Need(
+                part,
+                judged.material(),
+                damages,
+                shop.air().tempC(),
+                shop.today(),
+                house,
+                identity.heatCapC().map(OptionalDouble::of).orElse(OptionalDouble.empty()),
+                times);
+        StackChoice stack = choose(need, extent);
         List<String> blockers = new ArrayList<>();
         if (!verdict.mends()) {
             verdict.findings().stream()
@@ -129,7 +120,18 @@ public final class Planner {
             blockers.add(stack.fillNote());
         }
         Worked worked = worked(
-                new Job(draft, shop, house, part, judged.material(), damages, stack, identity.heatCapC()), blockers);
+                new Job(
+                        draft,
+                        shop,
+                        house,
+                        part,
+                        judged.material(),
+                        damages,
+                        stack,
+                        identity.heatCapC(),
+                        times,
+                        extent),
+                blockers);
         return new Workup(
                 RuleBook.version(),
                 part.name(),
@@ -141,6 +143,14 @@ public final class Planner {
                 worked.drawing(),
                 worked.plan(),
                 List.copyOf(blockers));
+    }
+
+    private StackChoice choose(Need need, Extent extent) {
+        Optional<String> taken = Optional.ofNullable(draft.recipe());
+        return switch (extent) {
+            case WHOLE -> Matcher.choose(need, shop.shelf(), draft.pins(), taken);
+            case SKETCH -> Matcher.brief(need, shop.shelf(), draft.pins(), taken);
+        };
     }
 
     /** What a method makes of a repair. */

@@ -1,5 +1,7 @@
 package vanemend.core.plan;
 
+import java.util.IdentityHashMap;
+import java.util.Map;
 import java.util.OptionalDouble;
 import vanemend.core.cure.CureLaw;
 import vanemend.core.material.MaterialClass.Chemistry;
@@ -7,11 +9,23 @@ import vanemend.core.material.ShelfItem;
 import vanemend.core.stack.Need;
 
 /**
- * Label times at today's temperature. Chemistries whose rate is no matter of temperature alone keep the label's own minutes.
- *
- * @param airC °C
+ * Label times at today's temperature. Chemistries whose rate is no matter of temperature alone keep the label's own minutes. What an
+ * item's label says of its rate is worked out once, however often it is asked.
  */
-record TimesToday(double airC) implements Need.Times {
+final class TimesToday implements Need.Times {
+    private final double airC;
+    private final Map<ShelfItem, CureLaw> laws = new IdentityHashMap<>();
+
+    /** Times in air of {@code airC}, °C. */
+    TimesToday(double airC) {
+        this.airC = airC;
+    }
+
+    /** How {@code item} cures; it must have a time to sand. */
+    CureLaw law(ShelfItem item) {
+        return laws.computeIfAbsent(item, CureLaw::of);
+    }
+
     @Override
     public OptionalDouble sandMin(ShelfItem item) {
         if (item.sand().isEmpty()) {
@@ -19,7 +33,7 @@ record TimesToday(double airC) implements Need.Times {
         }
         Chemistry c = item.materialClass().chemistry();
         return c.isMixed() || c == Chemistry.ONE_PART
-                ? CureLaw.of(item).sandMinAt(airC, 1)
+                ? law(item).sandMinAt(airC, 1)
                 : OptionalDouble.of(item.sand().getFirst().minutes());
     }
 
@@ -27,6 +41,6 @@ record TimesToday(double airC) implements Need.Times {
     public OptionalDouble workMin(ShelfItem item) {
         return item.workMin().isEmpty() || item.sand().isEmpty()
                 ? OptionalDouble.empty()
-                : OptionalDouble.of(CureLaw.of(item).workMinAt(item.workMin().get(), airC, 1));
+                : OptionalDouble.of(law(item).workMinAt(item.workMin().get(), airC, 1));
     }
 }

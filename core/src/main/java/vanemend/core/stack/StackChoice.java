@@ -58,11 +58,12 @@ public record StackChoice(
 
     /** What was chosen for {@code role}. */
     public Optional<ShelfItem> item(Role role) {
-        return lines.stream()
-                .filter(l -> l.role() == role)
-                .findFirst()
-                .flatMap(StackLine::chosen)
-                .map(Candidate::item);
+        for (StackLine l : lines) {
+            if (l.role() == role) {
+                return l.chosen().map(Candidate::item);
+            }
+        }
+        return Optional.empty();
     }
 
     /** What the shelf lacks, in words. */
