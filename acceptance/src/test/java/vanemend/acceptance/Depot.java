@@ -34,6 +34,8 @@ public final class Depot {
     /** Password of every demo account here. */
     public static final String PASSWORD = "acceptance-depot";
 
+    private static final String JAVA =
+            Path.of(System.getProperty("java.home"), "bin", "java").toString();
     private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
     private static final Path DIR = ROOT.resolve("acceptance/target/depot");
     private static final Duration READY = Duration.ofSeconds(120);
@@ -55,6 +57,7 @@ public final class Depot {
         Runtime.getRuntime().addShutdownHook(new Thread(this::close));
         wipe();
         port = freePort();
+        unpack();
         start();
         browser = Playwright.create(
                         new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))
@@ -83,14 +86,26 @@ public final class Depot {
                 "DROP DATABASE IF EXISTS vanemend_depot; CREATE DATABASE vanemend_depot CHARACTER SET utf8mb4"));
     }
 
+    /** As the start command does it. */
+    private static void unpack() {
+        run(List.of(
+                JAVA,
+                "-Djarmode=tools",
+                "-jar",
+                jar().toString(),
+                "extract",
+                "--force",
+                "--destination",
+                DIR.resolve("app").toString()));
+    }
+
     private synchronized void start() {
         try {
             ProcessBuilder b = new ProcessBuilder(
-                            Path.of(System.getProperty("java.home"), "bin", "java")
-                                    .toString(),
+                            JAVA,
                             "@" + ROOT.resolve("app/server.options"),
                             "-jar",
-                            jar().toString())
+                            DIR.resolve("app").resolve(jar().getFileName()).toString())
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.appendTo(
                             DIR.resolve("app.log").toFile()));
@@ -271,11 +286,13 @@ public final class Depot {
         }
     }
 
-    private static Path jar() throws IOException {
+    private static Path jar() {
         try (Stream<Path> all = Files.list(ROOT.resolve("app/target"))) {
             return all.filter(p -> p.getFileName().toString().endsWith("-exec.jar"))
                     .findFirst()
                     .orElseThrow(() -> new IllegalStateException("app/target holds no packaged application"));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 

@@ -4,6 +4,8 @@ import com.google.gson.JsonArray;
 import com.google.gson.JsonObject;
 import com.google.gson.JsonParser;
 import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +28,6 @@ public final class LoadRun {
 
     /** Prints what was measured. */
     public static void main(String[] args) {
-        System.setProperty("http.maxConnections", Integer.toString(IN_FLIGHT));
         firstPage();
         preview();
         System.exit(0);
@@ -89,17 +90,25 @@ public final class LoadRun {
     private static double[] round(Visitor tam, List<byte[]> typed) {
         AtomicInteger left = new AtomicInteger(A_ROUND);
         Queue<Double> times = new ConcurrentLinkedQueue<>();
+        Queue<IOException> failed = new ConcurrentLinkedQueue<>();
         try (ExecutorService hands = Executors.newFixedThreadPool(IN_FLIGHT)) {
             for (int i = 0; i < IN_FLIGHT; i++) {
                 hands.submit(() -> {
-                    for (int n = left.getAndDecrement(); n > 0; n = left.getAndDecrement()) {
-                        long begun = System.nanoTime();
-                        int status = tam.post("/api/preview", typed.get(n % typed.size()));
-                        times.add(status == 200 ? (System.nanoTime() - begun) / 1e6 : Double.POSITIVE_INFINITY);
+                    try (Wire wire = new Wire(tam)) {
+                        for (int n = left.getAndDecrement(); n > 0; n = left.getAndDecrement()) {
+                            byte[] question = wire.question("/api/preview", typed.get(n % typed.size()));
+                            long begun = System.nanoTime();
+                            int status = wire.ask(question);
+                            times.add(status == 200 ? (System.nanoTime() - begun) / 1e6 : Double.POSITIVE_INFINITY);
+                        }
+                    } catch (IOException e) {
+                        failed.add(e);
                     }
-                    return null;
                 });
             }
+        }
+        if (!failed.isEmpty()) {
+            throw new UncheckedIOException(failed.element());
         }
         return times.stream().mapToDouble(Double::doubleValue).sorted().toArray();
     }

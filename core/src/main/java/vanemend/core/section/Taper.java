@@ -10,8 +10,19 @@ import org.locationtech.jts.geom.Geometry;
  * edge that come nearer to the cut than that width can matter.
  */
 public final class Taper {
+    /** A stretch of the edge from x, y on, mm, and where along the cut it can matter. */
+    private record Stretch(double x, double y, double dx, double dy, double from, double to) {
+        double distance2(double px, double py) {
+            double length2 = dx * dx + dy * dy;
+            double t = length2 == 0 ? 0 : Math.clamp(((px - x) * dx + (py - y) * dy) / length2, 0, 1);
+            double ex = px - x - t * dx;
+            double ey = py - y - t * dy;
+            return ex * ex + ey * ey;
+        }
+    }
+
     private final double[] crossings;
-    private final List<double[]> near = new ArrayList<>();
+    private final List<Stretch> near = new ArrayList<>();
     private final double cutY;
     private final double width;
     private final boolean outward;
@@ -35,7 +46,8 @@ public final class Taper {
 
     private void look(Coordinate a, Coordinate b, List<Double> crossed) {
         if (cutY >= Math.min(a.y, b.y) - width && cutY <= Math.max(a.y, b.y) + width) {
-            near.add(new double[] {a.x, a.y, b.x, b.y});
+            near.add(new Stretch(
+                    a.x, a.y, b.x - a.x, b.y - a.y, Math.min(a.x, b.x) - width, Math.max(a.x, b.x) + width));
         }
         if ((a.y > cutY) != (b.y > cutY)) {
             crossed.add(a.x + (cutY - a.y) / (b.y - a.y) * (b.x - a.x));
@@ -57,21 +69,11 @@ public final class Taper {
             return 0;
         }
         double least2 = width * width;
-        for (double[] s : near) {
-            if (x >= Math.min(s[0], s[2]) - width && x <= Math.max(s[0], s[2]) + width) {
-                least2 = Math.min(least2, distance2(s, x, cutY));
+        for (Stretch s : near) {
+            if (x >= s.from && x <= s.to) {
+                least2 = Math.min(least2, s.distance2(x, cutY));
             }
         }
         return Math.sqrt(least2) / width;
-    }
-
-    private static double distance2(double[] s, double x, double y) {
-        double dx = s[2] - s[0];
-        double dy = s[3] - s[1];
-        double length2 = dx * dx + dy * dy;
-        double t = length2 == 0 ? 0 : Math.clamp(((x - s[0]) * dx + (y - s[1]) * dy) / length2, 0, 1);
-        double ex = x - s[0] - t * dx;
-        double ey = y - s[1] - t * dy;
-        return ex * ex + ey * ey;
     }
 }
