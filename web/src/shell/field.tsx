@@ -140,12 +140,14 @@ export function Line({
   onChange,
   problem,
   disabled = false,
+  secret,
 }: {
   label: string;
   value: string;
   onChange: (value: string) => void;
   problem?: string;
   disabled?: boolean;
+  secret?: "current-password" | "new-password";
 }) {
   const id = useId();
   return (
@@ -155,10 +157,11 @@ export function Line({
       </label>
       <input
         id={id}
+        type={secret ? "password" : "text"}
         className={`firm h-14 w-full px-2.5 text-16 font-semibold ${problem ? "border-oxide" : ""} ${disabled ? "bg-ground" : ""}`}
         value={value}
         disabled={disabled}
-        autoComplete="off"
+        autoComplete={secret ?? "off"}
         aria-invalid={Boolean(problem)}
         aria-describedby={problem ? `${id}-wrong` : undefined}
         onChange={(e) => onChange(e.target.value)}

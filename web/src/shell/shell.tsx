@@ -1,5 +1,17 @@
-import { Armchair, BookOpenCheck, Gauge, Keyboard, LibraryBig, LogOut, Moon, Ruler, Sun, Wrench } from "lucide-react";
-import { useState } from "react";
+import {
+  Armchair,
+  BookOpenCheck,
+  Gauge,
+  Keyboard,
+  LibraryBig,
+  LogOut,
+  Moon,
+  Ruler,
+  Sun,
+  UserRound,
+  Wrench,
+} from "lucide-react";
+import { type ComponentProps, useState } from "react";
 import { NavLink, Outlet, useNavigate } from "react-router";
 import { ask } from "../api/client";
 import { queryClient, useBell } from "../api/queries";
@@ -7,6 +19,7 @@ import { useOutbox, outbox } from "../repair/run/outbox";
 import { ClockRail } from "./clock-rail";
 import { KeysDialog } from "./keys-dialog";
 import { typing, useKeys } from "./keys";
+import { MyPassword } from "./my-password";
 import { usePreferences } from "./preferences";
 
 const PLACES = [
@@ -64,6 +77,7 @@ export function Shell() {
             Icon={theme === "day" ? Sun : Moon}
           />
           <StripButton word="Keys" label="All keys" onClick={() => setKeysOpen(true)} Icon={Keyboard} />
+          <MyPassword trigger={<StripButton word="Me" label="My password" Icon={UserRound} />} />
           <StripButton word="Out" label="Sign out" onClick={() => void signOut()} Icon={LogOut} />
         </nav>
         <main className="print-flow bg-sheet relative flex min-w-0 flex-1 flex-col overflow-hidden">
@@ -79,19 +93,18 @@ export function Shell() {
 function StripButton({
   word,
   label,
-  onClick,
   Icon,
+  ...button
 }: {
   word: string;
   label: string;
-  onClick: () => void;
   Icon: typeof Ruler;
-}) {
+} & ComponentProps<"button">) {
   return (
     <button
       className="n flex h-[62px] flex-col items-center justify-center gap-0.5 border-t border-hair text-14 font-medium"
       aria-label={label}
-      onClick={onClick}
+      {...button}
     >
       <Icon aria-hidden="true" size={22} strokeWidth={1.8} />
       {word}

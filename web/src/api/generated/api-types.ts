@@ -220,7 +220,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["password"];
+        put: operations["password_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -591,6 +591,22 @@ export interface paths {
         put?: never;
         post: operations["signIn"];
         delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["password"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1601,6 +1617,10 @@ export interface components {
         OverruleDraft: {
             reason?: string;
             ruleId?: string;
+        };
+        OwnPasswordDraft: {
+            old?: string;
+            password?: string;
         };
         PartDraft: {
             answers?: {
@@ -2811,7 +2831,7 @@ export interface operations {
             };
         };
     };
-    password: {
+    password_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3527,6 +3547,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnPasswordDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
             };
         };
     };

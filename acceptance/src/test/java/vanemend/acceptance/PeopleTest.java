@@ -32,5 +32,29 @@ class PeopleTest {
                 .containsText("Apprentice");
         Page wren = Depot.as("wren", 1280, 800);
         assertThat(wren.getByText("Wren").first()).isVisible();
+        takesAPasswordOfTheirOwn(new Technician(wren));
+    }
+
+    private static void takesAPasswordOfTheirOwn(Technician wren) {
+        String own = "tack-cloth-blue-7";
+        wren.button("My password").click();
+        wren.type("Password now", "something-else");
+        wren.type("New password", own);
+        wren.type("New password again", own + "8");
+        wren.button("Take this password").click();
+        assertThat(wren.page().getByText("not typed the same twice")).isVisible();
+        wren.type("New password again", own);
+        wren.button("Take this password").click();
+        assertThat(wren.page().getByText("That is not the password you sign in with"))
+                .isVisible();
+        wren.type("Password now", Depot.PASSWORD);
+        wren.button("Take this password").click();
+        assertThat(wren.page().getByRole(AriaRole.DIALOG)).isHidden();
+        wren.button("Sign out").click();
+        wren.type("Name", "wren");
+        wren.type("Password", own);
+        wren.button("Sign in").click();
+        assertThat(wren.page().getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Places")))
+                .isVisible();
     }
 }

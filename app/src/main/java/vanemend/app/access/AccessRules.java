@@ -34,7 +34,7 @@ class AccessRules {
                 .securityContext(c -> c.securityContextRepository(contexts))
                 .headers(h -> h.referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
                         .frameOptions(f -> f.deny()))
-                .authorizeHttpRequests(a -> a.requestMatchers("/api/session", "/api/session/**")
+                .authorizeHttpRequests(a -> a.requestMatchers("/api/session")
                         .permitAll()
                         .requestMatchers(HttpMethod.PUT, "/api/house-rules/**")
                         .hasRole(Role.LEAD.name())

@@ -15,24 +15,31 @@ import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.Audit;
+import vanemend.core.trade.Check;
 
-/** Sign in, sign out, who am I. */
+/** Sign in, sign out, who am I, and a new password of one's own. */
 @RestController
 @RequestMapping("/api/session")
 class SessionController {
+    private static final int MOST_TYPED = 72;
+
     private final Accounts accounts;
+    private final QuietSessions sessions;
     private final Audit audit;
     private final SecurityContextRepository contexts;
     private final Clock clock;
 
-    SessionController(Accounts accounts, Audit audit, SecurityContextRepository contexts, Clock clock) {
+    SessionController(
+            Accounts accounts, QuietSessions sessions, Audit audit, SecurityContextRepository contexts, Clock clock) {
         this.accounts = accounts;
+        this.sessions = sessions;
         this.audit = audit;
         this.contexts = contexts;
         this.clock = clock;
@@ -60,7 +67,7 @@ class SessionController {
     Session signIn(@RequestBody SignInDraft draft, HttpServletRequest request, HttpServletResponse response) {
         String name = draft.name() == null ? "" : draft.name();
         String password = draft.password() == null ? "" : draft.password();
-        if (name.isBlank() || password.isEmpty() || name.length() > 40 || password.length() > 72) {
+        if (name.isBlank() || password.isEmpty() || name.length() > 40 || password.length() > MOST_TYPED) {
             throw new Refused(
                     HttpStatus.UNAUTHORIZED,
                     "Sign-in",
@@ -71,24 +78,69 @@ class SessionController {
         return switch (outcome) {
             case Accounts.SignIn.Welcome w -> welcome(w.account(), request, response);
             case Accounts.SignIn.Wrong w ->
-                throw new Refused(
-                        HttpStatus.UNAUTHORIZED,
-                        "Sign-in",
-                        "Name or password is wrong. " + w.triesLeft() + (w.triesLeft() == 1 ? " try" : " tries")
-                                + " left before a pause of " + Accounts.LOCK.toMinutes() + " minutes.");
-            case Accounts.SignIn.Locked l ->
-                throw new Refused(
-                        HttpStatus.TOO_MANY_REQUESTS,
-                        "Sign-in",
-                        "Too many wrong tries. Wait "
-                                + Math.max(
-                                        1,
-                                        (l.until().getEpochSecond()
-                                                        - clock.instant().getEpochSecond()
-                                                        + 59)
-                                                / 60)
-                                + " minutes, then try again.");
+                throw new Refused(HttpStatus.UNAUTHORIZED, "Sign-in", "Name or password is wrong. " + left(w));
+            case Accounts.SignIn.Locked l -> throw locked(l);
         };
+    }
+
+    /**
+     * A new password of one's own.
+     *
+     * @param old the one signed in with
+     * @param password the new one
+     */
+    record OwnPasswordDraft(String old, String password) {}
+
+    /** Takes a new password of one's own and begins a new session; every other one ends. Wrong tries count as they do at the door. */
+    @PutMapping("/password")
+    Session password(
+            @RequestBody OwnPasswordDraft draft,
+            Principal me,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        Account own = accounts.find(me.getName()).orElseThrow();
+        Check check = new Check();
+        PersonDraft.password(check, draft.password());
+        String old = draft.old() == null ? "" : draft.old();
+        if (old.isEmpty() || old.length() > MOST_TYPED) {
+            notOwn(check, "Type the password that you sign in with now.");
+        }
+        Refused.unlessClean("Password", check);
+        Accounts.SignIn outcome = accounts.signIn(own.id(), old);
+        return switch (outcome) {
+            case Accounts.SignIn.Welcome w -> {
+                accounts.password(own, draft.password());
+                sessions.endAllOf(own);
+                audit.did(own.id(), Audit.Act.PERSON, "own new password: " + own.name());
+                yield welcome(own, request, response);
+            }
+            case Accounts.SignIn.Wrong w -> {
+                told(own.id(), w);
+                notOwn(check, "That is not the password you sign in with. " + left(w));
+                throw new Refused("Password", check);
+            }
+            case Accounts.SignIn.Locked l -> {
+                told(own.id(), l);
+                throw locked(l);
+            }
+        };
+    }
+
+    private static void notOwn(Check check, String message) {
+        check.refuse("person.old", "", "the password signed in with", message);
+    }
+
+    private static String left(Accounts.SignIn.Wrong w) {
+        return w.triesLeft() + (w.triesLeft() == 1 ? " try" : " tries") + " left before a pause of "
+                + Accounts.LOCK.toMinutes() + " minutes.";
+    }
+
+    private Refused locked(Accounts.SignIn.Locked l) {
+        long minutes = (l.until().getEpochSecond() - clock.instant().getEpochSecond() + 59) / 60;
+        return new Refused(
+                HttpStatus.TOO_MANY_REQUESTS,
+                "Sign-in",
+                "Too many wrong tries. Wait " + Math.max(1, minutes) + " minutes, then try again.");
     }
 
     private void told(String name, Accounts.SignIn outcome) {

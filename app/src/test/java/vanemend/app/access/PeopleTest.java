@@ -38,6 +38,66 @@ class PeopleTest {
                 .isEqualTo("APPRENTICE");
     }
 
+    private static Caller.Answer ownPassword(Caller who, String old, String password) {
+        return who.put("/api/session/password", Map.of("old", old, "password", password));
+    }
+
+    @Test
+    void whoSignedInGivesThemselvesANewPasswordAndIsOutEverywhereElse() {
+        add("wren.c", "APPRENTICE");
+        Caller here = TestBench.stranger();
+        Caller there = TestBench.stranger();
+        signIn(here, "wren.c", GOOD);
+        signIn(there, "wren.c", GOOD);
+        String next = "guide-coat-black-9";
+        Caller.Answer taken = ownPassword(here, GOOD, next);
+        assertThat(taken.status()).isEqualTo(200);
+        assertThat(taken.text("account.id")).isEqualTo("wren.c");
+        assertThat(here.get("/api/repairs").status()).isEqualTo(200);
+        assertThat(there.get("/api/repairs").status()).isEqualTo(401);
+        assertThat(signIn(TestBench.stranger(), "wren.c", GOOD).status()).isEqualTo(401);
+        assertThat(signIn(TestBench.stranger(), "wren.c", next).status()).isEqualTo(200);
+        assertThat(isla.get("/api/audit").body().toString())
+                .contains("own new password: Wren Adeyemi")
+                .doesNotContain(next);
+    }
+
+    @Test
+    @DisplayName("guessing the old password from an open screen is counted as it is at the door")
+    void anotherCannotTakeTheAccountFromAnOpenScreen() {
+        add("wren.d", "TECHNICIAN");
+        Caller open = TestBench.stranger();
+        signIn(open, "wren.d", GOOD);
+        String next = "guide-coat-black-9";
+        for (int left = Accounts.MOST_FAILURES - 1; left >= 1; left--) {
+            Caller.Answer a = ownPassword(open, "wrong-every-time", next);
+            assertThat(a.status()).isEqualTo(422);
+            assertThat(a.at("problems").findValuesAsString("field")).containsExactly("person.old");
+            assertThat(a.text("detail")).contains(left + (left == 1 ? " try" : " tries"));
+        }
+        assertThat(ownPassword(open, "wrong-every-time", next).status()).isEqualTo(429);
+        assertThat(ownPassword(open, GOOD, next).status()).isEqualTo(429);
+        TestBench.db()
+                .sql("DELETE FROM sign_in_failure WHERE typed_name = 'wren.d'")
+                .update();
+        assertThat(signIn(TestBench.stranger(), "wren.d", next).status()).isEqualTo(401);
+        assertThat(signIn(TestBench.stranger(), "wren.d", GOOD).status()).isEqualTo(200);
+    }
+
+    @Test
+    void whatIsWrongWithOnesOwnIsSaidAtItsFieldAndCostsNoTry() {
+        add("wren.e", "TECHNICIAN");
+        Caller wren = TestBench.stranger();
+        signIn(wren, "wren.e", GOOD);
+        Caller.Answer a = ownPassword(wren, "", "short");
+        assertThat(a.status()).isEqualTo(422);
+        assertThat(a.at("problems").findValuesAsString("field")).containsExactly("person.password", "person.old");
+        assertThat(ownPassword(wren, "no-such-password", "long-enough-now").text("detail"))
+                .contains((Accounts.MOST_FAILURES - 1) + " tries");
+        assertThat(ownPassword(TestBench.stranger(), GOOD, "long-enough-now").status())
+                .isEqualTo(401);
+    }
+
     @Test
     void onlyALeadMay() {
         Caller tam = TestBench.as("tam");
