@@ -4,8 +4,6 @@ import com.google.gson.JsonArray;
 import com.google.gson.JsonObject;
 import com.google.gson.JsonParser;
 import com.microsoft.playwright.Page;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,6 +11,7 @@ import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 
@@ -105,10 +104,10 @@ public final class LoadRun {
     private static List<Double> round(Visitor tam, List<byte[]> typed) {
         AtomicInteger left = new AtomicInteger(A_ROUND);
         Queue<Double> times = new ConcurrentLinkedQueue<>();
-        Queue<IOException> failed = new ConcurrentLinkedQueue<>();
+        List<Future<?>> all = new ArrayList<>();
         try (ExecutorService hands = Executors.newFixedThreadPool(IN_FLIGHT)) {
             for (int i = 0; i < IN_FLIGHT; i++) {
-                hands.submit(() -> {
+                all.add(hands.submit(() -> {
                     try (Wire wire = new Wire(tam)) {
                         for (int n = left.getAndDecrement(); n > 0; n = left.getAndDecrement()) {
                             byte[] question = wire.question("/api/preview", typed.get(n % typed.size()));
@@ -116,14 +115,15 @@ public final class LoadRun {
                             int status = wire.ask(question);
                             times.add(status == 200 ? (System.nanoTime() - begun) / 1e6 : Double.POSITIVE_INFINITY);
                         }
-                    } catch (IOException e) {
-                        failed.add(e);
                     }
-                });
+                    return null;
+                }));
             }
         }
-        if (!failed.isEmpty()) {
-            throw new UncheckedIOException(failed.element());
+        for (Future<?> one : all) {
+            if (one.state() == Future.State.FAILED) {
+                throw new IllegalStateException("the measurement broke off", one.exceptionNow());
+            }
         }
         return List.copyOf(times);
     }

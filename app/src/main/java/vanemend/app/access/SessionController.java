@@ -28,8 +28,6 @@ import vanemend.core.trade.Check;
 @RestController
 @RequestMapping("/api/session")
 class SessionController {
-    private static final int MOST_TYPED = 72;
-
     private final Accounts accounts;
     private final QuietSessions sessions;
     private final Audit audit;
@@ -67,7 +65,7 @@ class SessionController {
     Session signIn(@RequestBody SignInDraft draft, HttpServletRequest request, HttpServletResponse response) {
         String name = draft.name() == null ? "" : draft.name();
         String password = draft.password() == null ? "" : draft.password();
-        if (name.isBlank() || password.isEmpty() || name.length() > 40 || password.length() > MOST_TYPED) {
+        if (name.isBlank() || password.isEmpty() || name.length() > 40 || password.length() > PersonDraft.MOST_BYTES) {
             throw new Refused(
                     HttpStatus.UNAUTHORIZED,
                     "Sign-in",
@@ -102,7 +100,7 @@ class SessionController {
         Check check = new Check();
         PersonDraft.password(check, draft.password());
         String old = draft.old() == null ? "" : draft.old();
-        if (old.isEmpty() || old.length() > MOST_TYPED) {
+        if (old.isEmpty() || old.length() > PersonDraft.MOST_BYTES) {
             notOwn(check, "Type the password that you sign in with now.");
         }
         Refused.unlessClean("Password", check);

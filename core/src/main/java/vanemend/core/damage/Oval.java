@@ -15,6 +15,8 @@ import org.locationtech.jts.geom.Polygon;
  */
 public record Oval(double xMm, double yMm, double lengthMm, double widthMm, double angleDeg) {
     private static final GeometryFactory GEOMETRY = new GeometryFactory();
+
+    /** Corners of a whole ellipse. */
     static final int CORNERS = 96;
 
     private static final double[] COS = new double[CORNERS + 1];

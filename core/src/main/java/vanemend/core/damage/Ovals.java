@@ -17,6 +17,7 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
  */
 public final class Ovals {
     private static final GeometryFactory GEOMETRY = new GeometryFactory();
+
     /** Between two corners a round edge turns no further than this: a sixteenth of a quarter. */
     private static final double MOST_TURN = Math.PI / 32;
 

@@ -41,7 +41,7 @@ public record AirEffect(String name, What what, double labelMin, double labelC, 
             Chemistry chemistry = item.materialClass().chemistry();
             boolean follows = chemistry.isMixed() || chemistry == Chemistry.ONE_PART;
             if (follows && !item.sand().isEmpty() && seen.add(item.classId())) {
-                CureLaw law = CureLaw.of(item);
+                CureLaw law = today.law(item);
                 item.workMin()
                         .ifPresent(min -> mixed.add(
                                 new AirEffect(item.name(), What.WORK, min, ref, optional(today.workMin(item)))));

@@ -19,7 +19,7 @@ import vanemend.core.trade.Air;
  *
  * @param method name
  * @param steps in working order with earliest and latest starts
- * @param loops rework by id
+ * @param loops rework by id; none in a sketch, rework is walked only in a run
  * @param mixes mixes by id
  * @param ladder papers
  * @param schools question to the option followed, as shown
@@ -61,13 +61,6 @@ public record Plan(
         pieces = pieces == null ? List.of() : List.copyOf(pieces);
         shopping = shopping == null ? List.of() : List.copyOf(shopping);
         broken = broken == null ? List.of() : List.copyOf(broken);
-    }
-
-    /** The plan as read before the work begins: rework is walked only in a run. */
-    public Plan withoutRework() {
-        return new Plan(
-                method, steps, List.of(), mixes, ladder, schools, air, activeMin, totalMin, spareMin, closing, portions,
-                waits, budget, pieces, shopping, broken);
     }
 
     /** The mix called {@code id}. */

@@ -56,7 +56,7 @@ public final class Planner {
 
     /** The same as shown while typing, with what that leaves out not worked out at all. */
     public static Optional<Workup> sketch(RepairDraft draft, Conditions shop, Check check) {
-        return checked(draft, shop, check).map(p -> p.workup(Extent.SKETCH)).map(Workup::sketch);
+        return checked(draft, shop, check).map(p -> p.workup(Extent.SKETCH));
     }
 
     private static Optional<Planner> checked(RepairDraft draft, Conditions shop, Check check) {

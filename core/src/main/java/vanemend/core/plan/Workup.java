@@ -30,19 +30,4 @@ public record Workup(
         StackChoice stack,
         Drawing drawing,
         Optional<Plan> plan,
-        List<String> blockers) {
-    /** As shown while typing, less than half as heavy: without the rework of the plan and without why the rest of the shelf is not it. */
-    public Workup sketch() {
-        return new Workup(
-                ruleBook,
-                name,
-                vehicle,
-                mark,
-                identity,
-                verdict,
-                stack.sketch(),
-                drawing,
-                plan.map(Plan::withoutRework),
-                blockers);
-    }
-}
+        List<String> blockers) {}

@@ -71,9 +71,9 @@ public final class Matcher {
         return chosen.explained(m.ruledOut(m.built.values()), m.rejectedClasses(m.built.values()));
     }
 
-    /** The same as far as it bears on the plan: not why the rest of the shelf is not it. */
+    /** The same as shown while typing: not why the rest of the shelf is not it. */
     public static StackChoice brief(Need need, List<ShelfItem> shelf, Map<Role, String> pins, Optional<String> taken) {
-        return new Matcher(need, shelf, pins).chosen(taken);
+        return new Matcher(need, shelf, pins).chosen(taken).sketch();
     }
 
     /** A recipe with its lines; what it lacks is in them. */

@@ -9,11 +9,6 @@ import java.util.List;
  * stand-in when the input is refused; nothing may be computed from a draft whose check has problems.
  */
 public final class Check {
-    private static final int SHOWN_SCALE = 10_000;
-
-    /** Up to here, ten-thousandths counted, a number has no other text as short. */
-    private static final double EXACT = 1e15;
-
     private final List<InputProblem> problems = new ArrayList<>();
 
     /** What was refused so far. */
@@ -80,28 +75,10 @@ public final class Check {
     /** Plain digits, no exponent, no trailing zeros. */
     public static String shown(Object o) {
         if (o instanceof Double d && Double.isFinite(d)) {
-            return shown(d.doubleValue());
+            char[] text = new char[Digits.ROOM];
+            int end = Digits.write(d, text, 0);
+            return end < 0 ? BigDecimal.valueOf(d).stripTrailingZeros().toPlainString() : new String(text, 0, end);
         }
         return String.valueOf(o);
-    }
-
-    /** The same for a finite number. Four decimals or fewer, which most are, come straight from its digits: many are shown in a plan. */
-    private static String shown(double d) {
-        double scaled = Math.rint(d * SHOWN_SCALE);
-        if (!(Math.abs(scaled) < EXACT) || scaled / SHOWN_SCALE != d) {
-            return BigDecimal.valueOf(d).stripTrailingZeros().toPlainString();
-        }
-        long all = Math.abs((long) scaled);
-        long rest = all % SHOWN_SCALE;
-        StringBuilder out = new StringBuilder();
-        out.append(scaled < 0 ? "-" : "").append(all / SHOWN_SCALE);
-        if (rest > 0) {
-            out.append('.');
-            for (long place = SHOWN_SCALE / 10; rest > 0; place /= 10) {
-                out.append(rest / place);
-                rest %= place;
-            }
-        }
-        return out.toString();
     }
 }

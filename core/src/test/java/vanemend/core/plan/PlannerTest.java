@@ -311,8 +311,20 @@ class PlannerTest {
     void whatIsShownWhileTypingIsTheSamePlan() {
         Check check = new Check();
         Workup whole = Bench.workup(Bench.usual(), Bench.shop());
-        assertThat(Planner.sketch(Bench.usual(), Bench.shop(), check)).contains(whole.sketch());
+        Workup sketch = Planner.sketch(Bench.usual(), Bench.shop(), check).orElseThrow();
         assertThat(check.clean()).isTrue();
+        assertThat(sketch)
+                .usingRecursiveComparison()
+                .ignoringFields("stack", "plan")
+                .isEqualTo(whole);
+        assertThat(sketch.stack()).isEqualTo(whole.stack().sketch());
+        Plan plan = whole.plan().orElseThrow();
+        assertThat(sketch.plan().orElseThrow())
+                .usingRecursiveComparison()
+                .ignoringFields("loops")
+                .isEqualTo(plan);
+        assertThat(plan.loops()).isNotEmpty();
+        assertThat(sketch.plan().orElseThrow().loops()).isEmpty();
         assertThat(whole.stack().rejectedClasses()).isNotEmpty();
     }
 }
