@@ -21,9 +21,12 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.AfterEachCallback;
@@ -33,6 +36,15 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 public final class Depot {
     /** Password of every demo account here. */
     public static final String PASSWORD = "acceptance-depot";
+
+    /** When the tests run: as the test command says, so that they hold at any hour, in any season and zone. */
+    private static final Instant START = Optional.ofNullable(System.getenv("VANEMEND_TEST_CLOCK"))
+            .map(Instant::parse)
+            .orElse(Instant.parse("2027-06-21T12:00:00Z"));
+
+    private static final String ZONE =
+            Optional.ofNullable(System.getenv("VANEMEND_TEST_ZONE")).orElse("Europe/London");
+    private static final Instant BEGAN = Instant.now();
 
     private static final String JAVA =
             Path.of(System.getProperty("java.home"), "bin", "java").toString();
@@ -122,7 +134,11 @@ public final class Depot {
                             "VANEMEND_DEMO",
                             "true",
                             "VANEMEND_DEMO_PASSWORD",
-                            PASSWORD));
+                            PASSWORD,
+                            "VANEMEND_CLOCK",
+                            now().toString(),
+                            "VANEMEND_ZONE",
+                            ZONE));
             app = b.start();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -153,6 +169,16 @@ public final class Depot {
             }
         }
         throw new IllegalStateException("the application is not ready after " + READY.toSeconds() + " s");
+    }
+
+    /** Now, by the application's clock; after a restart it goes on as if it had never stood. */
+    static Instant now() {
+        return START.plus(Duration.between(BEGAN, Instant.now()));
+    }
+
+    /** Where the shop and its screens are. */
+    static ZoneId zone() {
+        return ZoneId.of(ZONE);
     }
 
     /** Address of the application. */
@@ -246,7 +272,7 @@ public final class Depot {
     /** A browser that has been nowhere yet. */
     public static Page blank(int width, int height) {
         BrowserContext context = ONE.browser.newContext(
-                new Browser.NewContextOptions().setViewportSize(width, height).setTimezoneId("UTC"));
+                new Browser.NewContextOptions().setViewportSize(width, height).setTimezoneId(ZONE));
         ONE.open.add(context);
         Page page = context.newPage();
         page.setDefaultTimeout(30_000);

@@ -74,7 +74,7 @@ class FaultsTest {
 
         // The clock on screen is the server's, to the minute it shows.
         Instant ends = Instant.parse(deadline(after));
-        double left = Duration.between(Instant.now(), ends).toSeconds() / 60.0;
+        double left = Duration.between(Depot.now(), ends).toSeconds() / 60.0;
         String figure = page.locator("[data-figure]").innerText();
         assertThat(Double.parseDouble(figure.replaceAll("[^0-9].*", ""))).isCloseTo(Math.ceil(left), within(1.0));
 
@@ -133,7 +133,7 @@ class FaultsTest {
         Page page = Depot.blank(1280, 800);
         page.clock()
                 .install(new Clock.InstallOptions()
-                        .setTime(Instant.now().minus(Duration.ofHours(3)).toEpochMilli()));
+                        .setTime(Depot.now().minus(Duration.ofHours(3)).toEpochMilli()));
         page.navigate(Depot.url() + "/");
         page.getByLabel("Name").fill("tam");
         page.getByLabel("Password").fill(Depot.PASSWORD);
@@ -147,13 +147,13 @@ class FaultsTest {
         for (Object s : (List<?>) state.get("steps")) {
             Object at = ((Map<?, ?>) s).get("doneAt");
             if (at != null) {
-                assertThat(Duration.between(Instant.parse((String) at), Instant.now()))
+                assertThat(Duration.between(Instant.parse((String) at), Depot.now()))
                         .as("done at, by the server's clock")
                         .isBetween(Duration.ofSeconds(-2), Duration.ofMinutes(3));
             }
         }
         double left =
-                Duration.between(Instant.now(), Instant.parse(deadline(state))).toSeconds() / 60.0;
+                Duration.between(Depot.now(), Instant.parse(deadline(state))).toSeconds() / 60.0;
         String figure = page.locator("[data-figure]").innerText();
         assertThat(Double.parseDouble(figure.replaceAll("[^0-9].*", ""))).isCloseTo(Math.ceil(left), within(1.0));
     }

@@ -2,6 +2,9 @@ package vanemend.app;
 
 import io.micrometer.observation.ObservationRegistry;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
@@ -22,9 +25,15 @@ public class VaneMend {
         return ObservationRegistry.NOOP;
     }
 
-    /** The one clock; the core is handed its time. */
+    /**
+     * The one clock; the core is handed its time. Sessions alone run out by the machine's.
+     *
+     * @param start what it shows when the application starts, and it runs on from there; empty for the machine's own time
+     */
     @Bean
-    Clock clock() {
-        return Clock.systemUTC();
+    Clock clock(@Value("${vanemend.clock}") String start) {
+        return start.isEmpty()
+                ? Clock.systemUTC()
+                : Clock.offset(Clock.systemUTC(), Duration.between(Instant.now(), Instant.parse(start)));
     }
 }

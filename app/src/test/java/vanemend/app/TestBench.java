@@ -4,7 +4,10 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
@@ -16,6 +19,15 @@ public final class TestBench {
     /** Password of every demo account here. */
     public static final String PASSWORD = "test-bench-password";
 
+    /** When the tests run: as the test command says, so that they hold at any hour, in any season and zone. */
+    private static final Instant START = Optional.ofNullable(System.getenv("VANEMEND_TEST_CLOCK"))
+            .map(Instant::parse)
+            .orElse(Instant.parse("2027-06-21T12:00:00Z"));
+
+    private static final String ZONE =
+            Optional.ofNullable(System.getenv("VANEMEND_TEST_ZONE")).orElse("Europe/London");
+    private static final Instant BEGAN = Instant.now();
+
     private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
     private static final TestBench ONE = new TestBench("vanemend_test", true);
 
@@ -26,25 +38,7 @@ public final class TestBench {
         Path dir = ROOT.resolve("app/target/test-bench");
         String[] words = database("up", dir).split(" ");
         Runtime.getRuntime().addShutdownHook(new Thread(() -> database("down", dir)));
-        Map<String, Object> settings = Map.of(
-                "server.port",
-                "0",
-                "spring.datasource.url",
-                "jdbc:mariadb://127.0.0.1:" + words[0] + "/" + name,
-                "spring.datasource.username",
-                words[1],
-                "spring.datasource.password",
-                words[2],
-                "spring.flyway.clean-disabled",
-                "false",
-                "vanemend.demo",
-                Boolean.toString(demo),
-                demo ? "vanemend.demo-password" : "vanemend.first-password",
-                PASSWORD,
-                "springdoc.api-docs.enabled",
-                "true",
-                "vanemend.warm-up",
-                "0s");
+        Map<String, Object> settings = settings(words, name, demo);
         wipe(words, name);
         SpringApplication spring = new SpringApplication(VaneMend.class);
         spring.setDefaultProperties(settings);
@@ -53,6 +47,26 @@ public final class TestBench {
                 .toArray(String[]::new));
         this.url = "http://127.0.0.1:"
                 + ((WebServerApplicationContext) app).getWebServer().getPort();
+    }
+
+    private static Map<String, Object> settings(String[] words, String name, boolean demo) {
+        return Map.ofEntries(
+                Map.entry("server.port", "0"),
+                Map.entry("spring.datasource.url", "jdbc:mariadb://127.0.0.1:" + words[0] + "/" + name),
+                Map.entry("spring.datasource.username", words[1]),
+                Map.entry("spring.datasource.password", words[2]),
+                Map.entry("spring.flyway.clean-disabled", "false"),
+                Map.entry("vanemend.demo", Boolean.toString(demo)),
+                Map.entry(demo ? "vanemend.demo-password" : "vanemend.first-password", PASSWORD),
+                Map.entry("springdoc.api-docs.enabled", "true"),
+                Map.entry("vanemend.warm-up", "0s"),
+                Map.entry("vanemend.clock", now().toString()),
+                Map.entry("vanemend.zone", ZONE));
+    }
+
+    /** Now, by the application's clock. */
+    public static Instant now() {
+        return START.plus(Duration.between(BEGAN, Instant.now()));
     }
 
     private static void wipe(String[] words, String name) {

@@ -1,9 +1,9 @@
 package vanemend.app.web;
 
-import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
+import vanemend.app.TestBench;
 
 /** Events as a screen sends them. */
 final class Happens {
@@ -13,7 +13,7 @@ final class Happens {
         Map<String, Object> e = new HashMap<>();
         e.put("id", UUID.randomUUID());
         e.put("kind", kind);
-        e.put("at", Instant.now());
+        e.put("at", TestBench.now());
         e.put("step", step);
         return e;
     }
