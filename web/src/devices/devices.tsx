@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { ask, type Api } from "../api/client";
 import { useNow } from "../api/clock";
-import { keys, queryClient, useBench } from "../api/queries";
+import { keys, queryClient, useBench, useCatalogue } from "../api/queries";
 import { Choice, Measure } from "../shell/field";
 import { usePreferences } from "../shell/preferences";
 import { stretch, type System, temperature, toFahrenheit } from "../units/units";
@@ -80,6 +80,8 @@ function DeviceSheet({
   heard: boolean;
   drive: Drive;
 }) {
+  const measured = useCatalogue().data?.measured ?? [];
+  const of = (m: Api["ShownFigure"]["measured"]) => measured.find((x) => x.measured === m);
   const { system } = usePreferences();
   return (
     <section className="firm-b firm-r flex flex-col gap-1.5 px-4 py-3" aria-label={d.name}>
@@ -91,14 +93,14 @@ function DeviceSheet({
         {shown.figures.length === 0 && <span className="n text-20 font-semibold">nothing measured yet</span>}
         {shown.figures.map((f) => (
           <span key={f.measured} className={shown.state === "LIVE" ? "" : "text-muted"}>
-            <span className="lab block">{MEASURED[f.measured].word}</span>
+            <span className="lab block">{of(f.measured)?.word}</span>
             <span className="n text-44 leading-[44px] font-semibold" style={{ fontStretch: "88%" }}>
-              {f.measured.endsWith("_C") ? (
+              {of(f.measured)?.unit === "°C" ? (
                 degrees(f.value, system)
               ) : (
                 <>
-                  {f.value.toFixed(MEASURED[f.measured].digits)}
-                  <span className="ml-1 text-20 font-medium">{MEASURED[f.measured].unit}</span>
+                  {f.value.toFixed(of(f.measured)?.digits ?? 0)}
+                  <span className="ml-1 text-20 font-medium">{of(f.measured)?.unit}</span>
                 </>
               )}
             </span>
@@ -149,17 +151,6 @@ function degrees(c: number, system: System) {
     </>
   );
 }
-
-const MEASURED: Record<Api["ShownFigure"]["measured"], { word: string; unit: string; digits: number }> = {
-  MASS_G: { word: "Shows", unit: "g", digits: 1 },
-  SURFACE_C: { word: "Surface", unit: "°C", digits: 1 },
-  AIR_C: { word: "Air", unit: "°C", digits: 1 },
-  RH_PERCENT: { word: "Humidity", unit: "%", digits: 0 },
-  FILM_UM: { word: "Film", unit: "µm", digits: 0 },
-  UV: { word: "At the resin", unit: "mW/cm²", digits: 2 },
-  INJURY_MM: { word: "Across", unit: "mm", digits: 1 },
-  ANGLE_DEG: { word: "From square", unit: "°", digits: 0 },
-};
 
 /** Whether what is shown is what the device says now; if not, how old it is and what to do. */
 function Standing({ shown, heard, held }: { shown: Shown; heard: boolean; held: boolean }) {

@@ -1,10 +1,10 @@
 import { useState } from "react";
 import { useNow } from "../api/clock";
 import { ask } from "../api/client";
-import { ASKS, type Ask } from "../repair/run/asks";
+import { type Ask, useAsked } from "../repair/run/asks";
 import { usePreferences } from "../shell/preferences";
-import { stretch, temperature } from "../units/units";
-import { figureFor, useDevices } from "./live";
+import { amountOf, stretch } from "../units/units";
+import { figureFor, useAnswer, useDevices } from "./live";
 
 /**
  * What a device shows for a figure that is asked, beside the field where it may always be typed: taken with a tap while it is live and
@@ -22,18 +22,13 @@ export function LiveFigureLine({
   const { system } = usePreferences();
   const now = useNow();
   const [refused, setRefused] = useState("");
-  const live = figureFor(wanted, useDevices());
+  const asked = useAsked()(wanted);
+  const live = figureFor(useAnswer(wanted), useDevices());
   if (!live) return null;
   const { shown, value } = live;
-  const unit = typeof ASKS[wanted].quantity === "object" ? ASKS[wanted].quantity.unit : "";
-  const figure =
-    value === undefined
-      ? "nothing measured yet"
-      : ASKS[wanted].quantity === "temperature"
-        ? temperature(value, system)
-        : `${value}\u202f${unit || "mm"}`;
+  const figure = value === undefined ? "nothing measured yet" : amountOf(value, asked.unit, system);
   const wrong = !live.heard ? "Out of reach: type it." : shown.said || refused;
-  const { from, to, told } = ASKS[wanted];
+  const { from, to, told } = asked;
   const beyond = value !== undefined && (value < from || value > to);
   const age = shown.at ? (now - Date.parse(shown.at)) / 1000 : 0;
   return (

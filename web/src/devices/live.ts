@@ -1,24 +1,19 @@
 import { useSyncExternalStore } from "react";
 import type { Api } from "../api/client";
+import { useCatalogue } from "../api/queries";
 import type { Ask } from "../repair/run/asks";
 
 export type Shown = Api["Shown"];
-type Kind = Shown["kind"];
-type Measured = Api["ShownFigure"]["measured"];
 
-/** Which device answers what a step asks, by what it measures. */
-const ANSWERS: Partial<Record<Ask, { kind: Kind; measured: Measured }>> = {
-  FILLER_G: { kind: "SCALE", measured: "MASS_G" },
-  CREAM_G: { kind: "SCALE", measured: "MASS_G" },
-  USED_G: { kind: "SCALE", measured: "MASS_G" },
-  SURFACE_C: { kind: "SURFACE", measured: "SURFACE_C" },
-  AIR_C: { kind: "AIR", measured: "AIR_C" },
-  RH_PERCENT: { kind: "AIR", measured: "RH_PERCENT" },
-  FILM_UM: { kind: "FILM", measured: "FILM_UM" },
-  UV: { kind: "UV", measured: "UV" },
-  INJURY_MM: { kind: "TYRE", measured: "INJURY_MM" },
-  ANGLE_DEG: { kind: "TYRE", measured: "ANGLE_DEG" },
-};
+/** What a device measures that answers what is asked, and which device. */
+export type Answer = Api["MeasuredView"];
+
+/** What answers {@code ask}, as the catalogue has it; undefined where it is typed. */
+export function useAnswer(ask: Ask): Answer | undefined {
+  const catalogue = useCatalogue().data;
+  const measured = catalogue?.quantities.find((q) => q.quantity === ask)?.measured;
+  return catalogue?.measured.find((m) => m.measured === measured);
+}
 
 interface Live {
   shown: readonly Shown[];
@@ -64,10 +59,9 @@ export interface LiveFigure {
   heard: boolean;
 }
 
-/** What a device has for {@code ask}; undefined where none answers it. */
-export function figureFor(ask: Ask, { shown, heard }: Live): LiveFigure | undefined {
-  const by = ANSWERS[ask];
-  const device = by && shown.find((s) => s.kind === by.kind);
+/** What a device has for what {@code by} measures; undefined where none does. */
+export function figureFor(by: Answer | undefined, { shown, heard }: Live): LiveFigure | undefined {
+  const device = by && shown.find((s) => s.kind === by.device);
   if (!by || !device) return undefined;
   return { shown: device, value: device.figures.find((f) => f.measured === by.measured)?.value, heard };
 }

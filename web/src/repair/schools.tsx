@@ -11,7 +11,7 @@ export function Schools({ on, station, frozen }: { on: DraftOnScreen; station: s
   const schools =
     rules?.schools.filter(
       ({ school: s }) =>
-        (station !== "steps" || !planned || s.question in planned) &&
+        (station !== "steps" || !planned || planned.some((p) => p.school === s.id)) &&
         s.stations.includes(station) &&
         (s.materials.length === 0 || s.materials.includes(material)),
     ) ?? [];

@@ -3,7 +3,7 @@ import { Tabs } from "radix-ui";
 import { useState } from "react";
 import { ask, type Api } from "../api/client";
 import { keys, queryClient, useCatalogue, useRules, useZone } from "../api/queries";
-import { roleWord } from "../repair/stack/roles";
+import { useRoleWord } from "../repair/stack/roles";
 import { VerdictMark } from "../repair/verdict-mark";
 import { useFindKey } from "../shell/use-find-key";
 import { dayAndTime } from "../units/units";
@@ -21,32 +21,6 @@ const TABS = [
   { value: "try", word: "Try" },
 ] as const;
 
-/** Where a value works, by the first word of its name. */
-const USED: Record<string, string> = {
-  air: "Verdict, dew",
-  asks: "Stack, score",
-  belief: "Part, bench tests",
-  bends: "Stack, score",
-  coat: "Part, section",
-  cure: "Stack, cure clocks",
-  dent: "Footprint, section",
-  dose: "Pour",
-  entry: "Part and Damage, what may be typed",
-  film: "Verdict, clear coat",
-  glass: "Verdict, windscreen",
-  heat: "Cure, lamp",
-  ladder: "Ladder",
-  mesh: "Verdict, rust holes",
-  minutes: "Steps, hands-on minutes",
-  mix: "Pour, batches",
-  peroxide: "Pour, cream",
-  promoter: "Part, promoter and flash",
-  score: "Stack, score",
-  spread: "Pour, batches",
-  stack: "Stack, which ways fit",
-  stock: "Shelf, low stock",
-};
-
 const figures = (l: { from?: number; upTo?: number; unit: string }) =>
   [l.from, l.upTo]
     .filter((v) => v !== undefined)
@@ -61,6 +35,7 @@ const has = (find: string, ...texts: (string | number | undefined)[]) =>
 
 /** The rule book: every figure with its source, and the house rules with both schools told. */
 export default function Rules() {
+  const roleWord = useRoleWord();
   const rules = useRules();
   const [find, setFind] = useState("");
   const search = useFindKey();
@@ -139,7 +114,7 @@ export default function Rules() {
                 <span className="text-14">{v.unit}</span>
               </span>,
               v.meaning,
-              USED[v.id.split(".")[0] ?? ""] ?? "",
+              v.used,
               <span key="id" className="lab">
                 {v.id}
               </span>,
@@ -195,13 +170,11 @@ export default function Rules() {
         <Table
           heads={["Way to mend", "For", "Roles, in order", "School"]}
           rows={book.recipes
-            .filter((r) => has(find, r.id, r.letter, r.method, r.name))
+            .filter((r) => has(find, r.title, r.name))
             .map((r) => [
               <span key="n">
                 <span className="hd block">{r.name}</span>
-                <span className="lab">
-                  {r.letter}, {r.method}
-                </span>
+                <span className="lab">{r.title}</span>
               </span>,
               r.damages.map((d) => d.toLowerCase().replace("_", " ")).join(", "),
               r.slots.map((x) => roleWord(x.role)).join(", "),

@@ -4,7 +4,7 @@ import { useId, useMemo, useState } from "react";
 import type { Api } from "../api/client";
 import { keys, useCatalogue, useShelf } from "../api/queries";
 import { grainOf, Hatches, type HatchName, Swatch } from "../marks/hatch";
-import { roleWord } from "../repair/stack/roles";
+import { useRoleWord } from "../repair/stack/roles";
 import { useFindKey } from "../shell/use-find-key";
 import { usePreferences } from "../shell/preferences";
 import { amount } from "../units/amount";
@@ -27,6 +27,7 @@ const TABS = [
 
 /** What stands on the shelf, with what its own labels say; received, opened, used up, thrown away; in and out as a file. */
 export default function ShelfPlace() {
+  const roleWord = useRoleWord();
   const id = useId();
   const shelf = useShelf();
   const client = useQueryClient();
@@ -42,7 +43,7 @@ export default function ShelfPlace() {
           .includes(w),
       ),
     );
-  }, [shelf.data, find]);
+  }, [shelf.data, find, roleWord]);
   const done = (lines: Line[]) => client.setQueryData(keys.shelf, lines);
   const chosen = shelf.data?.find((l) => l.item.id === open);
   return (
@@ -187,6 +188,7 @@ function ItemTable({
 
 /** Items against families: a filled hatch where the item holds on it. */
 function Serves({ lines, id }: { lines: readonly Line[]; id: string }) {
+  const roleWord = useRoleWord();
   const families = useCatalogue().data?.families ?? [];
   const holding = lines.filter((l) => l.serves.length > 0);
   return (

@@ -38,6 +38,18 @@ export function temperature(c: number, system: System, places = 0): string {
   return system === "metric" ? `${trimmed(c, places)}${THIN}°C` : `${trimmed(toFahrenheit(c), places)}${THIN}°F`;
 }
 
+/** A value in its stored unit as the shop's system has it; lengths as fine as a depth gauge reads. */
+export function amountOf(value: number, unit: string, system: System, withUnit = true): string {
+  const minus = (s: string) => s.replace("-", "−");
+  const text =
+    unit === "mm"
+      ? length(value, system, "depth")
+      : unit === "°C"
+        ? temperature(value, system)
+        : `${value}${THIN}${unit}`;
+  return minus(withUnit ? text : (text.split(THIN)[0] ?? text));
+}
+
 const SPAN = /(-?\d+(?:\.\d+)?)( to -?| and -?)(\d+(?:\.\d+)?) (mm|°C)(?![a-zA-Z²³])/g;
 const FIGURE = /(-?\d+(?:\.\d+)?) (mm|°C)(?![a-zA-Z²³])/g;
 const UNIT = /(\d) (?=(?:g|mm|µm|mL|min|s|K|°C|%)(?![a-zA-Z²³]))/g;

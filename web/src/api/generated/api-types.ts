@@ -958,11 +958,15 @@ export interface components {
         CatalogueView: {
             damages: components["schemas"]["KindView"][];
             families: components["schemas"]["FamilyView"][];
+            measured: components["schemas"]["MeasuredView"][];
             outlines: components["schemas"]["Outline"][];
+            quantities: components["schemas"]["QuantityView"][];
+            roles: components["schemas"]["RoleView"][];
             stamps: components["schemas"]["StampView"][];
             states: components["schemas"]["StateView"][];
             tests: components["schemas"]["BenchTest"][];
             testsShown: string;
+            tools: components["schemas"]["ToolView"][];
         };
         Caution: {
             id: string;
@@ -1158,6 +1162,7 @@ export interface components {
             id?: string;
             /** @enum {string} */
             kind?: "START" | "CLOCK" | "DONE" | "GATE" | "READING" | "NOTE" | "UNDO" | "AMEND" | "TAKE" | "SIGN";
+            logged?: boolean;
             /** @enum {string} */
             quantity?: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
             step?: string;
@@ -1417,6 +1422,7 @@ export interface components {
         };
         Left: {
             paper: string;
+            rung: string;
             /** Format: double */
             um: number;
         };
@@ -1534,6 +1540,16 @@ export interface components {
             means: string;
             name: string;
             solvent: string;
+        };
+        MeasuredView: {
+            /** @enum {string} */
+            device: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+            /** Format: int32 */
+            digits: number;
+            /** @enum {string} */
+            measured: "MASS_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG";
+            unit: string;
+            word: string;
         };
         MixDone: {
             /** Format: date-time */
@@ -1692,17 +1708,18 @@ export interface components {
             closing: string;
             ladder: components["schemas"]["Ladder"];
             loops: components["schemas"]["Loop"][];
-            method: string;
+            /** @enum {string} */
+            method: "METAL_DENT" | "RUST_MESH" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             mixes: components["schemas"]["MixPlan"][];
             pieces: components["schemas"]["Piece"][];
             portions: components["schemas"]["Portion"][];
-            schools: {
-                [key: string]: string;
-            };
+            recipe: string;
+            schools: components["schemas"]["SchoolFollowed"][];
             shopping: components["schemas"]["Shopping"][];
             /** Format: double */
             spareMin?: number;
             steps: components["schemas"]["PlannedStep"][];
+            title: string;
             /** Format: double */
             totalMin: number;
             waits: components["schemas"]["Wait"][];
@@ -1807,11 +1824,25 @@ export interface components {
             kind: "PUBLISHED" | "PRACTICE" | "MEMORY" | "LABEL";
             source: string;
         };
+        QuantityView: {
+            /** Format: double */
+            max: number;
+            /** @enum {string} */
+            measured?: "MASS_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG";
+            /** Format: double */
+            min: number;
+            /** @enum {string} */
+            quantity: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
+            /** @enum {string} */
+            sort: "DEPTH" | "TEMPERATURE" | "PLAIN";
+            unit: string;
+            word: string;
+        };
         RankedStack: {
-            letter: string;
             lines: components["schemas"]["StackLine"][];
             losses: string[];
-            method: string;
+            /** @enum {string} */
+            method: "METAL_DENT" | "RUST_MESH" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             missing: string[];
             name: string;
             recipe: string;
@@ -1819,6 +1850,7 @@ export interface components {
             /** Format: double */
             score: number;
             terms: components["schemas"]["ScoreTerm"][];
+            title: string;
             wins: string[];
         };
         ReadInView: {
@@ -1831,6 +1863,7 @@ export interface components {
             by: string;
             /** Format: uuid */
             event: string;
+            logged: boolean;
             /** @enum {string} */
             quantity: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
             source: string;
@@ -1851,9 +1884,9 @@ export interface components {
             damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE")[];
             families: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
             id: string;
-            letter: string;
             materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
-            method: string;
+            /** @enum {string} */
+            method: "METAL_DENT" | "RUST_MESH" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             /** Format: double */
             minutes: number;
             name: string;
@@ -1861,6 +1894,8 @@ export interface components {
                 [key: string]: string;
             };
             slots: components["schemas"]["Slot"][];
+            title: string;
+            way: string;
             when: ("BOTH_SIDES" | "THROUGH" | "NOT_THROUGH" | "OUTER_LAYER" | "SHORT" | "SMALL" | "ROOM_38" | "ABS" | "TRIM" | "NOT_TRIM" | "PUTTY_ALONE" | "NOT_PUTTY_ALONE" | "ANGLE_SQUARE" | "ANGLE_SLANT")[];
         };
         RecordView: {
@@ -1938,9 +1973,7 @@ export interface components {
             /** Format: double */
             plannedMin: number;
             ruleBook: string;
-            schools: {
-                [key: string]: string;
-            };
+            schools: components["schemas"]["SchoolFollowed"][];
             signed?: components["schemas"]["Signed"];
             /** Format: date-time */
             startedAt?: string;
@@ -1966,6 +1999,17 @@ export interface components {
         Ring: {
             hole: boolean;
             xy: number[];
+        };
+        RoleView: {
+            /** @enum {string} */
+            role: "REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER";
+            word: string;
+        };
+        Round: {
+            answer: string;
+            gate: string;
+            /** Format: int32 */
+            time: number;
         };
         Rule: {
             ask: string;
@@ -2033,6 +2077,7 @@ export interface components {
         };
         RunStep: {
             answer: string;
+            at: components["schemas"]["RunStepId"];
             /** Format: date-time */
             beganAt?: string;
             by: string;
@@ -2046,6 +2091,12 @@ export interface components {
             loop: string;
             step: components["schemas"]["Step"];
         };
+        RunStepId: {
+            rounds: components["schemas"]["Round"][];
+            step: string;
+            /** Format: int32 */
+            time: number;
+        };
         RunView: {
             /** Format: int32 */
             events: number;
@@ -2057,13 +2108,13 @@ export interface components {
             state: components["schemas"]["RunState"];
         };
         Rung: {
-            afterPutty: boolean;
             /** Format: int32 */
             discs: number;
             /** Format: double */
             grainUm: number;
             id: string;
             itemId: string;
+            leg: string;
             /** Format: double */
             minutes: number;
             motion: string;
@@ -2073,7 +2124,8 @@ export interface components {
             ratio: number;
             sign: string;
             stage: string;
-            tool: string;
+            /** @enum {string} */
+            tool: "DA" | "FLAT_DA" | "DA_SOFT_FACE" | "SLOW_ORBITAL" | "BELT_OR_DA" | "FILE_BOARD" | "BOARD" | "HAND_BLOCK";
             /** @enum {string} */
             zone: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
         };
@@ -2081,12 +2133,18 @@ export interface components {
             defaultOption: string;
             id: string;
             materials: string[];
-            methods: string[];
+            methods: ("METAL_DENT" | "RUST_MESH" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN")[];
             options: components["schemas"]["Option"][];
             question: string;
             shown: string;
             stations: string[];
             why: string;
+        };
+        SchoolFollowed: {
+            label: string;
+            option: string;
+            question: string;
+            school: string;
         };
         SchoolView: {
             changes: components["schemas"]["Change"][];
@@ -2411,12 +2469,18 @@ export interface components {
             good: boolean;
             leadsTo: string;
         };
+        ToolView: {
+            /** @enum {string} */
+            tool: "DA" | "FLAT_DA" | "DA_SOFT_FACE" | "SLOW_ORBITAL" | "BELT_OR_DA" | "FILE_BOARD" | "BOARD" | "HAND_BLOCK";
+            word: string;
+        };
         TradeValue: {
             id: string;
             meaning: string;
             provenance: components["schemas"]["Provenance"];
             shown: string;
             unit: string;
+            used: string;
             /** Format: double */
             value: number;
         };

@@ -7,7 +7,7 @@ import { Line, Measure, type Quantity } from "../../shell/field";
 import { useSaid } from "../../shell/preferences";
 import { SheetDialog } from "../../shell/sheet-dialog";
 import { dayAndTime, moment } from "../../units/units";
-import { ASKS } from "../run/asks";
+import { type Ask, type Asked, useAsked } from "../run/asks";
 import { type BenchEvent, outbox } from "../run/outbox";
 
 /** Something that happened and may be put right: a reading by its figure, a clock or a step by how much earlier it was. */
@@ -19,25 +19,27 @@ interface Happened {
   value: number;
   field: string;
   mayGo: boolean;
+  /** A remark, which has no figure. */
+  note: boolean;
 }
 
-function happenings(run: Api["RunView"]): Happened[] {
+function happenings(run: Api["RunView"], asked: (ask: Ask) => Asked): Happened[] {
   const title = (step: string) => run.state.steps.find((s) => s.id === step)?.step.title ?? "";
   const readings = run.state.readings.map((r): Happened => {
-    const ask = ASKS[r.quantity];
-    const unit = typeof ask.quantity === "object" ? ask.quantity.unit : ask.quantity === "temperature" ? "°C" : "mm";
+    const ask = asked(r.quantity);
     return {
       event: r.event,
       at: r.at,
-      said: `${ask.label} ${r.value}\u202f${unit}, at ${title(r.step).toLowerCase()}`,
+      said: `${ask.label} ${r.value}\u202f${ask.unit}, at ${title(r.step).toLowerCase()}`,
       quantity: ask.quantity,
       value: r.value,
       field: ask.label,
       mayGo: true,
+      note: false,
     };
   });
   const minutes = { unit: "min" };
-  const earlier = { quantity: minutes, value: 0, field: "How much earlier it was", mayGo: false };
+  const earlier = { quantity: minutes, value: 0, field: "How much earlier it was", mayGo: false, note: false };
   const steps = run.state.steps.flatMap((s): Happened[] => [
     ...(s.clockEvent
       ? [{ event: s.clockEvent, at: s.beganAt ?? "", said: `The clock of ${s.step.title.toLowerCase()}`, ...earlier }]
@@ -52,6 +54,7 @@ function happenings(run: Api["RunView"]): Happened[] {
     said: `Note: ${n.text}`,
     ...earlier,
     mayGo: true,
+    note: true,
   }));
   return [...readings, ...notes, ...steps].sort((a, b) => (a.at < b.at ? -1 : 1));
 }
@@ -61,6 +64,7 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
   const zone = useZone();
   const say = useSaid();
   const run = useRun(id);
+  const asked = useAsked();
   const [open, setOpen] = useState(false);
   const [picked, setPicked] = useState<Happened>();
   const [value, setValue] = useState<number>();
@@ -77,7 +81,7 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
     setWhy("");
     setOpen(false);
   };
-  const note = picked?.said.startsWith("Note:") ?? false;
+  const note = picked?.note ?? false;
   return (
     <section aria-label="Put right" className="mt-5">
       <div className="flex items-center gap-3">
@@ -99,7 +103,7 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
         >
           {picked === undefined ? (
             <ul className="max-h-[60vh] overflow-y-auto" aria-label="What happened">
-              {(run.data ? happenings(run.data) : []).map((h) => (
+              {(run.data ? happenings(run.data, asked) : []).map((h) => (
                 <li key={h.event} className="border-b border-hair">
                   <button
                     type="button"

@@ -188,9 +188,9 @@ function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"]
           <div>
             <h3 className="hd">Schools followed</h3>
             <ul>
-              {Object.entries(record.schools).map(([q, a]) => (
-                <li key={q} className="border-b border-hair py-1">
-                  {q}: <b>{a}</b>
+              {record.schools.map((s) => (
+                <li key={s.school} className="border-b border-hair py-1">
+                  {s.question}: <b>{s.label}</b>
                 </li>
               ))}
             </ul>

@@ -1,36 +1,62 @@
 import { describe, expect, it } from "vitest";
 import type { Api } from "../../api/client";
-import fixture from "../../api/generated/run-fixture.json";
 import { aheadOfServer } from "./ahead-of-server";
 import type { BenchEvent } from "./outbox";
 
 interface Turn {
   event: BenchEvent;
   current: string;
-  steps: string[];
+  steps?: string[];
   clocks: string[];
   weigh: string[];
 }
-const plan = fixture.plan as unknown as Api["Plan"];
-const begun = fixture.begun as unknown as Api["RunState"];
-const turns = fixture.turns as unknown as Turn[];
+interface Fixture {
+  plan: Api["Plan"];
+  begun: Api["RunState"];
+  turns: Turn[];
+}
+
+const runs = import.meta.glob<Fixture>("../../api/generated/runs/*.json", { eager: true, import: "default" });
+const recipes = Object.keys(runs).map((f) => f.replace(/^.*\/|\.json$/g, ""));
+
+function kept(recipe: string): Fixture {
+  const fixture = runs[`../../api/generated/runs/${recipe}.json`];
+  if (!fixture) throw new Error(`no run of ${recipe} is kept`);
+  const begun: Partial<Api["RunState"]> = { clocks: [], mixes: [], readings: [], notes: [], before: [], findings: [] };
+  return { ...fixture, begun: { ...fixture.begun, ...begun } };
+}
 
 describe("ahead of the server", () => {
-  it("steps through a whole run with its loops just as the core does, with no server at all", () => {
-    const sent: BenchEvent[] = [];
+  it.each(recipes)("%s: steps through every loop just as the core does, with no server at all", (recipe) => {
+    const { plan, begun, turns } = kept(recipe);
+    let steps = begun.steps.map((s) => s.id);
+    let state = begun;
     for (const turn of turns) {
-      sent.push(turn.event);
-      const state = aheadOfServer(plan, begun, sent);
-      expect(state.current ?? "", `after ${turn.event.kind} ${turn.event.step}`).toBe(turn.current);
-      expect(state.steps.map((s) => s.id)).toEqual(turn.steps);
-      expect(state.clocks.map((c) => `${c.step} ${c.kind}`).sort()).toEqual(turn.clocks);
-      expect(state.mixes.map((m) => `${m.step} ${Math.round(m.fillerTargetG)}`)).toEqual(turn.weigh);
+      state = aheadOfServer(plan, state, [turn.event]);
+      steps = turn.steps ?? steps;
+      const after = `after ${turn.event.kind} at ${turn.event.step}`;
+      expect(state.current ?? "", after).toBe(turn.current);
+      expect(
+        state.steps.map((s) => s.id),
+        after,
+      ).toEqual(steps);
+      expect(state.clocks.map((c) => `${c.step} ${c.kind} ${c.label}`).sort(), after).toEqual(turn.clocks);
+      expect(
+        state.mixes.map((m) => `${m.step} ${Math.round(m.fillerTargetG)} ${Math.round(m.creamTargetG * 10) / 10}`),
+        after,
+      ).toEqual(turn.weigh);
     }
-    expect(turns.length).toBeGreaterThan(40);
     expect(turns.at(-1)?.current).toBe("");
   });
 
+  it("puts all events on top of the last state at once as one after the other", () => {
+    const { plan, begun, turns } = kept("dent-filler-putty");
+    const sent = turns.map((t) => t.event);
+    expect(aheadOfServer(plan, begun, sent)).toEqual(sent.reduce((s, e) => aheadOfServer(plan, s, [e]), begun));
+  });
+
   it("takes cream to what was weighed, and the deadline from the plan", () => {
+    const { plan, begun, turns } = kept("dent-filler-putty");
     const mixAt = turns.findIndex((t) => t.event.kind === "CLOCK");
     const state = aheadOfServer(
       plan,
@@ -46,11 +72,12 @@ describe("ahead of the server", () => {
   });
 
   it("takes back what was undone before it was sent, and ignores what no longer fits", () => {
+    const { plan, begun, turns } = kept("plastic-adhesive-cloth");
     const [first, second] = turns.map((t) => t.event);
     if (!first || !second) throw new Error("no turns");
     const undo: BenchEvent = { id: "u", kind: "UNDO", at: first.at, target: second.id };
     expect(aheadOfServer(plan, begun, [first, second, undo]).current).toBe(turns[0]?.current);
     expect(aheadOfServer(plan, begun, [first, first]).current).toBe(turns[0]?.current);
-    expect(aheadOfServer(plan, begun, [{ ...first, id: "x", step: "palm" }]).current).toBe(begun.current);
+    expect(aheadOfServer(plan, begun, [{ ...first, id: "x", step: "pinholes" }]).current).toBe(begun.current);
   });
 });

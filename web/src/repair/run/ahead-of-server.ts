@@ -2,6 +2,7 @@ import type { Api } from "../../api/client";
 import { creamFor, percentOf } from "./dose";
 import type { BenchEvent } from "./outbox";
 import { fillerFor } from "./rework";
+import { again, inserted, type RunStepId, textOf } from "./run-step-id";
 
 type State = Api["RunState"];
 type Plan = Api["Plan"];
@@ -28,6 +29,7 @@ function take(plan: Plan, state: State, e: BenchEvent): State {
       at: e.at,
       by: "",
       source: e.text ?? "",
+      logged: false,
     };
     const next = { ...state, readings: [...state.readings, reading], lastUndoable: e.id };
     return { ...next, mixes: next.mixes.map((m) => (m.step === e.step ? weighed(plan, next, m) : m)) };
@@ -47,7 +49,7 @@ function take(plan: Plan, state: State, e: BenchEvent): State {
   }
   if (e.kind === "GATE" && now.step.gate) {
     const branch = now.step.gate.branches.find((b) => b.id === e.answer);
-    return advance(plan, state, i, e, e.answer ?? "", branch ? rework(plan, state, now, branch) : []);
+    return advance(plan, state, i, e, e.answer ?? "", branch ? rework(plan, now, branch) : []);
   }
   return state;
 }
@@ -55,7 +57,8 @@ function take(plan: Plan, state: State, e: BenchEvent): State {
 function weighed(plan: Plan, state: State, m: Api["MixDone"]): Api["MixDone"] {
   const last = (q: string) => state.readings.findLast((r) => r.step === m.step && r.quantity === q)?.value;
   const pour = plan.mixes.find((x) => x.id === m.mix)?.pour;
-  const fillerTargetG = fillerFor(m.step, pour, state.readings);
+  const at = state.steps.find((s) => s.id === m.step)?.at;
+  const fillerTargetG = at ? fillerFor(at, pour, state.readings) : m.fillerTargetG;
   const fillerG = last("FILLER_G");
   const creamG = last("CREAM_G");
   return {
@@ -91,17 +94,35 @@ function startClock(plan: Plan, state: State, now: RunStep, at: string, undoable
   };
 }
 
-function rework(plan: Plan, state: State, gate: RunStep, branch: Api["Branch"]): RunStep[] {
-  const base = gate.id.split("#")[0] ?? gate.id;
-  const n = state.steps.filter((s) => s.id === base || new RegExp(`^${base}#\\d+$`).test(s.id)).length;
+function rework(plan: Plan, gate: RunStep, branch: Api["Branch"]): RunStep[] {
   const loop = plan.loops.find((l) => l.id === branch.loop)?.steps ?? [];
   return [
-    ...loop.map((step) => fresh(`${base}#${n}.${branch.id}.${step.id}`, branch.label, step)),
-    fresh(`${base}#${n + 1}`, gate.loop, gate.step),
+    ...loop.map((step) => fresh(inserted(gate.at, branch.id, step.id), branch.label, step)),
+    fresh(again(gate.at), gate.loop, gate.step),
   ];
 }
 
-const fresh = (id: string, loop: string, step: Api["Step"]): RunStep => ({ id, loop, step, by: "", answer: "" });
+const fresh = (at: RunStepId, loop: string, step: Api["Step"]): RunStep => ({
+  id: textOf(at),
+  at,
+  loop,
+  step,
+  by: "",
+  answer: "",
+});
+
+/** A clock as planned, from the moment its step begins. */
+const planned = (step: string, clock: Api["Clock"], at: string): Api["LiveClock"] => ({
+  step,
+  kind: clock.kind,
+  label: clock.label,
+  startedAt: at,
+  endsAt: plus(at, clock.minutes),
+  note: clock.note,
+  warning: "",
+  agedMin: 0,
+  neededMin: 0,
+});
 
 function advance(plan: Plan, state: State, i: number, e: BenchEvent, answer: string, inserted: RunStep[]): State {
   const steps = [...state.steps];
@@ -119,26 +140,13 @@ function advance(plan: Plan, state: State, i: number, e: BenchEvent, answer: str
     steps[i + 1] = { ...next, beganAt: e.at };
     if (next.step.kind === "MIX" && !mixes.some((m) => m.step === next.id)) {
       const pour = plan.mixes.find((m) => m.id === next.step.mix)?.pour;
-      const fillerTargetG = fillerFor(next.id, pour, state.readings);
+      const fillerTargetG = fillerFor(next.at, pour, state.readings);
       const creamTargetG = pour ? creamFor(fillerTargetG, pour.percent) : 0;
       mixes = [...mixes, { step: next.id, mix: next.step.mix, fillerTargetG, creamTargetG, said: "" }];
     }
-    if (next.step.kind === "WAIT" && next.step.clock) {
-      clocks = [
-        ...clocks,
-        {
-          step: next.id,
-          kind: "FROM",
-          label: next.step.clock.label,
-          startedAt: e.at,
-          endsAt: plus(e.at, next.step.clock.minutes),
-          note: next.step.clock.note,
-          warning: "",
-          agedMin: 0,
-          neededMin: 0,
-        },
-      ];
-    }
+    // What comes from a cartridge or a palette goes off from the moment it is laid.
+    const runs = next.step.kind === "WAIT" || (next.step.kind === "SPREAD" && !next.step.mix);
+    if (runs && next.step.clock) clocks = [...clocks, planned(next.id, next.step.clock, e.at)];
   }
   return {
     ...state,

@@ -1,48 +1,46 @@
 import type { Api } from "../../api/client";
+import { useCatalogue } from "../../api/queries";
 import type { Quantity } from "../../shell/field";
+import { usePreferences } from "../../shell/preferences";
+import { amountOf } from "../../units/units";
 
 export type Ask = Api["Step"]["asks"][number];
 
-interface Said {
+/** A quantity that is read at the bench, as this screen says it. */
+export interface Asked {
   label: string;
   quantity: Quantity;
+  unit: string;
   from: number;
   to: number;
+  /** What is believed, in words. */
   told: string;
 }
 
-const plain = (label: string, unit: string, from: number, to: number): Said => ({
-  label,
-  quantity: { unit },
-  from,
-  to,
-  told: `${from} to ${to}\u202f${unit}`,
-});
-
-/** What can be read at the bench, with what is believed. */
-export const ASKS: Record<Ask, Said> = {
-  SURFACE_C: {
-    label: "Surface",
-    quantity: "temperature",
-    from: -20,
-    to: 120,
-    told: "−20 to 120\u202f°C (−4 to 248\u202f°F)",
-  },
-  AIR_C: { label: "Air", quantity: "temperature", from: -20, to: 60, told: "−20 to 60\u202f°C (−4 to 140\u202f°F)" },
-  DEPTH_MM: { label: "Depth left", quantity: "depth", from: 0, to: 25, told: "0 to 25\u202fmm (0 to 1\u202fin)" },
-  INJURY_MM: {
-    label: "Injury across",
-    quantity: "depth",
-    from: 0.5,
-    to: 60,
-    told: "0.5 to 60\u202fmm (0.02 to 2.4\u202fin)",
-  },
-  FILLER_G: plain("Filler weighed", "g", 1, 3000),
-  CREAM_G: plain("Cream weighed", "g", 0.1, 150),
-  RH_PERCENT: plain("Humidity", "%", 0, 100),
-  FILM_UM: plain("Clear left beside the run", "µm", 0, 2000),
-  UV: plain("UV at the resin", "mW/cm²", 0, 500),
-  ANGLE_DEG: plain("Angle from square", "°", 0, 80),
-  USED_ML: plain("Really used", "mL", 0, 5000),
-  USED_G: plain("Really used", "g", 0, 5000),
+const FIELD: Record<Exclude<Api["QuantityView"]["sort"], "PLAIN">, Quantity> = {
+  DEPTH: "depth",
+  TEMPERATURE: "temperature",
 };
+
+/** Before the catalogue is there nothing is refused here; the server refuses all the same. */
+const UNKNOWN: Asked = {
+  label: "",
+  quantity: { unit: "" },
+  unit: "",
+  from: Number.NEGATIVE_INFINITY,
+  to: Number.POSITIVE_INFINITY,
+  told: "",
+};
+
+/** Words, unit and limits of what can be read, as the catalogue has them. */
+export function useAsked(): (ask: Ask) => Asked {
+  const { system } = usePreferences();
+  const quantities = useCatalogue().data?.quantities ?? [];
+  return (ask) => {
+    const q = quantities.find((x) => x.quantity === ask);
+    if (!q) return UNKNOWN;
+    const quantity = q.sort === "PLAIN" ? { unit: q.unit } : FIELD[q.sort];
+    const told = `${amountOf(q.min, q.unit, system, false)} to ${amountOf(q.max, q.unit, system)}`;
+    return { label: q.word, quantity, unit: q.unit, from: q.min, to: q.max, told };
+  };
+}

@@ -71,7 +71,8 @@ function Finished({ run, state }: { run: Api["RunView"]; state: Api["RunState"] 
           Finished
         </h1>
         <p className="mt-4 text-28">
-          {run.frozen.workup.name}: ready for primer. Look at the record while you still know.
+          {run.frozen.workup.name}. Last done: {state.steps.at(-1)?.step.title.toLowerCase()}. Look at the record while
+          you still know.
         </p>
       </div>
       <div className="firm-t flex">
@@ -419,7 +420,7 @@ function figureOf(
   if (step.kind === "MIX" && mix) {
     if (mix.fillerG === undefined) {
       const again = step.asks.includes("DEPTH_MM");
-      const deep = depthMm(current.id, state.readings);
+      const deep = depthMm(current.at, state.readings);
       const note = !again
         ? "filler to weigh; a little over is fine"
         : deep === undefined

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { LiveFigureLine } from "../../devices/live-figure";
 import { Measure } from "../../shell/field";
 import { SheetDialog } from "../../shell/sheet-dialog";
-import { type Ask, ASKS } from "./asks";
+import { type Ask, useAsked } from "./asks";
 
 /** Readings typed in, all that the step asks for at once; clocks and findings follow them. */
 export function ReadingDialog({
@@ -16,12 +16,13 @@ export function ReadingDialog({
   onOpenChange: (open: boolean) => void;
   onReading: (quantity: Ask, value: number, source: string) => void;
 }) {
+  const asked = useAsked();
   const wanted: readonly Ask[] = asks.length > 0 ? asks : ["SURFACE_C"];
   const [values, setValues] = useState<Partial<Record<Ask, number>>>({});
   const [sources, setSources] = useState<Partial<Record<Ask, string>>>({});
   const off = (a: Ask) => {
     const v = values[a];
-    return v !== undefined && (v < ASKS[a].from || v > ASKS[a].to);
+    return v !== undefined && (v < asked(a).from || v > asked(a).to);
   };
   const typed = wanted.filter((a) => values[a] !== undefined);
   const ready = typed.length > 0 && !wanted.some(off);
@@ -46,14 +47,14 @@ export function ReadingDialog({
             <Measure
               large
               autoFocus={i === 0}
-              label={ASKS[a].label}
-              quantity={ASKS[a].quantity}
+              label={asked(a).label}
+              quantity={asked(a).quantity}
               value={values[a]}
               onChange={(v) => {
                 setValues((all) => ({ ...all, [a]: v }));
                 setSources((all) => ({ ...all, [a]: "" }));
               }}
-              problem={off(a) ? `That cannot be right: expected ${ASKS[a].told}.` : undefined}
+              problem={off(a) ? `That cannot be right: expected ${asked(a).told}.` : undefined}
             />
             {open && (
               <LiveFigureLine

@@ -4,7 +4,7 @@ import { LiveFigureLine } from "../../devices/live-figure";
 import { Measure } from "../../shell/field";
 import { useSaid } from "../../shell/preferences";
 import { grams, percent } from "../../units/units";
-import { ASKS, type Ask } from "./asks";
+import { type Ask, useAsked } from "./asks";
 
 /** Filler first, then cream to what was really weighed; what was weighed may be weighed again. Enter takes a weight. */
 export function Weighing({
@@ -95,7 +95,7 @@ function Weight({
   onReading: (quantity: Ask, value: number, source: string) => void;
 }) {
   const [value, setValue] = useState<number>();
-  const { from, to, told } = ASKS[quantity];
+  const { from, to, told } = useAsked()(quantity);
   const problem = value !== undefined && (value < from || value > to) ? `Expected ${told}.` : undefined;
   const take = () => value !== undefined && !problem && onReading(quantity, value, "");
   return (

@@ -1,36 +1,11 @@
+import { useCallback } from "react";
 import type { Api } from "../../api/client";
+import { useCatalogue } from "../../api/queries";
 
 export type Role = Api["StackLine"]["role"];
 
-const ROLE: Record<Role, string> = {
-  REMOVE: "Residue off",
-  WASH: "Wash",
-  CLEAN: "Clean",
-  WIPE: "Wipe",
-  CONVERT: "Rust converter",
-  HOLD: "Tape",
-  PRIME: "Prime",
-  PROMOTE_PATCH: "Patch promoter",
-  PROMOTE: "Promote",
-  CEMENT: "Cement",
-  FILM: "Film",
-  BACK: "Back",
-  REINFORCE: "Reinforce",
-  SHIELD: "Shield",
-  FILL: "Fill",
-  ACTIVATE: "Activate",
-  FINISH: "Finish",
-  PINHOLE: "Pinholes",
-  SEAL: "Seal",
-  TEXTURE: "Texture",
-  COLOUR: "Colour",
-  POLISH: "Polish",
-  BOARD: "Board",
-  TACK: "Tack",
-  SURFACE: "Surfacer",
-  GUIDE: "Guide coat",
-  PAPER: "Papers",
-};
-
-/** A role as said at the bench. */
-export const roleWord = (role: Role) => ROLE[role];
+/** Says a role of the stack as the catalogue has it. */
+export function useRoleWord(): (role: Role) => string {
+  const roles = useCatalogue().data?.roles;
+  return useCallback((role: Role) => roles?.find((r) => r.role === role)?.word ?? "", [roles]);
+}

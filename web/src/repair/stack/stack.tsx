@@ -3,7 +3,7 @@ import { useId } from "react";
 import type { Api } from "../../api/client";
 import { grainOf, Hatches, type HatchName, Swatch } from "../../marks/hatch";
 import { useRules, useWholeStack } from "../../api/queries";
-import { roleWord } from "./roles";
+import { useRoleWord } from "./roles";
 import { useSaid } from "../../shell/preferences";
 import { litByLayer, useLit } from "../drawing/lit";
 import { Schools } from "../schools";
@@ -27,6 +27,7 @@ export function StackStation({
   workup: Api["Workup"] | undefined;
   frozen: boolean;
 }) {
+  const roleWord = useRoleWord();
   const id = useId();
   const say = useSaid();
   const whole = useWholeStack(on.draft, !frozen).data?.stack;
@@ -114,7 +115,7 @@ function RankedRow({
         <span className="min-w-0 flex-1">
           <span className="hd block">{r.name}</span>
           <span className="lab block">
-            {r.letter}, {r.method}
+            {r.title}
             {taken ? ", taken" : ""}
           </span>
           {r.missing.length > 0 && (
@@ -208,6 +209,7 @@ function StackRow({
   frozen: boolean;
   pin: (role: Role, item: string | undefined) => void;
 }) {
+  const roleWord = useRoleWord();
   const { lit, light } = useLit();
   const layer = LAYER[line.role];
   const classes = useRules().data?.classes;

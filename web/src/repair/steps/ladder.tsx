@@ -1,5 +1,6 @@
 import { useId } from "react";
 import type { Api } from "../../api/client";
+import { useCatalogue } from "../../api/queries";
 import { grainOf, Hatches, Swatch } from "../../marks/hatch";
 import { useSize } from "../../marks/use-size";
 import { micrometres, minutes } from "../../units/units";
@@ -9,11 +10,14 @@ import { Head } from "../sheet";
 
 const HEIGHT = 170;
 
-/** Papers on what was filled; those that open the damage find nothing to guide them. */
-const GUIDED = /^(shape|fine|level|fibre-level)-/;
+/** The layer that a rung's step works on, where it names one. */
+const litByRung = (step: Api["Step"] | undefined) => (step?.layer ? { layer: step.layer } : {});
 
 /** Papers in order, on a log scale of their grain; before each the guide coat. */
-export function LadderPanel({ ladder }: { ladder: Api["Ladder"] }) {
+export function LadderPanel({ plan }: { plan: Api["Plan"] }) {
+  const { ladder } = plan;
+  const steps = new Map(plan.steps.map((s) => [s.step.id, s.step]));
+  const tools = useCatalogue().data?.tools ?? [];
   const id = useId();
   const [ref, { width }] = useSize();
   const { lit, light } = useLit();
@@ -96,9 +100,7 @@ export function LadderPanel({ ladder }: { ladder: Api["Ladder"] }) {
           <div
             key={r.id}
             className={`min-w-0 flex-1 border-l border-hair px-2.5 py-2 ${lit.step === r.id ? "outline-violet outline-3 -outline-offset-3" : ""}`}
-            onPointerEnter={() =>
-              light({ ...litByZone(r.zone), step: r.id, ...(r.afterPutty ? { layer: "putty" } : {}) })
-            }
+            onPointerEnter={() => light({ ...litByZone(r.zone), ...litByRung(steps.get(r.id)), step: r.id })}
             onPointerLeave={() => light({})}
           >
             <div className="flex flex-wrap items-baseline justify-between gap-x-1">
@@ -108,13 +110,13 @@ export function LadderPanel({ ladder }: { ladder: Api["Ladder"] }) {
               <span className="n font-semibold">{minutes(r.minutes)}</span>
             </div>
             {stages.includes(r) && <div className="lab font-bold">{r.stage}</div>}
-            <div className="hd">{r.tool}</div>
+            <div className="hd">{tools.find((t) => t.tool === r.tool)?.word}</div>
             <div className="lab">{r.motion}</div>
             <div className="lab mt-1 flex items-center gap-1.5">
               <Swatch id={id} hatch={ZONE_HATCH[r.zone]} size={16} />
               {r.sign}
             </div>
-            {(r.note || GUIDED.test(r.id)) && (
+            {(r.note || steps.get(r.id)?.acts.includes("GUIDE")) && (
               <div className="lab mt-1 flex items-center gap-1.5">
                 <Swatch id={id} hatch="guide" size={16} /> {r.note ? `sanded ${r.note}` : "guide coat first"}
               </div>

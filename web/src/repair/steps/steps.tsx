@@ -101,7 +101,7 @@ export function StepsStation({
         <ShoppingPanel lines={plan.shopping} />
       </Tabs.Content>
       <Tabs.Content value="ladder" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
-        <LadderPanel ladder={plan.ladder} />
+        <LadderPanel plan={plan} />
         <BudgetPanel budget={plan.budget} />
         <Schools on={on} station="steps" frozen={frozen} />
       </Tabs.Content>

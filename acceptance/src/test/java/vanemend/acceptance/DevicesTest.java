@@ -126,7 +126,7 @@ class DevicesTest {
         surface.getByText("Put on").click();
         assertThat(surface).containsText("Logs to Under the lamp");
         assertThat(tam.ask("/api/repairs/" + tam.number() + "/run").toString())
-                .contains("source=Surface thermometer, logged");
+                .contains("source=Surface thermometer, logged=true");
         surface.getByText("Take off").click();
         assertThat(surface).not().containsText("Logs to");
     }

@@ -47,7 +47,7 @@ class RunsTest {
         tam.sent();
         assertThat(tam.inHand()).isEqualTo("film");
         tam.button("Differs").click();
-        assertThat(page.locator("[data-step='film#1.differs.read']")).isVisible();
+        assertThat(page.locator("[data-step='film:differs/read']")).isVisible();
     }
 
     @Test
@@ -57,8 +57,7 @@ class RunsTest {
         tam.read("Angle from square", "31");
         assertThat(tam.page().getByText("takes two pieces")).isVisible();
         tam.button("Differs").click();
-        assertThat(tam.page().locator("[data-step='angle#1.differs.plan-anew']"))
-                .isVisible();
+        assertThat(tam.page().locator("[data-step='angle:differs/plan-anew']")).isVisible();
     }
 
     @Test
@@ -78,7 +77,7 @@ class RunsTest {
         priya.workTo("finished");
         priya.sent();
         assertThat(priya.ask("/api/repairs/" + tam.number() + "/run").toString())
-                .contains("pinholes#1.low.promoter", "pinholes#1.low.fill");
+                .contains("pinholes:low/promoter", "pinholes:low/fill");
         priya.page().getByText("To the record").click();
         assertThat(priya.page().getByText("Not signed yet.")).isVisible();
         assertThat(sign(priya)).isHidden();
@@ -94,7 +93,7 @@ class RunsTest {
 
         Download json =
                 isla.page().waitForDownload(() -> isla.page().getByText("JSON").click());
-        assertThat(Files.readString(json.path())).contains("vane-mend-record-1", "Shine test missing");
+        assertThat(Files.readString(json.path())).contains("vane-mend-record-2", "Shine test missing");
         @SuppressWarnings("unchecked")
         Map<String, Object> record = (Map<String, Object>)
                 ((Map<String, Object>) isla.ask("/api/repairs/" + tam.number() + "/record")).get("record");
@@ -166,9 +165,9 @@ class RunsTest {
         tam.station("Run");
         tam.button("Begin the work").click();
         tam.willFind("air", "Dark spot");
-        tam.workTo("air#1.air.drops");
+        tam.workTo("air:air/drops");
         assertThat(page.getByText("Four more drops")).isVisible();
-        tam.workTo("air#2");
+        tam.workTo("air~2");
         tam.workTo("light");
         tam.sent();
         Instant lit = Depot.now();

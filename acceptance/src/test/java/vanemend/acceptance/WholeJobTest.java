@@ -49,12 +49,12 @@ class WholeJobTest {
         tam.workTo("shape-gate");
         double first = tam.plannedFillerG();
         tam.read("Depth left", "0.6");
-        tam.workTo("shape-gate#1.low.mix");
+        tam.workTo("shape-gate:low/mix");
         assertThat(page.getByText("filler, for 0.6\u202fmm of depth")).isVisible();
         assertThat(page.locator("[data-figure]")).hasText(Pattern.compile("^[2-9]\\d\u202f?g$"));
         tam.sent();
         org.assertj.core.api.Assertions.assertThat(tam.plannedFillerG()).isBetween(20.0, first - 1);
-        tam.workTo("shape-gate#1.low.spread");
+        tam.workTo("shape-gate:low/spread");
         assertThat(page.getByText("left to have it all on the part")).isVisible();
         page.keyboard().press(".");
         page.getByLabel("What should stand in the record?").fill("Hollow by the hinge.");

@@ -20,8 +20,7 @@ import vanemend.app.problem.Refused;
 import vanemend.app.store.BenchEvents;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
-import vanemend.core.method.Step;
-import vanemend.core.plan.Conditions;
+import vanemend.core.method.Conditions;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.Planner;
 import vanemend.core.plan.RepairDraft;
@@ -31,12 +30,12 @@ import vanemend.core.record.RepairRecord;
 import vanemend.core.record.Used;
 import vanemend.core.run.Ahead;
 import vanemend.core.run.BenchEvent;
-import vanemend.core.run.ReadingLimits;
 import vanemend.core.run.ReadingsCsv;
 import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.InputProblem;
+import vanemend.core.trade.Quantity;
 import vanemend.core.verdict.Limits;
 import vanemend.core.verdict.Overrule;
 
@@ -286,7 +285,8 @@ public class Bench {
                         row.quantity(),
                         row.value(),
                         row.source(),
-                        null));
+                        null,
+                        row.logged()));
             }
         }
         Refused.unlessClean("Readings", check);
@@ -323,8 +323,8 @@ public class Bench {
         }
         switch (target.kind()) {
             case READING -> {
-                Step.Ask q = target.quantity().orElseThrow();
-                check.range("value", q.word(), value, ReadingLimits.min(q), ReadingLimits.max(q), q.unit());
+                Quantity q = target.quantity().orElseThrow();
+                check.range("value", q.word(), value, q.min(), q.max(), q.unit());
             }
             case CLOCK, DONE, GATE -> check.range("value", "Minutes earlier", value, 0, MOST_EARLIER_MIN, "min");
             default ->

@@ -4,10 +4,9 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import java.util.UUID;
-import vanemend.core.method.Step;
 import vanemend.core.run.BenchEvent;
-import vanemend.core.run.ReadingLimits;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Quantity;
 
 /**
  * Something that happened at the bench, as sent; any field may be absent.
@@ -24,10 +23,11 @@ public record EventDraft(
         Instant at,
         String step,
         String answer,
-        Step.Ask quantity,
+        Quantity quantity,
         Double value,
         String text,
-        UUID target) {
+        UUID target,
+        Boolean logged) {
     private static final int LONGEST_NOTE = 2000;
     private static final int LONGEST_DEVICE = 60;
     private static final int LONGEST_STEP = 200;
@@ -57,13 +57,12 @@ public record EventDraft(
         if (what == BenchEvent.Kind.NOTE) {
             note = check.text("text", "The note", text, LONGEST_NOTE);
         }
-        Optional<Step.Ask> read = Optional.empty();
+        Optional<Quantity> read = Optional.empty();
         Optional<Double> figure = Optional.empty();
         if (what == BenchEvent.Kind.READING) {
-            Step.Ask q = check.choice("quantity", "What was read", quantity, Step.Ask.SURFACE_C);
+            Quantity q = check.choice("quantity", "What was read", quantity, Quantity.SURFACE_C);
             read = Optional.of(q);
-            figure = Optional.of(
-                    check.range("value", q.word(), value, ReadingLimits.min(q), ReadingLimits.max(q), q.unit()));
+            figure = Optional.of(check.range("value", q.word(), value, q.min(), q.max(), q.unit()));
             note = text == null || text.isBlank() ? "" : check.text("text", "The device", text, LONGEST_DEVICE);
         }
         Optional<UUID> back = Optional.empty();
@@ -77,17 +76,27 @@ public record EventDraft(
             note = check.text("text", "The reason", text, LONGEST_NOTE);
         }
         if (what == BenchEvent.Kind.SIGN) {
-            if (!said.equals("signed") && !said.equals("back")) {
+            if (!said.equals(BenchEvent.SIGNED) && !said.equals(BenchEvent.BACK)) {
                 check.refuse("answer", said, "signed or back", "A lead signs the work or sends it back.");
             }
-            note = said.equals("back") ? check.text("text", "Why it goes back", text, LONGEST_NOTE) : "";
+            note = said.equals(BenchEvent.BACK) ? check.text("text", "Why it goes back", text, LONGEST_NOTE) : "";
         }
         if (!check.clean()) {
             return Optional.empty();
         }
         Instant when = at == null || at.isAfter(now) ? now : at.isBefore(earliest) ? earliest : at;
         // Kept to the millisecond, so that what is computed at once is what is computed from the store later.
-        return Optional.of(
-                new BenchEvent(id, what, when.truncatedTo(ChronoUnit.MILLIS), by, on, said, read, figure, note, back));
+        return Optional.of(new BenchEvent(
+                id,
+                what,
+                when.truncatedTo(ChronoUnit.MILLIS),
+                by,
+                on,
+                said,
+                read,
+                figure,
+                note,
+                back,
+                logged != null && logged && what == BenchEvent.Kind.READING));
     }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.node.ObjectNode;
 import vanemend.app.access.Account;
 import vanemend.app.access.Role;
 import vanemend.app.problem.Refused;
@@ -15,6 +16,7 @@ import vanemend.app.store.BenchEvents;
 import vanemend.app.store.Json;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
+import vanemend.app.store.upgrade.Formats;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.record.RecordFile;
 import vanemend.core.record.RecordWords;
@@ -118,7 +120,9 @@ public class Records {
 
     private RecordFile parsed(String text) {
         try {
-            return json.read(text, RecordFile.class);
+            ObjectNode tree = json.tree(text);
+            Formats.record(tree);
+            return json.read(tree, RecordFile.class);
         } catch (RuntimeException e) {
             throw new Refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,

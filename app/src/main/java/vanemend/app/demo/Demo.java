@@ -23,7 +23,7 @@ import vanemend.app.bench.Bench;
 import vanemend.app.store.BenchEvents;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
-import vanemend.core.plan.Conditions;
+import vanemend.core.method.Conditions;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;

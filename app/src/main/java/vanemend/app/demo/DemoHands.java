@@ -11,6 +11,7 @@ import vanemend.core.plan.Plan;
 import vanemend.core.run.BenchEvent;
 import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
+import vanemend.core.trade.Quantity;
 
 /** Made-up hands that work a plan: each step takes about its planned minutes, gates are answered from a list. */
 final class DemoHands {
@@ -67,9 +68,9 @@ final class DemoHands {
             double filler = state.mixes().getLast().fillerTargetG() + 1.4;
             double cream = Math.round(pour.creamFor(filler) * creamShare.getOrDefault(now.id(), 1.0) * 10) / 10.0;
             events.add(BenchEvent.reading(
-                    UUID.randomUUID(), began.plusSeconds(30), by, now.id(), Step.Ask.FILLER_G, filler));
+                    UUID.randomUUID(), began.plusSeconds(30), by, now.id(), Quantity.FILLER_G, filler));
             events.add(BenchEvent.reading(
-                    UUID.randomUUID(), began.plusSeconds(50), by, now.id(), Step.Ask.CREAM_G, cream));
+                    UUID.randomUUID(), began.plusSeconds(50), by, now.id(), Quantity.CREAM_G, cream));
             events.add(BenchEvent.clock(UUID.randomUUID(), began.plusSeconds(52), by, now.id()));
             Instant mixed = began.plusSeconds(100);
             events.add(BenchEvent.done(UUID.randomUUID(), mixed, by, now.id()));
@@ -77,7 +78,7 @@ final class DemoHands {
         }
         if (now.id().equals("depth")) {
             events.add(
-                    BenchEvent.reading(UUID.randomUUID(), began.plusSeconds(60), by, now.id(), Step.Ask.DEPTH_MM, 2.7));
+                    BenchEvent.reading(UUID.randomUUID(), began.plusSeconds(60), by, now.id(), Quantity.DEPTH_MM, 2.7));
         }
         Instant ends = ends(now, state, began);
         if (s.gate().isPresent()) {

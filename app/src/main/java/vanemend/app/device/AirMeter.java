@@ -2,6 +2,7 @@ package vanemend.app.device;
 
 import java.time.Instant;
 import java.util.List;
+import vanemend.core.trade.Measured;
 
 /** Air temperature and humidity: both wander slowly around what is set, as a shop's air does when a door is opened. */
 public final class AirMeter extends StandIn {

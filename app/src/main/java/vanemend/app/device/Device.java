@@ -1,8 +1,13 @@
 package vanemend.app.device;
 
 import java.time.Instant;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import vanemend.core.trade.Measured;
 
 /**
  * A measuring instrument. It is asked about twice a second and answers at once with what it shows; a real one keeps its newest answer
@@ -11,19 +16,29 @@ import java.util.Optional;
 public interface Device {
     /** What sort of device; there is one of each. */
     enum Kind {
-        SCALE("Mixing scale", true),
-        SURFACE("Surface thermometer", true),
-        AIR("Air thermometer and hygrometer", true),
-        FILM("Paint-film gauge", false),
-        UV("UV meter", true),
-        TYRE("Tyre injury gauge", false);
+        SCALE("Mixing scale", true, Measured.MASS_G),
+        SURFACE("Surface thermometer", true, Measured.SURFACE_C),
+        AIR("Air thermometer and hygrometer", true, Measured.AIR_C, Measured.RH_PERCENT),
+        FILM("Paint-film gauge", false, Measured.FILM_UM),
+        UV("UV meter", true, Measured.UV),
+        TYRE("Tyre injury gauge", false, Measured.INJURY_MM, Measured.ANGLE_DEG);
 
         private final String word;
         private final boolean always;
+        private final Set<Measured> measures;
 
-        Kind(String word, boolean always) {
+        Kind(String word, boolean always, Measured first, Measured... more) {
             this.word = word;
             this.always = always;
+            this.measures = Collections.unmodifiableSet(EnumSet.of(first, more));
+        }
+
+        /** The sort of device that measures {@code measured}. */
+        public static Kind of(Measured measured) {
+            return Arrays.stream(values())
+                    .filter(k -> k.measures.contains(measured))
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalStateException("no device measures " + measured));
         }
 
         /** As said. */

@@ -1,6 +1,7 @@
 package vanemend.app.device;
 
 import java.util.List;
+import vanemend.core.trade.Measured;
 
 /** A paint-film gauge: each touch of the probe gives one figure, held until the next; every place reads a little otherwise. */
 public final class FilmGauge extends HeldGauge {

@@ -20,6 +20,7 @@ import vanemend.app.bench.EventDraft;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.DeviceLogs;
 import vanemend.core.run.BenchEvent;
+import vanemend.core.trade.Quantity;
 
 /**
  * Takes readings off a device to a repair by itself: when the figure has moved, at most every ten seconds, and at least every five
@@ -144,10 +145,11 @@ public class Logging {
                         at,
                         step,
                         null,
-                        f.measured().answers().iterator().next(),
+                        Quantity.answeredBy(f.measured()),
                         f.value(),
-                        devices.of(kind).name() + BenchEvent.LOGGED,
-                        null))
+                        devices.of(kind).name(),
+                        null,
+                        true))
                 .toList();
         bench.take(repair, drafts, who);
         last.put(kind, new Taken(repair, at, shown.figures()));

@@ -3,6 +3,7 @@ package vanemend.app.device;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import vanemend.core.trade.Measured;
 
 /**
  * A mixing scale to 0.1 g: what is put on swings past its mass by about an eighth and settles within two seconds; it scatters, creeps

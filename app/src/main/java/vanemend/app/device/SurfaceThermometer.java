@@ -3,6 +3,7 @@ package vanemend.app.device;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import vanemend.core.trade.Measured;
 import vanemend.core.trade.TradeBook;
 
 /**

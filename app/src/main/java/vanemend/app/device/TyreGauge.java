@@ -1,6 +1,7 @@
 package vanemend.app.device;
 
 import java.util.List;
+import vanemend.core.trade.Measured;
 
 /** A tyre injury gauge: a probe pushed through gives how wide and how far from square, held until the next push. */
 public final class TyreGauge extends HeldGauge {

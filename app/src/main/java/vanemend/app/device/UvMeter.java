@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import vanemend.core.cure.Sun;
 import vanemend.core.cure.UvCure;
+import vanemend.core.trade.Measured;
 import vanemend.core.trade.TradeBook;
 
 /**

@@ -76,7 +76,7 @@ public final class BenchSheetPdf {
                 Stream.of(
                                 workup.vehicle(),
                                 workup.mark(),
-                                plan.method(),
+                                plan.title(),
                                 workup.verdict().outcome().word())
                         .collect(Collectors.joining("  |  ")),
                 LEFT,

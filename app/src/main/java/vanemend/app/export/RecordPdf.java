@@ -65,7 +65,7 @@ public final class RecordPdf {
         doc.add(new Paragraph("Record: " + w.name() + ", " + w.vehicle(), new Font(Fonts.bold(), 16)));
         line(
                 doc,
-                w.mark() + " | " + frozen.plan().method() + " | "
+                w.mark() + " | " + frozen.plan().title() + " | "
                         + w.verdict().outcome().word() + " | plan frozen " + at(record.frozen()) + " by " + frozen.by()
                         + " | rule book " + record.ruleBook());
         line(
@@ -150,7 +150,7 @@ public final class RecordPdf {
         section(doc, "Lots");
         record.lots().forEach(l -> line(doc, l.role() + ": " + l.name() + ", lot " + l.lot()));
         section(doc, "Schools followed");
-        record.schools().forEach((q, a) -> line(doc, q + ": " + a));
+        record.schools().forEach(s -> line(doc, s.question() + ": " + s.label()));
         record.again().forEach(a -> line(doc, "Look again " + at(a.due()) + ": " + a.what()));
         line(doc, record.closing());
     }

@@ -12,8 +12,9 @@ import java.util.UUID;
 import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import vanemend.core.method.Step;
+import vanemend.app.store.upgrade.Formats;
 import vanemend.core.run.BenchEvent;
+import vanemend.core.trade.Quantity;
 
 /** What happened at the bench; only ever added to. */
 @Component
@@ -80,8 +81,8 @@ public class BenchEvents {
 
     private void add(long repairId, BenchEvent e, String accountId, String byName) {
         db.sql(
-                        "INSERT INTO bench_event (id, repair_id, kind, at, received_at, account_id, step, answer, quantity, value, text, target, by_name)"
-                                + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                        "INSERT INTO bench_event (id, repair_id, kind, at, received_at, account_id, step, answer, quantity, value, text, target, by_name, format, logged)"
+                                + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(
                         e.id().toString(),
                         repairId,
@@ -95,23 +96,30 @@ public class BenchEvents {
                         e.value().orElse(null),
                         e.text(),
                         e.target().map(UUID::toString).orElse(null),
-                        byName)
+                        byName,
+                        Formats.EVENT,
+                        e.logged())
                 .update();
     }
 
     private static BenchEvent row(ResultSet rs, int i) throws SQLException {
         double value = rs.getDouble("value");
         boolean none = rs.wasNull();
+        BenchEvent.Kind kind = BenchEvent.Kind.valueOf(rs.getString("kind"));
+        boolean reading = kind == BenchEvent.Kind.READING;
+        int format = rs.getInt("format");
+        String text = rs.getString("text");
         return new BenchEvent(
                 UUID.fromString(rs.getString("id")),
-                BenchEvent.Kind.valueOf(rs.getString("kind")),
+                kind,
                 rs.getTimestamp("at").toInstant(),
                 rs.getString("name"),
                 rs.getString("step"),
                 rs.getString("answer"),
-                Optional.ofNullable(rs.getString("quantity")).map(Step.Ask::valueOf),
+                Optional.ofNullable(rs.getString("quantity")).map(Quantity::valueOf),
                 none ? Optional.empty() : Optional.of(value),
-                rs.getString("text"),
-                Optional.ofNullable(rs.getString("target")).map(UUID::fromString));
+                reading ? Formats.source(format, text) : text,
+                Optional.ofNullable(rs.getString("target")).map(UUID::fromString),
+                rs.getBoolean("logged") || reading && Formats.loggedByText(format, text));
     }
 }

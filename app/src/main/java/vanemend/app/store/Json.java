@@ -3,6 +3,7 @@ package vanemend.app.store;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Drafts and frozen plans as JSON text. */
 @Component
@@ -19,6 +20,16 @@ public class Json {
     /** As kept. */
     public String write(Object o) {
         return mapper.writeValueAsString(o);
+    }
+
+    /** As a tree, to be brought to today's format. */
+    public ObjectNode tree(String text) {
+        return (ObjectNode) mapper.readTree(text);
+    }
+
+    /** What a tree says. */
+    public <T> T read(ObjectNode tree, Class<T> type) {
+        return mapper.treeToValue(tree, type);
     }
 
     /** As it was. */

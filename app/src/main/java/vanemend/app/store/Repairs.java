@@ -13,6 +13,8 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.jdbc.support.KeyHolder;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.node.ObjectNode;
+import vanemend.app.store.upgrade.Formats;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.RepairDraft;
 
@@ -104,8 +106,15 @@ public class Repairs {
 
     /** Keeps the plan that the work begins with. */
     public void freeze(long id, FrozenPlan plan, String by) {
-        db.sql("INSERT INTO frozen_plan (repair_id, rule_book, frozen_at, frozen_by, plan) VALUES (?, ?, ?, ?, ?)")
-                .params(id, plan.workup().ruleBook(), Timestamp.from(plan.frozenAt()), by, json.write(plan))
+        db.sql(
+                        "INSERT INTO frozen_plan (repair_id, rule_book, frozen_at, frozen_by, plan, format) VALUES (?, ?, ?, ?, ?, ?)")
+                .params(
+                        id,
+                        plan.workup().ruleBook(),
+                        Timestamp.from(plan.frozenAt()),
+                        by,
+                        json.write(plan),
+                        Formats.PLAN)
                 .update();
     }
 
@@ -131,13 +140,21 @@ public class Repairs {
         if (known.isPresent()) {
             return known;
         }
-        Optional<FrozenPlan> read = db.sql("SELECT plan FROM frozen_plan WHERE repair_id = ?")
+        Optional<FrozenPlan> read = db.sql("SELECT plan, format FROM frozen_plan WHERE repair_id = ?")
                 .param(id)
-                .query(String.class)
-                .optional()
-                .map(text -> json.read(text, FrozenPlan.class));
+                .query((rs, i) -> plan(rs.getInt("format"), rs.getString("plan")))
+                .optional();
         read.ifPresent(p -> plans.keep(id, p));
         return read;
+    }
+
+    private FrozenPlan plan(int format, String text) {
+        if (format == Formats.PLAN) {
+            return json.read(text, FrozenPlan.class);
+        }
+        ObjectNode tree = json.tree(text);
+        Formats.plan(format, tree);
+        return json.read(tree, FrozenPlan.class);
     }
 
     private Stored row(ResultSet rs, int i) throws SQLException {

@@ -15,7 +15,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import vanemend.core.material.ShelfItem;
-import vanemend.core.plan.Conditions;
+import vanemend.core.method.Conditions;
 import vanemend.core.record.Used;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.HouseRules;

@@ -9,13 +9,19 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import vanemend.app.device.Device;
 import vanemend.app.web.Views.CatalogueView;
 import vanemend.app.web.Views.FamilyView;
 import vanemend.app.web.Views.IdentifyView;
 import vanemend.app.web.Views.KindView;
+import vanemend.app.web.Views.MeasuredView;
+import vanemend.app.web.Views.QuantityView;
+import vanemend.app.web.Views.RoleView;
 import vanemend.app.web.Views.StampView;
 import vanemend.app.web.Views.StateView;
+import vanemend.app.web.Views.ToolView;
 import vanemend.core.damage.Damage;
+import vanemend.core.material.MaterialClass;
 import vanemend.core.part.Belief;
 import vanemend.core.part.BenchTest;
 import vanemend.core.part.Family;
@@ -26,7 +32,10 @@ import vanemend.core.part.Outline;
 import vanemend.core.part.Plastic;
 import vanemend.core.part.SubstrateDraft;
 import vanemend.core.part.SurfaceState;
+import vanemend.core.sanding.Tool;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Measured;
+import vanemend.core.trade.Quantity;
 import vanemend.core.verdict.Identity;
 
 /** What a part is made of: marks read and bench tests weighed while they are entered. */
@@ -73,6 +82,16 @@ class IdentifyController {
                         .toList(),
                 Arrays.stream(Family.values())
                         .map(f -> new FamilyView(f, f.meaning()))
+                        .toList(),
+                Arrays.stream(Tool.values()).map(t -> new ToolView(t, t.word())).toList(),
+                Arrays.stream(MaterialClass.Role.values())
+                        .map(r -> new RoleView(r, r.word()))
+                        .toList(),
+                Arrays.stream(Quantity.values())
+                        .map(q -> new QuantityView(q, q.word(), q.sort(), q.unit(), q.min(), q.max(), q.measured()))
+                        .toList(),
+                Arrays.stream(Measured.values())
+                        .map(m -> new MeasuredView(m, m.word(), m.unit(), m.digits(), Device.Kind.of(m)))
                         .toList());
     }
 

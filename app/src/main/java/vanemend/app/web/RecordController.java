@@ -56,7 +56,7 @@ class RecordController {
                 f.id(),
                 f.frozen().workup().name(),
                 f.frozen().workup().vehicle(),
-                f.frozen().plan().method(),
+                f.frozen().plan().title(),
                 verdict,
                 r.startedAt(),
                 r.finishedAt(),

@@ -25,7 +25,7 @@ import vanemend.app.web.Views.PreviewView;
 import vanemend.app.web.Views.RepairLine;
 import vanemend.app.web.Views.RepairView;
 import vanemend.app.web.Views.StackView;
-import vanemend.core.plan.Conditions;
+import vanemend.core.method.Conditions;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
 

@@ -34,10 +34,13 @@ import vanemend.core.run.Ahead;
 import vanemend.core.run.RunState;
 import vanemend.core.run.Sharing;
 import vanemend.core.sanding.Grains;
+import vanemend.core.sanding.Tool;
 import vanemend.core.stack.Recipe;
 import vanemend.core.stack.StackChoice;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.InputProblem;
+import vanemend.core.trade.Measured;
+import vanemend.core.trade.Quantity;
 import vanemend.core.trade.TradeValue;
 import vanemend.core.verdict.Identity;
 import vanemend.core.verdict.Limits;
@@ -238,7 +241,37 @@ final class Views {
             List<KindView> damages,
             List<StateView> states,
             List<StampView> stamps,
-            List<FamilyView> families) {}
+            List<FamilyView> families,
+            List<ToolView> tools,
+            List<RoleView> roles,
+            List<QuantityView> quantities,
+            List<MeasuredView> measured) {}
+
+    /** A role of the stack as said. */
+    record RoleView(MaterialClass.Role role, String word) {}
+
+    /**
+     * A quantity that is read at the bench.
+     *
+     * @param sort what it is, for its unit in the shop's own system
+     * @param min smallest believable value, in {@code unit}
+     * @param max largest believable value, in {@code unit}
+     * @param measured what a device measures that answers it; absent where it is typed
+     */
+    record QuantityView(
+            Quantity quantity,
+            String word,
+            Quantity.Sort sort,
+            String unit,
+            double min,
+            double max,
+            Optional<Measured> measured) {}
+
+    /** What a device measures: its word, its unit, how many decimals, and which device. */
+    record MeasuredView(Measured measured, String word, String unit, int digits, Device.Kind device) {}
+
+    /** A tool as said. */
+    record ToolView(Tool tool, String word) {}
 
     /** A house rule with the answer in force and its history. */
     record SchoolView(HouseRules.School school, String chosen, List<Shop.Change> changes) {}

@@ -10,10 +10,9 @@ import org.junit.jupiter.api.Test;
 import org.springframework.core.env.Environment;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 import vanemend.app.TestBench;
-import vanemend.core.mix.Pace;
+import vanemend.app.store.upgrade.Formats;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.record.RepairRecord;
@@ -37,29 +36,6 @@ class MigrationTest {
                 .load();
     }
 
-    /** A plan as the first release kept it: made from one of today's by taking away what came since. */
-    private static ObjectNode old() {
-        ObjectNode plan = (ObjectNode) new JsonMapper()
-                .readTree(TestBench.db()
-                        .sql("SELECT plan FROM frozen_plan WHERE repair_id = 5")
-                        .query(String.class)
-                        .single());
-        ObjectNode draft = (ObjectNode) plan.get("draft");
-        draft.set("dents", draft.remove("damages"));
-        draft.remove(List.of("overrules", "recipe"));
-        ObjectNode workup = (ObjectNode) plan.get("workup");
-        workup.remove("identity");
-        ((ObjectNode) workup.get("verdict")).remove("beside");
-        ((ObjectNode) workup.get("stack")).remove(List.of("taken", "ranked", "rejectedWays", "rejectedClasses"));
-        ObjectNode drawing = (ObjectNode) workup.get("drawing");
-        drawing.remove(List.of("outline", "damages"));
-        workup.get("plan")
-                .get("portions")
-                .forEach(p -> ((ObjectNode) p).put("workMin", 9).remove(List.of("onPartByMin", "spreadMin")));
-        drawing.putArray("dents").addObject().put("xMm", 280).put("yMm", 210).put("depthMm", 2.6);
-        return plan;
-    }
-
     @Test
     void dentsOfAnOldRepairAndOfAStartedPlanAreStillThere() {
         JdbcClient admin = JdbcClient.create(source("vanemend"));
@@ -69,7 +45,7 @@ class MigrationTest {
         JdbcClient old = JdbcClient.create(source("vanemend_old"));
         old.sql("INSERT INTO account VALUES ('tam', 'Tam', 'TECHNICIAN', REPEAT('x', 60))")
                 .update();
-        ObjectNode plan = old();
+        ObjectNode plan = TestBench.bean(Json.class).tree(FormatsTest.kept("plan-first-release.json"));
         old.sql("INSERT INTO repair (draft, created_by, created_at, changed_by, changed_at, client_id)"
                         + " VALUES (?, 'tam', UTC_TIMESTAMP(3), 'tam', UTC_TIMESTAMP(3), UUID())")
                 .param(plan.get("draft").toString())
@@ -83,19 +59,19 @@ class MigrationTest {
                 old.sql("SELECT draft FROM repair").query(String.class).single(), RepairDraft.class);
         assertThat(now.damages())
                 .singleElement()
-                .satisfies(d -> assertThat(d.depthMm()).isEqualTo(2.6));
-        FrozenPlan kept = json.read(
-                old.sql("SELECT plan FROM frozen_plan").query(String.class).single(), FrozenPlan.class);
+                .satisfies(d -> assertThat(d.depthMm()).isEqualTo(2.8));
+        ObjectNode tree = json.tree(
+                old.sql("SELECT plan FROM frozen_plan").query(String.class).single());
+        Formats.plan(1, tree);
+        FrozenPlan kept = json.read(tree, FrozenPlan.class);
         assertThat(kept.draft().damages()).isEqualTo(now.damages());
         assertThat(kept.workup().drawing().outline()).hasSize(8);
         assertThat(kept.workup().drawing().zones()).isNotEmpty();
         assertThat(kept.plan().loops()).isNotEmpty();
-        assertThat(kept.plan().portions()).isNotEmpty().allSatisfy(p -> {
-            assertThat(p.spreadMin()).as("not known then").isZero();
-            assertThat(p.onPartByMin())
-                    .as("from the work time it was frozen with")
-                    .isEqualTo(new Pace(9, 1, 0).onPartByMin());
-        });
+        assertThat(kept.plan().portions()).as("not known then").isEmpty();
+        assertThat(kept.plan().recipe()).isEqualTo("dent-filler-putty");
+        assertThat(kept.plan().ladder().rungs())
+                .allSatisfy(r -> assertThat(r.leg()).isIn("shape", "fine"));
         assertThat(RepairRecord.of(kept, List.of(), Instant.parse("2026-11-24T09:00:00Z"))
                         .lots())
                 .isNotEmpty();

@@ -147,7 +147,8 @@ class DeviceApiTest {
                 .isEqualTo(200);
         JsonNode state = tam.get(path + "/run").at("state");
         assertThat(state.get("readings")).hasSize(1);
-        assertThat(state.at("/readings/0/source").asString()).isEqualTo("Surface thermometer, logged");
+        assertThat(state.at("/readings/0/source").asString()).isEqualTo("Surface thermometer");
+        assertThat(state.at("/readings/0/logged").asBoolean()).isTrue();
         assertThat(state.at("/readings/0/step").asString()).isEqualTo("straighten");
         assertThat(state.get("hands")).isEqualTo(before.at("run.state.hands"));
         assertThat(state.get("lastUndoable")).isEqualTo(before.at("run.state.lastUndoable"));

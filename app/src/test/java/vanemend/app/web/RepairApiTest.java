@@ -53,7 +53,7 @@ class RepairApiTest {
     void previewAnswersWithoutSavingAndNamesEachProblem() {
         int before = tam.get("/api/repairs").body().size();
         Map<String, Object> draft = Drafts.door("Preview");
-        assertThat(tam.post("/api/preview", draft).text("workup.plan.method")).isEqualTo("Metal dent fill");
+        assertThat(tam.post("/api/preview", draft).text("workup.plan.method")).isEqualTo("METAL_DENT");
         draft.put("damages", List.of(Drafts.dent(340, 240, 120, -3)));
         Caller.Answer bad = tam.post("/api/preview", draft);
         assertThat(bad.status()).isEqualTo(200);

@@ -18,7 +18,7 @@ import tools.jackson.databind.json.JsonMapper;
 import vanemend.app.Drafts;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
-import vanemend.core.plan.Conditions;
+import vanemend.core.method.Conditions;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.HouseRules;

@@ -48,7 +48,8 @@ public final class Reach {
     }
 
     /** The piece of the sheet that this field's outer zones may use. */
-    static Geometry side(Part part, Polygon sheet, Geometry field, double reach, Geometry own, Set<String> flags) {
+    public static Geometry side(
+            Part part, Polygon sheet, Geometry field, double reach, Geometry own, Set<String> flags) {
         Geometry side = sheet;
         double near = TradeBook.value("dent.body-line-near");
         for (Part.BodyLine l : part.bodyLines()) {
@@ -67,7 +68,7 @@ public final class Reach {
         return side;
     }
 
-    static void edges(Part part, Geometry outer, String what, Set<String> flags) {
+    public static void edges(Part part, Geometry outer, String what, Set<String> flags) {
         Envelope e = outer.getEnvelopeInternal();
         List<String> met = new ArrayList<>();
         if (e.getMinX() <= 0) {

@@ -1,6 +1,7 @@
 package vanemend.core.method;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What must be true to go on.
@@ -21,6 +22,17 @@ public record Gate(String question, String yes, String yesNote, String no, List<
      * @param loop rework loop that is inserted before the gate is asked again
      */
     public record Branch(String id, String label, String note, String loop) {}
+
+    /** The good answer, as it is kept. */
+    public static final String YES = "yes";
+
+    /** The branch of every gate that finds pinholes: they take a coat, no hollow is filled. */
+    public static final String PINHOLES = "pinholes";
+
+    /** The branch called {@code id}. */
+    public Optional<Branch> branch(String id) {
+        return branches.stream().filter(b -> b.id().equals(id)).findFirst();
+    }
 
     public Gate {
         if (branches.isEmpty()) {

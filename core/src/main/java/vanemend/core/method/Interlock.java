@@ -35,7 +35,7 @@ public record Interlock(String id, Set<Act> then, Set<Act> needs, Set<Act> since
 
     private static final List<Interlock> ALL = load();
 
-    /** All interlocks in file order. */
+    /** All interlocks, those that bear on several families first. */
     public static List<Interlock> all() {
         return ALL;
     }
@@ -98,14 +98,16 @@ public record Interlock(String id, Set<Act> then, Set<Act> needs, Set<Act> since
 
     private static List<Interlock> load() {
         List<Interlock> out = new ArrayList<>();
-        for (JsonNode row : DataFile.read("method/interlocks.yaml").get("interlocks")) {
-            out.add(new Interlock(
-                    DataFile.text(row, "id"),
-                    acts(row, "then"),
-                    acts(row, "needs"),
-                    acts(row, "since"),
-                    DataFile.text(row, "said"),
-                    DataFile.text(row, "follows")));
+        for (String file : DataFile.withFamilies("method/interlocks.yaml", "interlocks.yaml")) {
+            for (JsonNode row : DataFile.read(file).get("interlocks")) {
+                out.add(new Interlock(
+                        DataFile.text(row, "id"),
+                        acts(row, "then"),
+                        acts(row, "needs"),
+                        acts(row, "since"),
+                        DataFile.text(row, "said"),
+                        DataFile.text(row, "follows")));
+            }
         }
         return List.copyOf(out);
     }

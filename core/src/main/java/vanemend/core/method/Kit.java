@@ -1,24 +1,17 @@
 package vanemend.core.method;
 
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import vanemend.core.cure.Wait;
 import vanemend.core.footprint.Footprint;
 import vanemend.core.mix.Portion;
-import vanemend.core.part.Part;
 import vanemend.core.sanding.Ladder;
-import vanemend.core.stack.StackChoice;
-import vanemend.core.trade.Air;
-import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Ordered;
 
 /**
- * What the earlier stations laid out for a method's page.
+ * What the layout holds ready for a method's page.
  *
- * @param part the part
- * @param stack what is taken from the shelf
- * @param house schools followed
- * @param air today's
+ * @param job what is mended
  * @param footprint zones
  * @param ladder papers
  * @param mixes filler and cream by id
@@ -26,19 +19,16 @@ import vanemend.core.trade.HouseRules;
  * @param waits clocks by id; one that has no label time is absent
  */
 public record Kit(
-        Part part,
-        StackChoice stack,
-        HouseRules house,
-        Air air,
+        Job job,
         Footprint footprint,
         Ladder ladder,
         Map<String, MixPlan> mixes,
         Map<String, Portion> portions,
         Map<String, Wait> waits) {
     public Kit {
-        mixes = new LinkedHashMap<>(mixes);
-        portions = new LinkedHashMap<>(portions);
-        waits = new LinkedHashMap<>(waits);
+        mixes = Ordered.copyOf(mixes);
+        portions = Ordered.copyOf(portions);
+        waits = Ordered.copyOf(waits);
     }
 
     /** The portion called {@code id}; one that was not laid out is a fault in our code, said by name. */

@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.function.Supplier;
 
 /**
- * A method laid out for one repair.
+ * A method's page written out for one repair.
  *
- * @param method name
+ * @param method as said
  * @param steps in working order
  * @param rework loops by id, laid out where they are asked for
  * @param mixes mixes by id

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import vanemend.core.footprint.Zone;
 import vanemend.core.trade.Caution;
+import vanemend.core.trade.Quantity;
 
 /**
  * One step of a method.
@@ -46,7 +47,7 @@ public record Step(
         Optional<Clock> clock,
         Optional<Gate> gate,
         String mix,
-        List<Ask> asks,
+        List<Quantity> asks,
         List<Caution> cautions,
         List<Resource> resources,
         List<String> after,
@@ -74,40 +75,6 @@ public record Step(
         LAMP,
         OVEN,
         SANDER
-    }
-
-    /** A reading that is typed at a step. */
-    public enum Ask {
-        DEPTH_MM("Depth left", "mm"),
-        FILLER_G("Filler weighed", "g"),
-        CREAM_G("Cream weighed", "g"),
-        SURFACE_C("Surface", "°C"),
-        AIR_C("Air", "°C"),
-        RH_PERCENT("Humidity", "%"),
-        FILM_UM("Clear left beside the run", "µm"),
-        UV("UV at the resin", "mW/cm²"),
-        INJURY_MM("Injury across", "mm"),
-        ANGLE_DEG("Angle from square", "°"),
-        USED_ML("Really used", "mL"),
-        USED_G("Really used", "g");
-
-        private final String word;
-        private final String unit;
-
-        Ask(String word, String unit) {
-            this.word = word;
-            this.unit = unit;
-        }
-
-        /** As said. */
-        public String word() {
-            return word;
-        }
-
-        /** Unit it is stored in. */
-        public String unit() {
-            return unit;
-        }
     }
 
     /**

@@ -9,22 +9,22 @@ import java.util.Optional;
 import java.util.Set;
 import vanemend.core.cure.Wait;
 import vanemend.core.footprint.Zone;
-import vanemend.core.method.Step.Ask;
 import vanemend.core.method.Step.Clock;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.Step.Resource;
 import vanemend.core.trade.Caution;
+import vanemend.core.trade.Quantity;
 import vanemend.core.trade.TradeBook;
 
 /** Collects a step's fields by name. */
-final class StepBuilder {
+public final class StepBuilder {
     private final String id;
     private final Kind kind;
     private final String title;
     private final Map<String, String> text = new HashMap<>();
     private final List<Caution> cautions = new ArrayList<>();
     private final List<Resource> resources = new ArrayList<>();
-    private final List<Ask> asks = new ArrayList<>();
+    private final List<Quantity> asks = new ArrayList<>();
     private Optional<Zone.Kind> zone = Optional.empty();
     private Optional<Clock> clock = Optional.empty();
     private Optional<Gate> gate = Optional.empty();
@@ -37,107 +37,107 @@ final class StepBuilder {
         this.title = title;
     }
 
-    StepBuilder detail(String s) {
+    public StepBuilder detail(String s) {
         text.put("detail", s);
         return this;
     }
 
-    /** The same, whose second round takes what the depth says that is read here. */
-    StepBuilder howDeep() {
+    /** Asks for the depth here: a second round then takes as much as that hollow needs. */
+    public StepBuilder howDeep() {
         String how = text.getOrDefault("detail", "");
         return detail(
                         kind == Kind.GATE
                                 ? how + " A low spot: read how deep, the amount follows."
                                 : "Read how deep it is: the amount follows. " + how)
-                .asks(Ask.DEPTH_MM);
+                .asks(Quantity.DEPTH_MM);
     }
 
-    StepBuilder layer(String s) {
+    public StepBuilder layer(String s) {
         text.put("layer", s);
         return this;
     }
 
-    StepBuilder tool(String s) {
+    public StepBuilder tool(String s) {
         text.put("tool", s);
         return this;
     }
 
-    StepBuilder paper(String s) {
+    public StepBuilder paper(String s) {
         text.put("paper", s);
         return this;
     }
 
-    StepBuilder material(String s) {
+    public StepBuilder material(String s) {
         text.put("material", s);
         return this;
     }
 
-    StepBuilder amount(String s) {
+    public StepBuilder amount(String s) {
         text.put("amount", s);
         return this;
     }
 
-    StepBuilder figure(String s) {
+    public StepBuilder figure(String s) {
         text.put("figure", s);
         return this;
     }
 
-    StepBuilder mix(String s) {
+    public StepBuilder mix(String s) {
         text.put("mix", s);
         return this;
     }
 
-    StepBuilder zone(Zone.Kind z) {
+    public StepBuilder zone(Zone.Kind z) {
         zone = Optional.of(z);
         return this;
     }
 
-    StepBuilder active(double min) {
+    public StepBuilder active(double min) {
         active = min;
         return this;
     }
 
-    StepBuilder clock(Clock.Kind k, String label, double minutes, String note) {
+    public StepBuilder clock(Clock.Kind k, String label, double minutes, String note) {
         clock = Optional.of(new Clock(k, label, minutes, note, ""));
         return this;
     }
 
     /** The clock of a wait of the plan. */
-    StepBuilder clock(String label, Wait w) {
+    public StepBuilder clock(String label, Wait w) {
         clock = Optional.of(new Clock(Clock.Kind.FROM, label, w.route().sandFromMin(), w.source(), w.id()));
         return this;
     }
 
-    StepBuilder gate(Gate g) {
+    public StepBuilder gate(Gate g) {
         gate = Optional.of(g);
         return this;
     }
 
-    StepBuilder asks(Ask... all) {
+    public StepBuilder asks(Quantity... all) {
         asks.addAll(List.of(all));
         return this;
     }
 
-    StepBuilder caution(String cautionId) {
+    public StepBuilder caution(String cautionId) {
         return caution(TradeBook.shipped().caution(cautionId));
     }
 
-    StepBuilder caution(Caution c) {
+    public StepBuilder caution(Caution c) {
         cautions.add(c);
         return this;
     }
 
-    StepBuilder portion(String s) {
+    public StepBuilder portion(String s) {
         text.put("portion", s);
         return this;
     }
 
-    StepBuilder acts(Act... all) {
+    public StepBuilder acts(Act... all) {
         acts.addAll(List.of(all));
         return this;
     }
 
-    StepBuilder needs(Resource... all) {
+    public StepBuilder needs(Resource... all) {
         resources.addAll(List.of(all));
         return this;
     }

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.trade.Check;
-import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Schools;
 import vanemend.core.trade.TradeBook;
 
 /** From volume to grams, cream and batches. */
@@ -29,7 +29,7 @@ public final class Dose {
     }
 
     /** Dose the house asks for, %. A ribbon of half the puddle depends on the puddle. */
-    public static double housePercent(HouseRules house, double puddleMm) {
+    public static double housePercent(Schools house, double puddleMm) {
         return switch (house.of("peroxide-dose")) {
             case "two-to-three" -> (TradeBook.value("peroxide.nominal") + TradeBook.value("peroxide.high")) / 2;
             case "ribbon-half" -> BeadRule.percent(puddleMm, puddleMm / 2);

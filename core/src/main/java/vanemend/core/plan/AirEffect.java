@@ -10,6 +10,7 @@ import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.Flash;
 import vanemend.core.material.MaterialClass.Chemistry;
 import vanemend.core.material.ShelfItem;
+import vanemend.core.method.TimesToday;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.TradeBook;
 

@@ -1,7 +1,6 @@
 package vanemend.core.plan;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import vanemend.core.cure.Wait;
 import vanemend.core.footprint.Piece;
@@ -13,16 +12,20 @@ import vanemend.core.mix.Shopping;
 import vanemend.core.sanding.FilmBudget;
 import vanemend.core.sanding.Ladder;
 import vanemend.core.trade.Air;
+import vanemend.core.trade.MethodId;
+import vanemend.core.trade.SchoolFollowed;
 
 /**
  * The whole repair, step by step.
  *
- * @param method name
+ * @param method that it is by
+ * @param recipe way to mend that it takes
+ * @param title name of the method, as said
  * @param steps in working order with earliest and latest starts
  * @param loops rework by id; none in a sketch, rework is walked only in a run
  * @param mixes mixes by id
  * @param ladder papers
- * @param schools question to the option followed, as shown
+ * @param schools those it follows
  * @param air shop air the times hold for
  * @param activeMin hands-on, min
  * @param totalMin start to finish, min
@@ -36,12 +39,14 @@ import vanemend.core.trade.Air;
  * @param broken interlocks that an edit of the plan breaks
  */
 public record Plan(
-        String method,
+        MethodId method,
+        String recipe,
+        String title,
         List<PlannedStep> steps,
         List<Loop> loops,
         List<MixPlan> mixes,
         Ladder ladder,
-        Map<String, String> schools,
+        List<SchoolFollowed> schools,
         Air air,
         double activeMin,
         double totalMin,
@@ -53,16 +58,6 @@ public record Plan(
         List<Piece> pieces,
         List<Shopping> shopping,
         List<Interlock.Broken> broken) {
-    /** Plans of an earlier release know mixes of filler and cream alone. */
-    public Plan {
-        portions = portions == null ? List.of() : List.copyOf(portions);
-        waits = waits == null ? List.of() : List.copyOf(waits);
-        budget = budget == null ? Optional.empty() : budget;
-        pieces = pieces == null ? List.of() : List.copyOf(pieces);
-        shopping = shopping == null ? List.of() : List.copyOf(shopping);
-        broken = broken == null ? List.of() : List.copyOf(broken);
-    }
-
     /** The mix called {@code id}. */
     public MixPlan mix(String id) {
         return mixes.stream()

@@ -6,31 +6,29 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.IntStream;
+import java.util.stream.Collectors;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.damage.Damage;
 import vanemend.core.damage.DamageDraft;
-import vanemend.core.damage.Dent;
-import vanemend.core.damage.Scratch;
-import vanemend.core.part.Composite;
-import vanemend.core.part.Glass;
-import vanemend.core.part.Metal;
-import vanemend.core.part.PaintFilm;
+import vanemend.core.method.Conditions;
+import vanemend.core.method.Job;
+import vanemend.core.method.Laid;
+import vanemend.core.method.Layout;
+import vanemend.core.method.Methods;
+import vanemend.core.method.TimesToday;
 import vanemend.core.part.Part;
-import vanemend.core.part.Plastic;
-import vanemend.core.part.Tyre;
 import vanemend.core.stack.Matcher;
 import vanemend.core.stack.Need;
 import vanemend.core.stack.Recipe;
 import vanemend.core.stack.StackChoice;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.FollowedSchools;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.RuleBook;
 import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.Case;
 import vanemend.core.verdict.Identity;
 import vanemend.core.verdict.Judge;
-import vanemend.core.verdict.Limits;
 import vanemend.core.verdict.Verdict;
 
 /** Walks a draft through the stations in working order. Pure: same draft, same conditions, same workup. */
@@ -75,6 +73,13 @@ public final class Planner {
             }
         }
         PlanEdits.check(draft.edits(), check);
+        if (draft.recipe() != null && Recipe.find(draft.recipe()).isEmpty()) {
+            check.refuse(
+                    "recipe",
+                    draft.recipe(),
+                    Recipe.all().stream().map(Recipe::id).collect(Collectors.joining(", ")),
+                    "No way to mend is called " + draft.recipe() + ".");
+        }
         if (draft.cutYMm() != null) {
             check.range("cutYMm", "Height of the cut", draft.cutYMm(), 0, part.heightMm(), "mm");
         }
@@ -86,13 +91,14 @@ public final class Planner {
 
     private Workup workup(Extent extent) {
         double lampC = TradeBook.value("heat.lamp-plateau");
+        FollowedSchools schools = FollowedSchools.of(house);
         Case judged = new Case(
                 part,
                 damages,
                 shop.air(),
                 draft.drying() == DryingRoute.Kind.LAMP ? lampC : shop.air().tempC(),
                 shop.today(),
-                house,
+                schools,
                 draft.overrules());
         Verdict verdict = Judge.of(judged);
         Identity identity = Identity.of(part.substrate());
@@ -119,29 +125,56 @@ public final class Planner {
         if (stack.taken().isEmpty()) {
             blockers.add(stack.fillNote());
         }
-        Worked worked = worked(
-                new Job(
-                        draft,
-                        shop,
-                        house,
-                        part,
-                        judged.material(),
-                        damages,
-                        stack,
-                        identity.heatCapC(),
-                        times,
-                        extent),
-                blockers);
+        Optional<Recipe> recipe = Recipe.find(stack.taken());
+        if (recipe.isEmpty() || damages.isEmpty()) {
+            if (blockers.isEmpty()) {
+                blockers.add("Nothing to plan yet: say what the damage is.");
+            }
+            return workup(
+                    part.substrate().word(),
+                    identity,
+                    verdict,
+                    stack,
+                    Drawings.of(part, damages),
+                    Optional.empty(),
+                    blockers);
+        }
+        Job job = new Job(
+                shop,
+                schools.taking(recipe.get().schools()),
+                part,
+                damages,
+                stack,
+                recipe.get(),
+                identity.heatCapC(),
+                times,
+                draft.wishes());
+        Layout layout = Methods.of(recipe.get().method()).layOut(job, blockers);
+        Laid laid = layout.laid();
+        Optional<Plan> plan = blockers.isEmpty()
+                ? Optional.of(new PlanMaker(job, draft, extent).plan(layout, laid))
+                : Optional.empty();
+        return workup(laid.mark(), identity, verdict, stack, Drawings.of(part, damages, laid), plan, blockers);
+    }
+
+    private Workup workup(
+            String mark,
+            Identity identity,
+            Verdict verdict,
+            StackChoice stack,
+            Drawing drawing,
+            Optional<Plan> plan,
+            List<String> blockers) {
         return new Workup(
                 RuleBook.version(),
                 part.name(),
                 part.vehicle(),
-                worked.mark(),
+                mark,
                 identity,
                 verdict,
                 stack,
-                worked.drawing(),
-                worked.plan(),
+                drawing,
+                plan,
                 List.copyOf(blockers));
     }
 
@@ -151,103 +184,5 @@ public final class Planner {
             case WHOLE -> Matcher.choose(need, shop.shelf(), draft.pins(), taken);
             case SKETCH -> Matcher.brief(need, shop.shelf(), draft.pins(), taken);
         };
-    }
-
-    /** What a method makes of a repair. */
-    record Worked(String mark, Drawing drawing, Optional<Plan> plan) {}
-
-    /** What the method that is taken makes of it; where none is taken yet, the part and its damage drawn. */
-    private Worked worked(Job job, List<String> blockers) {
-        List<Dent> hollows = new ArrayList<>(job.all(Dent.class));
-        job.all(Scratch.class).forEach(s -> hollows.addAll(s.hollows()));
-        boolean onlyHollows = damages.stream().allMatch(d -> d instanceof Dent || d instanceof Scratch);
-        if (part.substrate() instanceof Metal m && onlyHollows && !hollows.isEmpty()) {
-            return new DentPlan(job, m, hollows, blockers).work();
-        }
-        String letter = job.recipe().map(Recipe::letter).orElse("");
-        Optional<MethodPlan> method =
-                letter.isEmpty() || damages.isEmpty() ? Optional.empty() : method(job, letter, blockers);
-        return method.map(MethodPlan::work).orElseGet(() -> outlined(blockers));
-    }
-
-    private Optional<MethodPlan> method(Job job, String letter, List<String> blockers) {
-        return switch (part.substrate()) {
-            case Metal m when letter.equals("B") -> Optional.of(new RustPlan(job, m, blockers));
-            case PaintFilm p -> Optional.of(new RunPlan(job, blockers));
-            case Glass g -> Optional.of(new ChipPlan(job, blockers));
-            case Tyre t -> Optional.of(new TyrePlan(job, t, blockers));
-            case Composite c -> Optional.of(composite(job, c.thicknessMm(), letter, blockers));
-            case Plastic p
-            when letter.equals("D") || letter.equals("E") ->
-                Optional.of(composite(job, p.thicknessMm(), letter, blockers));
-            case Plastic p when letter.equals("J") -> Optional.of(new AbsPlan(job, p, blockers));
-            case Plastic p when letter.equals("K") -> Optional.of(new TrimPlan(job, p, blockers));
-            case Plastic p -> Optional.of(new PlasticPlan(job, p, blockers));
-            default -> Optional.empty();
-        };
-    }
-
-    private MethodPlan composite(Job job, double wallMm, String letter, List<String> blockers) {
-        String word = part.substrate().word();
-        return letter.equals("E")
-                ? new HairlinePlan(job, wallMm, word, blockers)
-                : new CompositePlan(job, wallMm, word, blockers);
-    }
-
-    private Worked outlined(List<String> blockers) {
-        if (blockers.isEmpty()) {
-            blockers.add("Nothing to plan yet: say what the damage is.");
-        }
-        Drawing drawing = new Drawing(
-                part.widthMm(),
-                part.heightMm(),
-                corners(part),
-                lines(part),
-                drawn(damages),
-                List.of(),
-                List.of(),
-                Optional.empty());
-        return new Worked(part.substrate().word(), drawing, Optional.empty());
-    }
-
-    /** Lines on the part, and the limits that a verdict measures from. */
-    static List<Part.BodyLine> lines(Part part) {
-        List<Part.BodyLine> out = new ArrayList<>(part.bodyLines());
-        double top = part.heightMm();
-        if (part.substrate() instanceof Glass g) {
-            double half = TradeBook.value("glass.view-us");
-            double left = Math.max(0, g.wheelXMm() - half);
-            double right = Math.min(part.widthMm(), g.wheelXMm() + half);
-            out.add(new Part.BodyLine("driver's view", left, 0, left, top));
-            out.add(new Part.BodyLine("", right, 0, right, top));
-        }
-        if (part.substrate() instanceof Tyre t && t.use() == Tyre.Use.CAR) {
-            double share = Limits.rule("tyre-crown").upTo().orElseThrow();
-            double half = Math.min(
-                    share * part.widthMm(),
-                    part.widthMm() / 2 - Limits.rule("tyre-crown").from().orElseThrow());
-            out.add(new Part.BodyLine("crown", part.widthMm() / 2 - half, 0, part.widthMm() / 2 - half, top));
-            out.add(new Part.BodyLine("", part.widthMm() / 2 + half, 0, part.widthMm() / 2 + half, top));
-        }
-        return List.copyOf(out);
-    }
-
-    /** Corners of the part's edge, x and y in turn, mm. */
-    static List<Double> corners(Part part) {
-        return part.outline().xy().isEmpty()
-                ? List.of()
-                : IntStream.range(0, part.outline().xy().size())
-                        .mapToObj(i -> Math.round(part.outline().xy().get(i)
-                                        * (i % 2 == 0 ? part.widthMm() : part.heightMm())
-                                        * 10)
-                                / 10.0)
-                        .toList();
-    }
-
-    /** {@code damages} as drawn. */
-    static List<DrawnDamage> drawn(List<? extends Damage> damages) {
-        return IntStream.range(0, damages.size())
-                .mapToObj(i -> DrawnDamage.of(i, damages.get(i)))
-                .toList();
     }
 }

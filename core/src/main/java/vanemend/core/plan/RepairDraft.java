@@ -3,9 +3,11 @@ package vanemend.core.plan;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.method.Wishes;
 import vanemend.core.part.PartDraft;
 import vanemend.core.trade.Ordered;
 import vanemend.core.verdict.Overrule;
@@ -46,6 +48,18 @@ public record RepairDraft(
     public RepairDraft overruled(List<Overrule> signed) {
         return new RepairDraft(
                 part, damages, pins, drying, houseRules, cutYMm, promisedAt, recipe, signed, edits, lightAt);
+    }
+
+    /** What a layout follows of it where it can. */
+    Wishes wishes() {
+        return new Wishes(
+                drying,
+                Optional.ofNullable(cutYMm),
+                Optional.ofNullable(lightAt),
+                edits.stream()
+                        .filter(e -> e.kind() == PlanEditDraft.Kind.PAPER)
+                        .map(e -> new Wishes.Paper(e.step(), e.paper()))
+                        .toList());
     }
 
     public RepairDraft {

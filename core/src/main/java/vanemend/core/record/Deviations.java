@@ -10,6 +10,7 @@ import java.util.Optional;
 import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.Peroxide;
 import vanemend.core.cure.Wait;
+import vanemend.core.method.Gate;
 import vanemend.core.method.Interlock;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
@@ -20,6 +21,8 @@ import vanemend.core.run.RunState;
 import vanemend.core.run.RunState.MixDone;
 import vanemend.core.run.RunState.RunStep;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.MethodId;
+import vanemend.core.trade.Quantity;
 import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.Limits;
 
@@ -45,7 +48,7 @@ final class Deviations {
         for (RunState.Reading r : state.readings()) {
             hot(plan, state, r).ifPresent(out::add);
             double deep = Limits.rule("metal-too-deep").from().orElseThrow();
-            if (r.quantity() == Step.Ask.DEPTH_MM && plan.method().startsWith("dent") && r.value() > deep) {
+            if (r.quantity() == Quantity.DEPTH_MM && plan.method() == MethodId.METAL_DENT && r.value() > deep) {
                 out.add(new Deviation(
                         Deviation.Kind.TOO_DEEP,
                         r.step(),
@@ -84,7 +87,7 @@ final class Deviations {
 
     /** The surface while something cures, against what that material stands. */
     private static Optional<Deviation> hot(Plan plan, RunState state, RunState.Reading r) {
-        if (r.quantity() != Step.Ask.SURFACE_C) {
+        if (r.quantity() != Quantity.SURFACE_C) {
             return Optional.empty();
         }
         Optional<Step> at = step(state, r.step()).map(RunStep::step);
@@ -123,7 +126,7 @@ final class Deviations {
     /** A wait ended before its clock did, or before the readings said it was cured. Mixes of filler have their own rule. */
     private static Optional<Deviation> wentOnEarly(Plan plan, RunState state, RunStep s) {
         Optional<Step.Clock> from = s.step().clock().filter(c -> c.kind() == Step.Clock.Kind.FROM);
-        boolean passed = s.answer().isEmpty() || s.answer().equals("yes");
+        boolean passed = s.answer().isEmpty() || s.answer().equals(Gate.YES);
         if (s.step().kind() != Step.Kind.WAIT || !s.step().mix().isEmpty() || from.isEmpty() || !passed) {
             return Optional.empty();
         }
@@ -166,8 +169,8 @@ final class Deviations {
 
     /** A gate passed although what was read there says stop. */
     private static Optional<Deviation> againstReading(Plan plan, RunState state, RunStep s) {
-        return s.answer().equals("yes")
-                ? ReadingFinding.at(plan, s.id(), s.step().asks(), state.readings()).stream()
+        return s.answer().equals(Gate.YES)
+                ? ReadingFinding.at(plan, s.at(), s.step().asks(), state.readings()).stream()
                         .filter(ReadingFinding::stop)
                         .findFirst()
                         .map(f -> new Deviation(
@@ -235,7 +238,7 @@ final class Deviations {
         Instant spread = m.spreadAt().get();
         Optional<RunStep> wait = state.steps().stream()
                 .filter(s -> s.step().kind() == Step.Kind.WAIT && s.step().mix().equals(m.mix()))
-                .filter(s -> s.answer().equals("yes"))
+                .filter(s -> s.answer().equals(Gate.YES))
                 .filter(s -> s.doneAt().isPresent() && !s.doneAt().get().isBefore(spread))
                 .findFirst();
         if (wait.isEmpty()) {

@@ -18,7 +18,10 @@ import vanemend.core.trade.Check;
  */
 public record RecordFile(String format, UUID repair, FrozenPlan frozen, List<BenchEvent> events) {
     /** Name and version of the format. */
-    public static final String FORMAT = "vane-mend-record-1";
+    public static final String FORMAT = "vane-mend-record-2";
+
+    /** The first format, which is still read. */
+    public static final String FORMAT_1 = "vane-mend-record-1";
 
     public RecordFile {
         events = events == null ? List.of() : List.copyOf(events);

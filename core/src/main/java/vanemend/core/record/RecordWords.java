@@ -36,7 +36,7 @@ public final class RecordWords {
         out.add(new Word(Sort.PART, frozen.workup().name()));
         out.add(new Word(Sort.VEHICLE, frozen.workup().vehicle()));
         out.add(new Word(Sort.SUBSTRATE, frozen.workup().mark()));
-        out.add(new Word(Sort.METHOD, frozen.plan().method()));
+        out.add(new Word(Sort.METHOD, frozen.plan().title()));
         frozen.draft().damages().stream()
                 .map(d -> d.kind())
                 .filter(k -> k != null)

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import vanemend.core.material.ShelfItem;
+import vanemend.core.method.Gate;
 import vanemend.core.method.MixPlan;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.Plan;
@@ -21,6 +22,7 @@ import vanemend.core.run.RunState.MixDone;
 import vanemend.core.run.RunState.RunStep;
 import vanemend.core.stack.StackLine;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.SchoolFollowed;
 
 /**
  * Planned against done.
@@ -55,7 +57,7 @@ public record RepairRecord(
         List<DoseLine> doses,
         List<Deviation> deviations,
         List<Lot> lots,
-        Map<String, String> schools,
+        List<SchoolFollowed> schools,
         double plannedMin,
         double takenMin,
         int events,
@@ -153,7 +155,7 @@ public record RepairRecord(
                 state.readings().stream().filter(r -> r.step().equals(s.id())).toList();
         logged(here, remarks);
         here.stream()
-                .filter(r -> !r.source().endsWith(BenchEvent.LOGGED))
+                .filter(r -> !r.logged())
                 .forEach(r -> remarks.add(r.quantity().word() + " " + Check.shown(r.value()) + " "
                         + r.quantity().unit() + (r.source().isEmpty() ? "" : ", " + r.source())));
         state.notes().stream().filter(n -> n.step().equals(s.id())).forEach(n -> remarks.add("“" + n.text() + "”"));
@@ -161,13 +163,9 @@ public record RepairRecord(
                 ? ""
                 : s.step()
                         .gate()
-                        .map(g -> s.answer().equals("yes")
+                        .map(g -> s.answer().equals(Gate.YES)
                                 ? g.yes()
-                                : g.branches().stream()
-                                        .filter(b -> b.id().equals(s.answer()))
-                                        .map(b -> b.label())
-                                        .findFirst()
-                                        .orElse(s.answer()))
+                                : g.branch(s.answer()).map(Gate.Branch::label).orElse(s.answer()))
                         .orElse("");
         Instant done = s.doneAt().orElseThrow();
         return new Line(
@@ -186,8 +184,8 @@ public record RepairRecord(
     private static void logged(List<RunState.Reading> here, List<String> remarks) {
         Map<String, DoubleSummaryStatistics> by = new LinkedHashMap<>();
         Map<String, String> unit = new LinkedHashMap<>();
-        here.stream().filter(r -> r.source().endsWith(BenchEvent.LOGGED)).forEach(r -> {
-            String key = r.source() + ": " + r.quantity().word();
+        here.stream().filter(RunState.Reading::logged).forEach(r -> {
+            String key = r.source() + ", logged: " + r.quantity().word();
             by.computeIfAbsent(key, k -> new DoubleSummaryStatistics()).accept(r.value());
             unit.put(key, r.quantity().unit());
         });

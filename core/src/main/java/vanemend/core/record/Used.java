@@ -12,6 +12,7 @@ import vanemend.core.run.Rework;
 import vanemend.core.run.RunState;
 import vanemend.core.run.RunState.RunStep;
 import vanemend.core.sanding.Rung;
+import vanemend.core.trade.Quantity;
 
 /**
  * What was taken from one item of the shelf.
@@ -58,14 +59,14 @@ public record Used(String itemId, String name, String lot, double amount, String
                 || s.step().kind() == Step.Kind.WAIT) {
             return;
         }
-        String loop = s.id().contains(".") ? s.id().substring(0, s.id().lastIndexOf('.')) : "";
+        String loop = s.at().path();
         for (Portion p : plan.portions()) {
             if (!p.id().equals(s.step().portion())) {
                 continue;
             }
             double read = state.readings().stream()
                     .filter(r -> r.step().equals(s.id()))
-                    .filter(r -> r.quantity() == Step.Ask.USED_ML || r.quantity() == Step.Ask.USED_G)
+                    .filter(r -> r.quantity() == Quantity.USED_ML || r.quantity() == Quantity.USED_G)
                     .mapToDouble(RunState.Reading::value)
                     .sum();
             boolean typed = read > 0;
@@ -73,7 +74,7 @@ public record Used(String itemId, String name, String lot, double amount, String
             taken.add(loop + p.id());
             if (typed || first) {
                 double planned =
-                        Rework.amount(s.id(), p.again(), state.readings()).orElse(p.needed());
+                        Rework.amount(s.at(), p.again(), state.readings()).orElse(p.needed());
                 add(out, new Used(p.itemId(), p.material(), p.lot(), typed ? read : planned, p.unit(), typed));
             }
         }

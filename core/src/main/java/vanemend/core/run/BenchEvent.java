@@ -3,7 +3,7 @@ package vanemend.core.run;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
-import vanemend.core.method.Step;
+import vanemend.core.trade.Quantity;
 
 /**
  * Something that happened at the bench. Never changed, never deleted; an UNDO takes another event back.
@@ -19,6 +19,7 @@ import vanemend.core.method.Step;
  *     minutes earlier it was
  * @param text the note; the device of a READING, empty where it was typed; the reason of an AMEND, an UNDO or a SIGN that sends back
  * @param target event taken back or amended
+ * @param logged whether a device gave a READING by itself, no hand at it
  */
 public record BenchEvent(
         UUID id,
@@ -27,16 +28,37 @@ public record BenchEvent(
         String by,
         String step,
         String answer,
-        Optional<Step.Ask> quantity,
+        Optional<Quantity> quantity,
         Optional<Double> value,
         String text,
-        Optional<UUID> target) {
-    /** How the source of a reading ends that a device gave by itself, no hand at it. */
-    public static final String LOGGED = ", logged";
+        Optional<UUID> target,
+        boolean logged) {
+    /** Answer of a SIGN that stands. */
+    public static final String SIGNED = "signed";
 
-    /** Whether a device gave it by itself. */
-    public boolean logged() {
-        return kind == Kind.READING && text.endsWith(LOGGED);
+    /** Answer of a SIGN that sends the work back. */
+    public static final String BACK = "back";
+
+    /** An event that is no reading of a device. */
+    public BenchEvent(
+            UUID id,
+            Kind kind,
+            Instant at,
+            String by,
+            String step,
+            String answer,
+            Optional<Quantity> quantity,
+            Optional<Double> value,
+            String text,
+            Optional<UUID> target) {
+        this(id, kind, at, by, step, answer, quantity, value, text, target, false);
+    }
+
+    /** The same at the step {@code other}. */
+    BenchEvent at(String other) {
+        return other.equals(step)
+                ? this
+                : new BenchEvent(id, kind, at, by, other, answer, quantity, value, text, target, logged);
     }
 
     /** What can happen. */
@@ -77,13 +99,13 @@ public record BenchEvent(
     }
 
     /** A figure was read and typed. */
-    public static BenchEvent reading(UUID id, Instant at, String by, String step, Step.Ask quantity, double value) {
+    public static BenchEvent reading(UUID id, Instant at, String by, String step, Quantity quantity, double value) {
         return read(id, at, by, step, quantity, value, "");
     }
 
     /** A figure was read off {@code device}. */
     public static BenchEvent read(
-            UUID id, Instant at, String by, String step, Step.Ask quantity, double value, String device) {
+            UUID id, Instant at, String by, String step, Quantity quantity, double value, String device) {
         return new BenchEvent(
                 id,
                 Kind.READING,
@@ -95,6 +117,11 @@ public record BenchEvent(
                 Optional.of(value),
                 device,
                 Optional.empty());
+    }
+
+    /** The same reading, given by its device by itself. */
+    public BenchEvent byItself() {
+        return new BenchEvent(id, kind, at, by, step, answer, quantity, value, text, target, true);
     }
 
     /** A remark. */
@@ -128,7 +155,7 @@ public record BenchEvent(
                 at,
                 by,
                 "",
-                signed ? "signed" : "back",
+                signed ? SIGNED : BACK,
                 Optional.empty(),
                 Optional.empty(),
                 why,
@@ -140,7 +167,7 @@ public record BenchEvent(
         double by = amendment.value().orElse(0.0);
         return switch (kind) {
             case READING ->
-                new BenchEvent(id, kind, at, this.by, step, answer, quantity, amendment.value(), text, target);
+                new BenchEvent(id, kind, at, this.by, step, answer, quantity, amendment.value(), text, target, logged);
             case CLOCK, DONE, GATE ->
                 new BenchEvent(
                         id,
@@ -152,7 +179,8 @@ public record BenchEvent(
                         quantity,
                         value,
                         text,
-                        target);
+                        target,
+                        logged);
             default -> this;
         };
     }

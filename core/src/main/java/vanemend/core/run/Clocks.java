@@ -20,6 +20,7 @@ import vanemend.core.run.RunState.LiveClock;
 import vanemend.core.run.RunState.MixDone;
 import vanemend.core.run.RunState.Reading;
 import vanemend.core.run.RunState.RunStep;
+import vanemend.core.trade.Quantity;
 import vanemend.core.trade.TradeBook;
 
 /**
@@ -77,7 +78,7 @@ public record Clocks(Plan plan, List<Reading> readings) {
             if (law.isPresent()) {
                 return curing(s, clock, law.get(), now);
             }
-            if (s.step().asks().contains(Step.Ask.UV)) {
+            if (s.step().asks().contains(Quantity.UV)) {
                 return lit(s, clock, now);
             }
             return new LiveClock(
@@ -145,7 +146,7 @@ public record Clocks(Plan plan, List<Reading> readings) {
                 .findFirst()
                 .flatMap(Wait::sun);
         List<LightDose.Reading> uv = readings.stream()
-                .filter(r -> r.quantity() == Step.Ask.UV && !r.at().isBefore(began))
+                .filter(r -> r.quantity() == Quantity.UV && !r.at().isBefore(began))
                 .map(r -> new LightDose.Reading(minutes(began, r.at()), r.value()))
                 .sorted(Comparator.comparingDouble(LightDose.Reading::atMin))
                 .toList();
@@ -227,7 +228,7 @@ public record Clocks(Plan plan, List<Reading> readings) {
     /** Cure of what was spread at {@code start}, from the surface readings typed since. */
     private EquivalentAge age(CureLaw law, Instant start) {
         List<EquivalentAge.Reading> since = readings.stream()
-                .filter(r -> r.quantity() == Step.Ask.SURFACE_C && !r.at().isBefore(start))
+                .filter(r -> r.quantity() == Quantity.SURFACE_C && !r.at().isBefore(start))
                 .map(r -> new EquivalentAge.Reading(minutes(start, r.at()), r.value()))
                 .sorted(Comparator.comparingDouble(EquivalentAge.Reading::atMin))
                 .toList();
@@ -269,7 +270,7 @@ public record Clocks(Plan plan, List<Reading> readings) {
 
     /** Light that {@code wait} had taken in at {@code when}; empty where neither a meter nor the sun tells, or it is no wait in light. */
     public Optional<CureAt> lightAt(RunStep wait, Instant when) {
-        if (!wait.step().asks().contains(Step.Ask.UV)) {
+        if (!wait.step().asks().contains(Quantity.UV)) {
             return Optional.empty();
         }
         Instant began = wait.beganAt().orElseThrow();

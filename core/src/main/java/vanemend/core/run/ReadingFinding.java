@@ -2,14 +2,13 @@ package vanemend.core.run;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import vanemend.core.method.Step;
-import vanemend.core.method.TyreInjury;
 import vanemend.core.plan.Plan;
 import vanemend.core.sanding.FilmBudget;
+import vanemend.core.stack.Recipe;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Quantity;
 import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.Limits;
 
@@ -24,23 +23,24 @@ public record ReadingFinding(String step, String said, boolean stop) {
 
     /** What the newest readings at {@code step} say; earlier steps' readings count where nothing was read here. */
     public static List<ReadingFinding> at(
-            Plan plan, String step, List<Step.Ask> asks, List<RunState.Reading> readings) {
+            Plan plan, RunStepId id, List<Quantity> asks, List<RunState.Reading> readings) {
         List<ReadingFinding> out = new ArrayList<>();
-        if (asks.contains(Step.Ask.FILM_UM)) {
-            film(plan, step, readings).ifPresent(out::add);
+        String step = id.text();
+        if (asks.contains(Quantity.FILM_UM)) {
+            film(plan, id, readings).ifPresent(out::add);
         }
-        if (asks.contains(Step.Ask.ANGLE_DEG)) {
-            last(readings, step, Step.Ask.ANGLE_DEG)
+        if (asks.contains(Quantity.ANGLE_DEG)) {
+            last(readings, step, Quantity.ANGLE_DEG)
                     .map(v -> angle(plan, step, v))
                     .ifPresent(out::add);
         }
-        if (asks.contains(Step.Ask.RH_PERCENT)) {
+        if (asks.contains(Quantity.RH_PERCENT)) {
             dew(plan, step, readings).ifPresent(out::add);
         }
         return List.copyOf(out);
     }
 
-    private static Optional<Double> last(List<RunState.Reading> readings, String step, Step.Ask quantity) {
+    private static Optional<Double> last(List<RunState.Reading> readings, String step, Quantity quantity) {
         return readings.reversed().stream()
                 .filter(r -> r.step().equals(step) && r.quantity() == quantity)
                 .findFirst()
@@ -48,10 +48,11 @@ public record ReadingFinding(String step, String said, boolean stop) {
     }
 
     /** Of several gauge readings the lowest counts: the coat is cut through where it is thinnest. */
-    private static Optional<ReadingFinding> film(Plan plan, String step, List<RunState.Reading> readings) {
+    private static Optional<ReadingFinding> film(Plan plan, RunStepId id, List<RunState.Reading> readings) {
+        String step = id.text();
         Optional<FilmBudget> budget = plan.budget();
         double lowest = readings.stream()
-                .filter(r -> r.step().equals(step) && r.quantity() == Step.Ask.FILM_UM)
+                .filter(r -> r.step().equals(step) && r.quantity() == Quantity.FILM_UM)
                 .mapToDouble(RunState.Reading::value)
                 .min()
                 .orElse(Double.NaN);
@@ -59,7 +60,7 @@ public record ReadingFinding(String step, String said, boolean stop) {
             return Optional.empty();
         }
         double least = budget.get().leastUm();
-        double toGo = cost(budget.get(), step);
+        double toGo = cost(budget.get(), id);
         double end = lowest - toGo;
         String figures = micrometres(lowest) + " now, the grades to come take " + micrometres(toGo) + ": "
                 + micrometres(Math.max(0, end)) + " at the end, " + micrometres(least) + " asked";
@@ -73,7 +74,7 @@ public record ReadingFinding(String step, String said, boolean stop) {
     /** One place says little: a gauge scatters. */
     private static String more(String step, List<RunState.Reading> readings) {
         long read = readings.stream()
-                .filter(r -> r.step().equals(step) && r.quantity() == Step.Ask.FILM_UM)
+                .filter(r -> r.step().equals(step) && r.quantity() == Quantity.FILM_UM)
                 .count();
         long asked = (long) TradeBook.value("film.readings");
         return read >= asked
@@ -82,24 +83,21 @@ public record ReadingFinding(String step, String said, boolean stop) {
     }
 
     /** What the grades after {@code step} still take, µm: what the budget leaves now less what it leaves at the end. */
-    private static double cost(FilmBudget budget, String step) {
-        if (budget.left().isEmpty()) {
-            return 0;
-        }
-        double before = budget.soundUm();
-        String base = step.contains("#") ? step.substring(0, step.indexOf('#')) : step;
-        for (FilmBudget.Left l : budget.left()) {
-            if (base.endsWith("-" + l.paper().toLowerCase(Locale.ROOT).replace(' ', '-') + "-gate")) {
-                before = l.um();
-            }
-        }
-        return before - budget.left().getLast().um();
+    private static double cost(FilmBudget budget, RunStepId id) {
+        double before = budget.left().stream()
+                .filter(l -> l.gate().equals(id.base()))
+                .mapToDouble(FilmBudget.Left::um)
+                .findFirst()
+                .orElse(budget.soundUm());
+        return before - budget.endUm();
     }
 
     private static ReadingFinding angle(Plan plan, String step, double deg) {
         double most = Limits.rule("tyre-angle").upTo().orElseThrow();
         boolean over = deg > most;
-        boolean two = plan.method().endsWith(TyreInjury.TWO_PIECE);
+        boolean two = Recipe.find(plan.recipe())
+                .filter(r -> r.when().contains(Recipe.When.ANGLE_SLANT))
+                .isPresent();
         String is = Check.shown(deg) + "° from square: ";
         if (over && !two) {
             return new ReadingFinding(
@@ -118,13 +116,13 @@ public record ReadingFinding(String step, String said, boolean stop) {
     }
 
     private static Optional<ReadingFinding> dew(Plan plan, String step, List<RunState.Reading> readings) {
-        Optional<Double> surface = last(readings, step, Step.Ask.SURFACE_C);
+        Optional<Double> surface = last(readings, step, Quantity.SURFACE_C);
         if (surface.isEmpty()) {
             return Optional.empty();
         }
         Air air = new Air(
-                last(readings, step, Step.Ask.AIR_C).orElse(plan.air().tempC()),
-                last(readings, step, Step.Ask.RH_PERCENT)
+                last(readings, step, Quantity.AIR_C).orElse(plan.air().tempC()),
+                last(readings, step, Quantity.RH_PERCENT)
                         .filter(v -> v > 0)
                         .orElse(plan.air().rhPercent()));
         double margin = air.marginK(surface.get());

@@ -15,8 +15,8 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
-import vanemend.core.method.Step;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Quantity;
 
 /**
  * Readings as CSV, one line each: {@code at} (ISO 8601 with zone), {@code quantity}, {@code value} in {@code unit}, and where known the
@@ -29,10 +29,13 @@ public final class ReadingsCsv {
      * @param line in the file, from 1
      * @param step instance it was read at; empty where the file does not say
      * @param source device; empty where typed
+     * @param logged whether the device gave it by itself
      */
-    public record Row(int line, Instant at, Step.Ask quantity, double value, String step, String source) {}
+    public record Row(
+            int line, Instant at, Quantity quantity, double value, String step, String source, boolean logged) {}
 
-    private static final String[] COLUMNS = {"at", "quantity", "value", "unit", "step", "source"};
+    private static final String[] COLUMNS = {"at", "quantity", "value", "unit", "step", "source", "logged"};
+    private static final String LOGGED = "logged";
     private static final int MOST_LINES = 5000;
     private static final int LONGEST = 200;
 
@@ -44,7 +47,14 @@ public final class ReadingsCsv {
         try (CSVPrinter p = new CSVPrinter(
                 out, CSVFormat.DEFAULT.builder().setHeader(COLUMNS).get())) {
             for (RunState.Reading r : readings) {
-                p.printRecord(r.at(), r.quantity(), r.value(), r.quantity().unit(), r.step(), r.source());
+                p.printRecord(
+                        r.at(),
+                        r.quantity(),
+                        r.value(),
+                        r.quantity().unit(),
+                        r.step(),
+                        r.source(),
+                        r.logged() ? LOGGED : "");
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -98,7 +108,7 @@ public final class ReadingsCsv {
         String where = "line " + line;
         int before = check.problems().size();
         Instant at = time(r.get("at"), where, check);
-        Step.Ask quantity = quantity(r.get("quantity"), where, check);
+        Quantity quantity = quantity(r.get("quantity"), where, check);
         double value = number(r.get("value"), where, check);
         if (quantity != null && !Double.isNaN(value)) {
             String unit = of(r, "unit");
@@ -114,12 +124,19 @@ public final class ReadingsCsv {
                     where + ".value",
                     "Line " + line + ": " + quantity.word(),
                     value,
-                    ReadingLimits.min(quantity),
-                    ReadingLimits.max(quantity),
+                    quantity.min(),
+                    quantity.max(),
                     quantity.unit());
         }
         if (check.problems().size() == before) {
-            out.add(new Row(line, at, quantity, value, of(r, "step"), of(r, "source")));
+            out.add(new Row(
+                    line,
+                    at,
+                    quantity,
+                    value,
+                    of(r, "step"),
+                    of(r, "source"),
+                    of(r, "logged").equals(LOGGED)));
         }
     }
 
@@ -136,13 +153,13 @@ public final class ReadingsCsv {
         }
     }
 
-    private static Step.Ask quantity(String given, String where, Check check) {
-        for (Step.Ask a : Step.Ask.values()) {
+    private static Quantity quantity(String given, String where, Check check) {
+        for (Quantity a : Quantity.values()) {
             if (a.name().equalsIgnoreCase(given)) {
                 return a;
             }
         }
-        String known = Arrays.stream(Step.Ask.values()).map(Enum::name).collect(Collectors.joining(", "));
+        String known = Arrays.stream(Quantity.values()).map(Enum::name).collect(Collectors.joining(", "));
         check.refuse(
                 where + ".quantity",
                 given,

@@ -24,6 +24,7 @@ import vanemend.core.run.RunState.Note;
 import vanemend.core.run.RunState.Reading;
 import vanemend.core.run.RunState.RunStep;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Quantity;
 
 /**
  * Computes where a repair stands from its frozen plan and everything that happened, in the order it was received. The same events
@@ -32,7 +33,9 @@ import vanemend.core.trade.Check;
 public final class Replay {
     /** A step in the making. */
     private static final class Slot {
+        private final RunStepId at;
         private final String id;
+        private final String former;
         private final String loop;
         private final Step step;
         private Optional<Instant> began = Optional.empty();
@@ -43,14 +46,17 @@ public final class Replay {
         private Optional<UUID> doneEvent = Optional.empty();
         private Optional<UUID> clockEvent = Optional.empty();
 
-        Slot(String id, String loop, Step step) {
-            this.id = id;
+        /** @param former id that it had in events of the first format */
+        Slot(RunStepId at, String former, String loop, Step step) {
+            this.at = at;
+            this.id = at.text();
+            this.former = former;
             this.loop = loop;
             this.step = step;
         }
 
         RunStep view(Step fitted) {
-            return new RunStep(id, loop, fitted, began, done, by, answer, doneEvent, clockEvent);
+            return new RunStep(id, at, loop, fitted, began, done, by, answer, doneEvent, clockEvent);
         }
     }
 
@@ -71,7 +77,7 @@ public final class Replay {
     private Replay(Plan plan) {
         this.plan = plan;
         for (PlannedStep s : plan.steps()) {
-            slots.add(new Slot(s.step().id(), "", s.step()));
+            slots.add(new Slot(RunStepId.of(s.step().id()), s.step().id(), "", s.step()));
         }
     }
 
@@ -92,13 +98,23 @@ public final class Replay {
             if (!seen.add(e.id())) {
                 continue;
             }
-            known.put(e.id(), e);
+            BenchEvent named = e.at(r.now(e.step()));
+            known.put(e.id(), named);
             if (!undone.contains(e.id())) {
-                r.take(right.containsKey(e.id()) ? e.amended(right.get(e.id())) : e);
-                r.told(e, known);
+                r.take(right.containsKey(e.id()) ? named.amended(right.get(e.id())) : named);
+                r.told(named, known);
             }
         }
         return r.state(now);
+    }
+
+    /** What a step is called now; in the first format what a gate put in had other names. */
+    private String now(String step) {
+        return slots.stream()
+                .filter(s -> s.former.equals(step))
+                .map(s -> s.id)
+                .findFirst()
+                .orElse(step);
     }
 
     /** What takes an earlier event back or puts it right is told beside it. */
@@ -116,7 +132,7 @@ public final class Replay {
             double v = e.value().orElse(0.0);
             String now = was.kind() == BenchEvent.Kind.READING
                     ? said(was) + ", put right to " + Check.shown(v) + " "
-                            + was.quantity().map(Step.Ask::unit).orElse("")
+                            + was.quantity().map(Quantity::unit).orElse("")
                     : said(was) + " was " + Check.shown(v) + " min earlier";
             unsign();
             amended.add(new RunState.Amended(was.id(), now, e.text(), e.at(), e.by()));
@@ -137,9 +153,9 @@ public final class Replay {
                 .orElse("");
         return switch (e.kind()) {
             case READING ->
-                e.quantity().map(Step.Ask::word).orElse("") + " "
+                e.quantity().map(Quantity::word).orElse("") + " "
                         + Check.shown(e.value().orElse(0.0)) + " "
-                        + e.quantity().map(Step.Ask::unit).orElse("");
+                        + e.quantity().map(Quantity::unit).orElse("");
             case NOTE -> "“" + e.text() + "”";
             case CLOCK -> "The clock of " + title;
             case SIGN -> "The lead's word";
@@ -177,7 +193,7 @@ public final class Replay {
             ignore(e, "there is nothing to sign before the work is finished");
             return;
         }
-        signed = Optional.of(new RunState.Signed(e.answer().equals("signed"), e.text(), e.at(), e.by()));
+        signed = Optional.of(new RunState.Signed(e.answer().equals(BenchEvent.SIGNED), e.text(), e.at(), e.by()));
     }
 
     private void start(BenchEvent e) {
@@ -242,13 +258,11 @@ public final class Replay {
                 ignore(e, "this step has no gate");
                 return;
             }
-            if (e.answer().equals("yes")) {
-                finish(s, e, "yes");
+            if (e.answer().equals(Gate.YES)) {
+                finish(s, e, Gate.YES);
                 return;
             }
-            Optional<Gate.Branch> branch = gate.get().branches().stream()
-                    .filter(b -> b.id().equals(e.answer()))
-                    .findFirst();
+            Optional<Gate.Branch> branch = gate.get().branch(e.answer());
             if (branch.isEmpty()) {
                 ignore(e, "the gate has no answer " + e.answer());
                 return;
@@ -260,12 +274,14 @@ public final class Replay {
 
     /** Puts the loop's steps and the gate once more behind the gate in hand. */
     private void insert(Slot gate, Gate.Branch branch) {
-        String base = gate.id.contains("#") ? gate.id.substring(0, gate.id.indexOf('#')) : gate.id;
+        String base = gate.at.base();
         int n = tries.merge(base, 1, Integer::sum);
-        String prefix = base + "#" + n + "." + branch.id() + ".";
         List<Slot> more = new ArrayList<>();
-        plan.loop(branch.loop()).steps().forEach(step -> more.add(new Slot(prefix + step.id(), branch.label(), step)));
-        more.add(new Slot(base + "#" + (n + 1), gate.loop, gate.step));
+        for (Step step : plan.loop(branch.loop()).steps()) {
+            String former = base + "#" + n + "." + branch.id() + "." + step.id();
+            more.add(new Slot(gate.at.inserted(branch.id(), step.id()), former, branch.label(), step));
+        }
+        more.add(new Slot(gate.at.again(), base + "#" + (n + 1), gate.loop, gate.step));
         slots.addAll(at + 1, more);
     }
 
@@ -291,7 +307,8 @@ public final class Replay {
             ignore(e, "a reading without a figure");
             return;
         }
-        readings.add(new Reading(e.id(), e.step(), e.quantity().get(), e.value().get(), e.at(), e.by(), e.text()));
+        readings.add(new Reading(
+                e.id(), e.step(), e.quantity().get(), e.value().get(), e.at(), e.by(), e.text(), e.logged()));
         // What a device logs by itself never stands between the hand and what it would take back.
         if (!e.logged()) {
             lastUndoable = Optional.of(e.id());
@@ -348,20 +365,20 @@ public final class Replay {
                         .orElse(List.of()),
                 List.copyOf(amended),
                 List.copyOf(takenBack),
-                current.map(s -> ReadingFinding.at(plan, s.id, s.step.asks(), readings))
+                current.map(s -> ReadingFinding.at(plan, s.at, s.step.asks(), readings))
                         .orElse(List.of()),
                 signed);
     }
 
     private Step fitted(Slot s) {
-        return Rework.fitted(plan, s.id, s.step, readings);
+        return Rework.fitted(plan, s.at, s.step, readings);
     }
 
     private MixDone mixAt(int i) {
         Slot s = slots.get(i);
         MixPlan mix = plan.mix(s.step.mix());
-        Optional<Double> filler = last(s.id, Step.Ask.FILLER_G);
-        Optional<Double> cream = last(s.id, Step.Ask.CREAM_G);
+        Optional<Double> filler = last(s.id, Quantity.FILLER_G);
+        Optional<Double> cream = last(s.id, Quantity.CREAM_G);
         Optional<Double> percent = filler.isPresent() && cream.isPresent() && filler.get() > 0
                 ? Optional.of(Dose.percent(filler.get(), cream.get()))
                 : Optional.empty();
@@ -372,7 +389,7 @@ public final class Replay {
                 break;
             }
         }
-        double target = Rework.amount(s.id, mix.pour().again(), readings)
+        double target = Rework.amount(s.at, mix.pour().again(), readings)
                 .orElse(mix.pour().fillerG());
         return new MixDone(
                 s.id,
@@ -382,12 +399,12 @@ public final class Replay {
                 cream,
                 mix.pour().creamFor(filler.orElse(target)),
                 percent,
-                saidOf(s.id, mix, percent),
+                saidOf(s.at, mix, percent),
                 s.clock,
                 spread);
     }
 
-    private String saidOf(String step, MixPlan mix, Optional<Double> percent) {
+    private String saidOf(RunStepId step, MixPlan mix, Optional<Double> percent) {
         String dose = percent.map(p -> Peroxide.of(p).said()).orElse("");
         boolean more = Rework.inRounds(step, mix.pour().again(), readings);
         return more
@@ -395,7 +412,7 @@ public final class Replay {
                 : dose;
     }
 
-    private Optional<Double> last(String step, Step.Ask quantity) {
+    private Optional<Double> last(String step, Quantity quantity) {
         Optional<Double> found = Optional.empty();
         for (Reading r : readings) {
             if (r.step().equals(step) && r.quantity() == quantity) {

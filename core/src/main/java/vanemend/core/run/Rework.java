@@ -3,6 +3,7 @@ package vanemend.core.run;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import vanemend.core.method.Gate;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.mix.Again;
@@ -10,28 +11,24 @@ import vanemend.core.mix.Dose;
 import vanemend.core.mix.Portion;
 import vanemend.core.plan.Plan;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Quantity;
 
 /**
- * A round of rework that a gate's answer put into the run, told from the id of one of its steps: gate, how often it was asked, answer.
+ * A round of rework that a gate's answer put into the run.
  *
- * @param gate instance of the gate that was answered
+ * @param gate the gate as it was asked then
  * @param answer branch that was taken
- * @param prefix what the ids of its steps begin with
+ * @param path what the ids of its steps begin with
  */
-public record Rework(String gate, String answer, String prefix) {
-    private static final String PINHOLES = "pinholes";
-
-    /** The rework that {@code step} belongs to; empty for a step of the plan. */
-    public static Optional<Rework> of(String step) {
-        int last = step.lastIndexOf('.');
-        int before = step.lastIndexOf('.', last - 1);
-        if (last < 0 || before < 0) {
+public record Rework(RunStepId gate, String answer, String path) {
+    /** The innermost rework that {@code step} belongs to; empty for a step of the plan. */
+    public static Optional<Rework> of(RunStepId step) {
+        if (step.rounds().isEmpty()) {
             return Optional.empty();
         }
-        String asked = step.substring(0, before);
-        // The first time a gate is asked it has no number of its own.
-        String gate = asked.endsWith("#1") ? asked.substring(0, asked.length() - 2) : asked;
-        return Optional.of(new Rework(gate, step.substring(before + 1, last), step.substring(0, last + 1)));
+        RunStepId.Round last = step.rounds().getLast();
+        List<RunStepId.Round> outer = step.rounds().subList(0, step.rounds().size() - 1);
+        return Optional.of(new Rework(new RunStepId(outer, last.gate(), last.time()), last.answer(), step.path()));
     }
 
     /**
@@ -39,28 +36,29 @@ public record Rework(String gate, String answer, String prefix) {
      * take a coat, unless a depth was read all the same.
      */
     public Optional<Double> depthMm(List<RunState.Reading> readings) {
+        String asked = gate.text();
         return readings.reversed().stream()
-                .filter(r -> r.quantity() == Step.Ask.DEPTH_MM)
-                .filter(r -> r.step().equals(gate) || r.step().startsWith(prefix))
+                .filter(r -> r.quantity() == Quantity.DEPTH_MM)
+                .filter(r -> r.step().equals(asked) || r.step().startsWith(path))
                 .findFirst()
                 .map(RunState.Reading::value)
-                .or(() -> answer.equals(PINHOLES) ? Optional.of(0.0) : Optional.empty());
+                .or(() -> answer.equals(Gate.PINHOLES) ? Optional.of(0.0) : Optional.empty());
     }
 
     /** How much {@code again} makes of what was read for the step {@code id}; empty outside rework and where no depth is known. */
-    public static Optional<Double> amount(String id, Optional<Again> again, List<RunState.Reading> readings) {
+    public static Optional<Double> amount(RunStepId id, Optional<Again> again, List<RunState.Reading> readings) {
         return of(id).flatMap(r -> r.depthMm(readings)).flatMap(mm -> again.map(a -> a.amount(mm)));
     }
 
     /** Whether what was read for the step {@code id} takes more than one mix that can be spread in time. */
-    static boolean inRounds(String id, Optional<Again> again, List<RunState.Reading> readings) {
+    static boolean inRounds(RunStepId id, Optional<Again> again, List<RunState.Reading> readings) {
         return of(id).flatMap(r -> r.depthMm(readings))
                 .filter(mm -> again.filter(a -> a.inRounds(mm)).isPresent())
                 .isPresent();
     }
 
     /** {@code step} as it stands under {@code id}: in rework its amount and its minutes follow the depth that was read. */
-    static Step fitted(Plan plan, String id, Step step, List<RunState.Reading> readings) {
+    static Step fitted(Plan plan, RunStepId id, Step step, List<RunState.Reading> readings) {
         boolean laid = step.kind() == Step.Kind.MIX || step.kind() == Step.Kind.SPREAD;
         if (!laid || of(id).isEmpty()) {
             return step;

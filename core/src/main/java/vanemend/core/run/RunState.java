@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import vanemend.core.method.Step;
+import vanemend.core.trade.Quantity;
 
 /**
  * Where a repair stands.
@@ -66,7 +67,8 @@ public record RunState(
     /**
      * A step in the run.
      *
-     * @param id instance
+     * @param id what events and readings are kept under: the text of {@code at}
+     * @param at which step of the run
      * @param loop rework it belongs to, as said; empty for the plan's own
      * @param step what to do
      * @param beganAt when the one before was done
@@ -78,6 +80,7 @@ public record RunState(
      */
     public record RunStep(
             String id,
+            RunStepId at,
             String loop,
             Step step,
             Optional<Instant> beganAt,
@@ -141,9 +144,17 @@ public record RunState(
      * A reading that counts.
      *
      * @param source device that it came from; empty where it was typed
+     * @param logged whether the device gave it by itself
      */
     public record Reading(
-            UUID event, String step, Step.Ask quantity, double value, Instant at, String by, String source) {}
+            UUID event,
+            String step,
+            Quantity quantity,
+            double value,
+            Instant at,
+            String by,
+            String source,
+            boolean logged) {}
 
     /** A remark. */
     public record Note(UUID event, String step, String text, Instant at, String by) {}

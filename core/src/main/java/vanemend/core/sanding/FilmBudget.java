@@ -3,6 +3,7 @@ package vanemend.core.sanding;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import vanemend.core.trade.TradeBook;
 
 /**
@@ -19,10 +20,21 @@ public record FilmBudget(double soundUm, double leastUm, List<Left> left, String
     /**
      * Clear left after a grade.
      *
+     * @param rung rung of the ladder; empty for the polish
      * @param paper as printed
      * @param um µm
      */
-    public record Left(String paper, double um) {}
+    public record Left(String rung, String paper, double um) {
+        /** Step whose gate looks at the film after the grade. */
+        public String gate() {
+            return gateOf(rung);
+        }
+    }
+
+    /** Step whose gate looks at the film after {@code rung}. */
+    public static String gateOf(String rung) {
+        return rung + "-gate";
+    }
 
     private static final double TIGHT_UM = 5;
 
@@ -42,7 +54,7 @@ public record FilmBudget(double soundUm, double leastUm, List<Left> left, String
             }
             um -= share * rungs.get(i - 1).grainUm();
             String paper = polish ? "polish" : rungs.get(i).paper();
-            out.add(new Left(paper, Math.max(0, um)));
+            out.add(new Left(polish ? "" : rungs.get(i).id(), paper, Math.max(0, um)));
             if (um <= 0 && through.isEmpty()) {
                 through = Optional.of(paper);
             }
@@ -58,6 +70,14 @@ public record FilmBudget(double soundUm, double leastUm, List<Left> left, String
                         ? "Too thin from " + under.get() + " on: " + left + "."
                         : end - leastUm < TIGHT_UM ? "Tight: " + left + "." : "Safe: " + left + ".";
         return new FilmBudget(soundUm, leastUm, List.copyOf(out), said);
+    }
+
+    /** Clear left after {@code rung}, µm; empty where the shield takes it and not the clear. */
+    public OptionalDouble after(String rung) {
+        return left.stream()
+                .filter(l -> l.rung().equals(rung))
+                .mapToDouble(Left::um)
+                .findFirst();
     }
 
     /** Clear left at the end, µm. */

@@ -16,7 +16,7 @@ import vanemend.core.footprint.Zone;
  * @param first zone that the first paper stays within
  * @param middle zone of the papers between
  * @param last zone of the last
- * @param tool tool and motion
+ * @param tool tool
  * @param motion how
  * @param sign when a paper is done
  * @param damp true where it is sanded damp
@@ -34,7 +34,7 @@ public record Leg(
         Zone.Kind first,
         Zone.Kind middle,
         Zone.Kind last,
-        String tool,
+        Tool tool,
         String motion,
         String sign,
         boolean damp,

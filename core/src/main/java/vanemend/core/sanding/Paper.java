@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import vanemend.core.material.ShelfItem;
 
@@ -12,15 +13,16 @@ import vanemend.core.material.ShelfItem;
  *
  * @param um median grain, µm
  */
-record Paper(ShelfItem item, double um) {
+public record Paper(ShelfItem item, double um) {
     private static final double SAME = 1.08;
 
     /** Minutes on a paper after another; {@code last} where it ends the leg. */
-    interface Minutes {
+    public interface Minutes {
         double of(Optional<Paper> before, Paper paper, boolean last);
     }
 
-    static List<Paper> coarseToFine(List<ShelfItem> shelf) {
+    /** The papers of {@code shelf}, all of which have their grading on file. */
+    public static List<Paper> coarseToFine(List<ShelfItem> shelf) {
         return shelf.stream()
                 .map(i -> new Paper(
                         i,
@@ -32,15 +34,20 @@ record Paper(ShelfItem item, double um) {
     }
 
     /** As printed. */
-    String label() {
+    public String label() {
         String grading = item.grading().orElseThrow();
         return grading.equals("P")
                 ? "P" + item.grade().orElseThrow()
                 : grading + " " + item.grade().orElseThrow();
     }
 
+    /** As it stands in the id of a step. */
+    public String slug() {
+        return label().toLowerCase(Locale.ROOT).replace(' ', '-');
+    }
+
     /** Whether its grain is that of {@code wanted} µm for the purpose of sanding. */
-    boolean is(double wanted) {
+    public boolean is(double wanted) {
         return um <= wanted * SAME && um >= wanted / SAME;
     }
 
@@ -48,7 +55,8 @@ record Paper(ShelfItem item, double um) {
      * Cheapest way in minutes over papers sorted coarse to fine, from one grain to another, no paper finer than the last by more than
      * {@code limit} times; ties go to fewer papers.
      */
-    static Optional<List<Paper>> cheapest(List<Paper> papers, double from, double to, double limit, Minutes minutes) {
+    public static Optional<List<Paper>> cheapest(
+            List<Paper> papers, double from, double to, double limit, Minutes minutes) {
         int n = papers.size();
         double[] cost = new double[n];
         int[] count = new int[n];

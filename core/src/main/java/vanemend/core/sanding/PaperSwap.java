@@ -107,6 +107,7 @@ public final class PaperSwap {
         boolean same = itemId.equals(r.itemId()) && work == 1;
         return new Rung(
                 r.id(),
+                r.leg(),
                 paper,
                 itemId,
                 um,
@@ -119,7 +120,6 @@ public final class PaperSwap {
                 same
                         ? r.discs()
                         : Math.max(1, (int) Math.ceil((minutes - change) / TradeBook.value("ladder.disc-life") - 1e-9)),
-                r.afterPutty(),
                 r.stage(),
                 r.note());
     }

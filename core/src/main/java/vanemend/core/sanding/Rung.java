@@ -6,6 +6,7 @@ import vanemend.core.footprint.Zone;
  * One paper of the ladder.
  *
  * @param id step id
+ * @param leg leg of the ladder it belongs to
  * @param paper as printed, such as P180
  * @param itemId shelf item
  * @param grainUm median grain, µm
@@ -16,27 +17,21 @@ import vanemend.core.footprint.Zone;
  * @param sign when it is done
  * @param minutes hands-on, min
  * @param discs discs or sheets
- * @param afterPutty true for papers after the putty skim
  * @param stage what it is sanded for, as said
  * @param note what to know; empty for none
  */
 public record Rung(
         String id,
+        String leg,
         String paper,
         String itemId,
         double grainUm,
         double ratio,
         Zone.Kind zone,
-        String tool,
+        Tool tool,
         String motion,
         String sign,
         double minutes,
         int discs,
-        boolean afterPutty,
         String stage,
-        String note) {
-    public Rung {
-        stage = stage == null ? afterPutty ? "After the putty" : "On the filler" : stage;
-        note = note == null ? "" : note;
-    }
-}
+        String note) {}

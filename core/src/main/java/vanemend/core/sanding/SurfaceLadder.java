@@ -2,7 +2,6 @@ package vanemend.core.sanding;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import vanemend.core.footprint.Footprint;
 import vanemend.core.footprint.Zone;
@@ -93,7 +92,8 @@ public final class SurfaceLadder {
         double minutes = minutes(leg, before, p, last);
         double work = minutes - TradeBook.value("ladder.change");
         return new Rung(
-                leg.id() + "-" + p.label().toLowerCase(Locale.ROOT).replace(' ', '-'),
+                leg.id() + "-" + p.slug(),
+                leg.id(),
                 p.label(),
                 p.item().id(),
                 p.um(),
@@ -104,7 +104,6 @@ public final class SurfaceLadder {
                 leg.sign(),
                 minutes,
                 Math.max(1, (int) Math.ceil(work / TradeBook.value("ladder.disc-life") - 1e-9)),
-                false,
                 leg.stage(),
                 leg.damp() ? "damp" : "");
     }

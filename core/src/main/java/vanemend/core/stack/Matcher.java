@@ -23,6 +23,7 @@ import vanemend.core.material.ShelfItem;
 import vanemend.core.part.SurfaceState;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.MethodId;
 import vanemend.core.verdict.Limits;
 
 /**
@@ -125,7 +126,7 @@ public final class Matcher {
                 .filter(i -> i.materialClass().role() == Role.PAPER)
                 .filter(i -> filter.anywhere(i).isEmpty())
                 .toList();
-        boolean alone = first.equals("dent-putty-alone");
+        boolean alone = chosen != null && chosen.recipe().when().contains(Recipe.When.PUTTY_ALONE);
         return new StackChoice(
                 chosen == null ? List.of() : chosen.lines(),
                 papers,
@@ -139,7 +140,7 @@ public final class Matcher {
     }
 
     private static String named(Recipe r) {
-        return r.letter() + ", " + r.method() + ": " + r.name();
+        return r.title() + ": " + r.name();
     }
 
     private Optional<RejectedClass> unfit(Recipe r, Set<Damage.Kind> kinds) {
@@ -170,7 +171,7 @@ public final class Matcher {
 
     /** Putty alone is settled once the putty is known. */
     private Optional<String> puttyRule(Built b) {
-        if (!b.recipe().letter().equals("A")) {
+        if (b.recipe().method() != MethodId.METAL_DENT) {
             return Optional.empty();
         }
         boolean alone = need.puttyAlone(b.item(Role.FINISH));
@@ -298,8 +299,8 @@ public final class Matcher {
     }
 
     private String note(Built b, boolean alone) {
-        if (!b.recipe().letter().equals("A")) {
-            return b.recipe().method() + ": "
+        if (b.recipe().method() != MethodId.METAL_DENT) {
+            return b.recipe().title() + ": "
                     + b.recipe().name().substring(0, 1).toLowerCase(Locale.ROOT)
                     + b.recipe().name().substring(1) + ".";
         }

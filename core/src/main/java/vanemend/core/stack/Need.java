@@ -19,6 +19,7 @@ import vanemend.core.part.Metal;
 import vanemend.core.part.Part;
 import vanemend.core.part.Plastic;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Schools;
 import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.Limits;
 
@@ -83,7 +84,7 @@ public record Need(
     }
 
     /** What filler in sheet metal sits on, by house rule. */
-    public static Surface metalGround(Part part, Metal metal, HouseRules house) {
+    public static Surface metalGround(Part part, Metal metal, Schools house) {
         return switch (house.of("filler-base")) {
             case "epoxy-primer" -> Surface.EPOXY_PRIMER;
             case "bare-metal" -> bareMetal(metal);

@@ -1,13 +1,14 @@
 package vanemend.core.stack;
 
 import java.util.List;
+import vanemend.core.trade.MethodId;
 
 /**
  * One whole stack and how it scores.
  *
  * @param recipe id of the way to mend
- * @param letter of the method, A to M
- * @param method name of the method
+ * @param method that it is a way of
+ * @param title name of the method, as said
  * @param name what tells it from its sisters
  * @param lines roles in working order
  * @param missing what the shelf lacks for it, in words; empty where it is complete
@@ -19,8 +20,8 @@ import java.util.List;
  */
 public record RankedStack(
         String recipe,
-        String letter,
-        String method,
+        MethodId method,
+        String title,
         String name,
         List<StackLine> lines,
         List<String> missing,
@@ -52,7 +53,7 @@ public record RankedStack(
     /** Name, place and score alone. */
     public RankedStack sketch() {
         return new RankedStack(
-                recipe, letter, method, name, List.of(), missing, score, List.of(), List.of(), List.of(), List.of());
+                recipe, method, title, name, List.of(), missing, score, List.of(), List.of(), List.of(), List.of());
     }
 
     /** Whether the shelf holds everything it asks for. */

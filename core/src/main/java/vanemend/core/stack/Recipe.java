@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
@@ -13,14 +15,17 @@ import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.part.Family;
 import vanemend.core.part.Material;
 import vanemend.core.trade.DataFile;
+import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Ordered;
 
 /**
- * One way to mend: one school of one of the thirteen methods, as a stack of roles.
+ * One way to mend: one school of a method, as a stack of roles.
  *
- * @param letter of the method, A to M
- * @param method name of the method
- * @param name what tells it from its sisters
+ * @param id stable, stored
+ * @param method that it is a way of
+ * @param title name of the method, as said
+ * @param name what tells it from its sisters, as said
+ * @param way how its family lays it out, by the family's own names; empty where there is one way
  * @param families only these; empty for all
  * @param when further conditions, all must hold
  * @param schools house rules it belongs to, option by question
@@ -29,9 +34,10 @@ import vanemend.core.trade.Ordered;
  */
 public record Recipe(
         String id,
-        String letter,
-        String method,
+        MethodId method,
+        String title,
         String name,
+        String way,
         Set<Material> materials,
         Set<Damage.Kind> damages,
         Set<Family> families,
@@ -125,13 +131,23 @@ public record Recipe(
             String when,
             String why) {}
 
-    private static final JsonNode FILE = DataFile.read("stack/recipes.yaml");
     private static final Map<String, Recipe> RECIPES = load();
     private static final List<Forbidden> FORBIDDEN = loadForbidden();
 
-    /** All recipes in file order. */
+    /** All recipes, family by family. */
     public static List<Recipe> all() {
         return List.copyOf(RECIPES.values());
+    }
+
+    /** The recipe called {@code id}; empty where there is none. */
+    public static Optional<Recipe> find(String id) {
+        return Optional.ofNullable(RECIPES.get(id));
+    }
+
+    /** The recipe called {@code id}; throws {@link IllegalArgumentException} where there is none. */
+    public static Recipe of(String id) {
+        return find(id).orElseThrow(() -> new IllegalArgumentException(
+                "no way to mend is called " + id + "; there are " + String.join(", ", RECIPES.keySet())));
     }
 
     /** All pairs that never meet. */
@@ -141,25 +157,39 @@ public record Recipe(
 
     private static Map<String, Recipe> load() {
         Map<String, Recipe> out = new LinkedHashMap<>();
-        for (JsonNode row : FILE.get("recipes")) {
-            String from = DataFile.textOr(row, "slotsOf");
-            Recipe r = new Recipe(
-                    DataFile.text(row, "id"),
-                    DataFile.text(row, "letter"),
-                    DataFile.text(row, "method"),
-                    DataFile.text(row, "name"),
-                    set(row, "materials", Material::valueOf),
-                    set(row, "damages", Damage.Kind::valueOf),
-                    set(row, "families", Family::valueOf),
-                    set(row, "when", When::valueOf),
-                    texts(row.get("schools")),
-                    row.get("minutes").asDouble(),
-                    from.isEmpty() ? slots(row.get("slots")) : out.get(from).slots());
-            if (out.put(r.id(), r) != null) {
-                throw new IllegalStateException("recipe " + r.id() + " stands twice");
+        for (String family : MethodId.families()) {
+            JsonNode file = DataFile.read("method/" + family + "/recipes.yaml");
+            Map<String, String> titles = texts(file.get("methods"));
+            for (JsonNode row : file.get("recipes")) {
+                Recipe r = read(row, titles, out);
+                if (!r.method().family().equals(family)) {
+                    throw new IllegalStateException("recipe " + r.id() + " stands in the folder " + family
+                            + ", its method in " + r.method().family());
+                }
+                if (out.put(r.id(), r) != null) {
+                    throw new IllegalStateException("recipe " + r.id() + " stands twice");
+                }
             }
         }
         return out;
+    }
+
+    private static Recipe read(JsonNode row, Map<String, String> titles, Map<String, Recipe> before) {
+        String from = DataFile.textOr(row, "slotsOf");
+        MethodId method = MethodId.of(DataFile.text(row, "method"));
+        return new Recipe(
+                DataFile.text(row, "id"),
+                method,
+                Objects.requireNonNull(titles.get(method.id()), method.id() + " has no title"),
+                DataFile.text(row, "name"),
+                DataFile.textOr(row, "way"),
+                set(row, "materials", Material::valueOf),
+                set(row, "damages", Damage.Kind::valueOf),
+                set(row, "families", Family::valueOf),
+                set(row, "when", When::valueOf),
+                texts(row.get("schools")),
+                row.get("minutes").asDouble(),
+                from.isEmpty() ? slots(row.get("slots")) : before.get(from).slots());
     }
 
     private static List<Slot> slots(JsonNode rows) {
@@ -183,7 +213,7 @@ public record Recipe(
 
     private static List<Forbidden> loadForbidden() {
         List<Forbidden> out = new ArrayList<>();
-        for (JsonNode row : FILE.get("forbidden")) {
+        for (JsonNode row : DataFile.read("stack/forbidden.yaml").get("forbidden")) {
             List<String> classes = DataFile.texts(row, "classes");
             classes.forEach(MaterialClass::of);
             out.add(new Forbidden(

@@ -40,8 +40,8 @@ final class Score {
                     .sum();
             out.add(new RankedStack(
                     e.recipe().id(),
-                    e.recipe().letter(),
                     e.recipe().method(),
+                    e.recipe().title(),
                     e.recipe().name(),
                     e.lines(),
                     e.missing(),

@@ -19,6 +19,21 @@ public final class DataFile {
         return YAML.readTree(bytes(path));
     }
 
+    /** {@code shared}, and after it what the folders of the methods' families hold under {@code name}. */
+    public static List<String> withFamilies(String shared, String name) {
+        List<String> out = new ArrayList<>(List.of(shared));
+        out.addAll(ofFamilies(name));
+        return List.copyOf(out);
+    }
+
+    /** What the folders of the methods' families hold under {@code name}; a family need not have it. */
+    public static List<String> ofFamilies(String name) {
+        return MethodId.families().stream()
+                .map(f -> "method/" + f + "/" + name)
+                .filter(p -> DataFile.class.getResource("/vanemend/" + p) != null)
+                .toList();
+    }
+
     /** The file as shipped, for the rule book's version. */
     public static byte[] bytes(String path) {
         try (InputStream in = DataFile.class.getResourceAsStream("/vanemend/" + path)) {

@@ -11,12 +11,12 @@ import tools.jackson.databind.JsonNode;
  *
  * @param chosen option id by question id
  */
-public record HouseRules(Map<String, String> chosen) {
+public record HouseRules(Map<String, String> chosen) implements Schools {
     /**
      * One question on which good technicians disagree.
      *
      * @param materials kinds of part it is about; empty for all
-     * @param methods letters of the methods it is about; empty for all
+     * @param methods methods it is about; empty for all
      */
     public record School(
             String id,
@@ -26,7 +26,7 @@ public record HouseRules(Map<String, String> chosen) {
             String why,
             List<Option> options,
             List<String> materials,
-            List<String> methods,
+            List<MethodId> methods,
             String shown) {
         public School {
             if (options.stream().noneMatch(o -> o.id().equals(defaultOption))) {
@@ -88,20 +88,10 @@ public record HouseRules(Map<String, String> chosen) {
         return s;
     }
 
-    /** The option in force for {@code question}. */
+    @Override
     public String of(String question) {
         School s = school(question);
         return chosen.getOrDefault(question, s.defaultOption());
-    }
-
-    /** Whether {@code question} is answered by {@code option}. */
-    public boolean is(String question, String option) {
-        return of(question).equals(school(question).option(option).id());
-    }
-
-    /** The option in force, as shown. */
-    public String label(String question) {
-        return school(question).option(of(question)).label();
     }
 
     /** A copy with one question answered. */
@@ -129,7 +119,7 @@ public record HouseRules(Map<String, String> chosen) {
                     DataFile.text(row, "why"),
                     List.copyOf(options),
                     DataFile.texts(row, "materials"),
-                    DataFile.texts(row, "methods"),
+                    DataFile.texts(row, "methods").stream().map(MethodId::of).toList(),
                     DataFile.provenance(row).shown());
             out.put(s.id(), s);
         }

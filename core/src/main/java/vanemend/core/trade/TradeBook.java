@@ -59,18 +59,8 @@ public final class TradeBook {
 
     private static TradeBook load() {
         Map<String, TradeValue> values = new LinkedHashMap<>();
-        for (JsonNode row : DataFile.read("trade/values.yaml").get("values")) {
-            Provenance p = DataFile.provenance(row);
-            TradeValue v = new TradeValue(
-                    DataFile.text(row, "id"),
-                    row.get("value").asDouble(),
-                    DataFile.text(row, "unit"),
-                    DataFile.text(row, "meaning"),
-                    p.shown(),
-                    p);
-            if (values.put(v.id(), v) != null) {
-                throw new IllegalStateException("trade value " + v.id() + " stands twice");
-            }
+        for (String file : DataFile.withFamilies("trade/values.yaml", "figures.yaml")) {
+            read(DataFile.read(file), values);
         }
         JsonNode file = DataFile.read("trade/cautions.yaml");
         Map<String, Caution> cautions = new LinkedHashMap<>();
@@ -80,5 +70,23 @@ public final class TradeBook {
         }
         list.forEach(c -> cautions.put(c.id(), c));
         return new TradeBook(values, cautions, DataFile.text(file, "closing"));
+    }
+
+    private static void read(JsonNode file, Map<String, TradeValue> values) {
+        for (JsonNode row : file.get("values")) {
+            Provenance p = DataFile.provenance(row);
+            String id = DataFile.text(row, "id");
+            TradeValue v = new TradeValue(
+                    id,
+                    row.get("value").asDouble(),
+                    DataFile.text(row, "unit"),
+                    DataFile.text(row, "meaning"),
+                    p.shown(),
+                    p,
+                    DataFile.text(file.get("used"), id.substring(0, id.indexOf('.'))));
+            if (values.put(id, v) != null) {
+                throw new IllegalStateException("trade value " + id + " stands twice");
+            }
+        }
     }
 }

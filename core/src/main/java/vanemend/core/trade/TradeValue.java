@@ -9,5 +9,7 @@ package vanemend.core.trade;
  * @param meaning in the trade's words
  * @param shown provenance as shown on screen
  * @param provenance label and source
+ * @param used where it works, as shown
  */
-public record TradeValue(String id, double value, String unit, String meaning, String shown, Provenance provenance) {}
+public record TradeValue(
+        String id, double value, String unit, String meaning, String shown, Provenance provenance, String used) {}

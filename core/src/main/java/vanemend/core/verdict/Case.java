@@ -13,7 +13,7 @@ import vanemend.core.part.Part;
 import vanemend.core.part.Plastic;
 import vanemend.core.part.Tyre;
 import vanemend.core.trade.Air;
-import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Schools;
 
 /**
  * What is judged.
@@ -30,7 +30,7 @@ public record Case(
         Air air,
         double surfaceC,
         LocalDate today,
-        HouseRules house,
+        Schools house,
         List<Overrule> overrules) {
 
     /** What the part counts as: a plastic that proves to be fibre in resin is judged as composite too. */

@@ -18,7 +18,7 @@ import vanemend.core.Bench;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Cases;
-import vanemend.core.plan.Conditions;
+import vanemend.core.method.Conditions;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
 import vanemend.core.trade.HouseRules;

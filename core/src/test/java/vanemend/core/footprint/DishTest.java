@@ -14,6 +14,7 @@ import org.locationtech.jts.geom.GeometryFactory;
 import vanemend.core.Seeds;
 import vanemend.core.damage.Oval;
 import vanemend.core.damage.Trace;
+import vanemend.core.method.hairline.Groove;
 
 @DisplayName(
         "dish, groove and pyramid against closed forms (textbook geometry), an integration library and published ply thickness")

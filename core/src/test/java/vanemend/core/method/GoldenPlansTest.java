@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
-import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -23,6 +22,7 @@ import vanemend.core.sanding.Rung;
 import vanemend.core.section.Layer;
 import vanemend.core.stack.Recipe;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.SchoolFollowed;
 
 @DisplayName(
         "a plan for every way to mend, as it reads (common practice); changed only on purpose, with -Dvanemend.write=true")
@@ -75,13 +75,9 @@ class GoldenPlansTest {
 
     private static void plan(StringBuilder out, Plan p) {
         out.append(String.format(
-                Locale.ROOT, "%n%s: %.0f min hands on, %.0f min in all%n", p.method(), p.activeMin(), p.totalMin()));
-        for (Map.Entry<String, String> s : p.schools().entrySet()) {
-            out.append("  ")
-                    .append(s.getKey())
-                    .append(": ")
-                    .append(s.getValue())
-                    .append('\n');
+                Locale.ROOT, "%n%s: %.0f min hands on, %.0f min in all%n", p.title(), p.activeMin(), p.totalMin()));
+        for (SchoolFollowed s : p.schools()) {
+            out.append("  ").append(s.question()).append(": ").append(s.label()).append('\n');
         }
         out.append("\namounts\n");
         p.mixes()
@@ -142,7 +138,7 @@ class GoldenPlansTest {
                     r.paper(),
                     r.ratio(),
                     r.zone(),
-                    r.tool(),
+                    r.tool().word(),
                     r.minutes(),
                     r.discs()));
         }

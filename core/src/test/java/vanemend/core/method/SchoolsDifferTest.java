@@ -47,7 +47,7 @@ class SchoolsDifferTest {
         return s.methods().isEmpty()
                 ? s.materials().contains("TYRE") ? "tyre-one-piece" : "plastic-adhesive-cloth"
                 : Recipe.all().stream()
-                        .filter(r -> r.letter().equals(s.methods().getFirst()))
+                        .filter(r -> r.method() == s.methods().getFirst())
                         .map(Recipe::id)
                         .findFirst()
                         .orElseThrow();
@@ -61,7 +61,10 @@ class SchoolsDifferTest {
         p.mixes()
                 .forEach(m -> out.add(m.title() + ": " + m.pour().fillerG() + " g, cream "
                         + m.pour().creamG() + " g"));
-        p.ladder().rungs().forEach(r -> out.add(r.stage() + ", " + r.paper() + ", " + r.zone() + ", " + r.tool()));
+        p.ladder()
+                .rungs()
+                .forEach(r -> out.add(r.stage() + ", " + r.paper() + ", " + r.zone() + ", "
+                        + r.tool().word()));
         Map<String, Step> all = new LinkedHashMap<>();
         p.steps().forEach(s -> all.put(s.step().id(), s.step()));
         p.loops().forEach(l -> l.steps().forEach(s -> all.put(l.id() + "/" + s.id(), s)));

@@ -15,6 +15,7 @@ import vanemend.core.cure.Wait;
 import vanemend.core.footprint.DrawnZone;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.Cases;
+import vanemend.core.method.Conditions;
 import vanemend.core.mix.Portion;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.HouseRules;

@@ -15,6 +15,7 @@ import vanemend.core.cure.DryingRoute;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
 import vanemend.core.footprint.Zone;
+import vanemend.core.method.Conditions;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.mix.Pour;

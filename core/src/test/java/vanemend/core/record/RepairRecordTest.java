@@ -13,6 +13,7 @@ import vanemend.core.plan.FrozenPlan;
 import vanemend.core.run.BenchEvent;
 import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
+import vanemend.core.trade.Quantity;
 
 class RepairRecordTest {
     private static final FrozenPlan FROZEN = Bench.frozen();
@@ -42,8 +43,8 @@ class RepairRecordTest {
             String id = now.id();
             if (now.step().kind() == Step.Kind.MIX) {
                 if (weigh) {
-                    events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", id, Step.Ask.FILLER_G, 100));
-                    events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", id, Step.Ask.CREAM_G, cream));
+                    events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", id, Quantity.FILLER_G, 100));
+                    events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", id, Quantity.CREAM_G, cream));
                 }
                 events.add(BenchEvent.clock(UUID.randomUUID(), at, "Tam", id));
             }
@@ -60,7 +61,7 @@ class RepairRecordTest {
             };
             at = at.plusMillis(Math.round(min * 60_000));
             if (now.step().kind() == Step.Kind.WAIT && id.equals("filler-wait") && !Double.isNaN(surfaceC)) {
-                events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", id, Step.Ask.SURFACE_C, surfaceC));
+                events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", id, Quantity.SURFACE_C, surfaceC));
             }
             events.add(
                     now.step().gate().isPresent()

@@ -16,7 +16,6 @@ import vanemend.core.Seeds;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.method.Cases;
 import vanemend.core.method.Step;
-import vanemend.core.method.Step.Ask;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlanEditDraft;
@@ -26,6 +25,7 @@ import vanemend.core.record.Deviation;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.record.Used;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Quantity;
 
 class BesideTheTechnicianTest {
     /** High sun, still to come when the plan is made. */
@@ -69,7 +69,7 @@ class BesideTheTechnicianTest {
             return e.id();
         }
 
-        UUID read(Ask q, double v) {
+        UUID read(Quantity q, double v) {
             return add(BenchEvent.reading(id(), at, "Tam", state().current().orElseThrow(), q, v));
         }
 
@@ -119,7 +119,7 @@ class BesideTheTechnicianTest {
                 .kind();
     }
 
-    private static String firstWith(Plan p, Ask ask) {
+    private static String firstWith(Plan p, Quantity ask) {
         return p.steps().stream()
                 .map(s -> s.step())
                 .filter(s -> s.asks().contains(ask))
@@ -174,8 +174,8 @@ class BesideTheTechnicianTest {
     void amendments() {
         Walk w = Walk.of("dent-filler-putty");
         w.to("filler-mix");
-        UUID filler = w.read(Ask.FILLER_G, 26.4);
-        w.read(Ask.CREAM_G, 1.3);
+        UUID filler = w.read(Quantity.FILLER_G, 26.4);
+        w.read(Quantity.CREAM_G, 1.3);
         assertThat(w.state().mixes().getLast().percent().orElseThrow()).isCloseTo(4.92, within(0.01));
         UUID amendment = w.add(BenchEvent.amend(w.id(), w.at, "Tam", filler, 62.4, "digits turned round"));
         RunState s = w.state();
@@ -275,7 +275,7 @@ class BesideTheTechnicianTest {
         Walk w = Walk.of("composite-epoxy");
         String wait = w.plan().steps().stream()
                 .map(s -> s.step())
-                .filter(s -> s.kind() == Step.Kind.WAIT && s.asks().contains(Ask.SURFACE_C))
+                .filter(s -> s.kind() == Step.Kind.WAIT && s.asks().contains(Quantity.SURFACE_C))
                 .findFirst()
                 .orElseThrow()
                 .id();
@@ -283,11 +283,11 @@ class BesideTheTechnicianTest {
         RunState.LiveClock planned = w.state().clocks().getLast();
         assertThat(planned.neededMin()).isPositive();
         Instant was = planned.endsAt().orElseThrow();
-        w.read(Ask.SURFACE_C, 45);
+        w.read(Quantity.SURFACE_C, 45);
         Instant warm = w.state().clocks().getLast().endsAt().orElseThrow();
         assertThat(warm).isBefore(was);
         w.at = w.at.plusSeconds(60);
-        w.read(Ask.SURFACE_C, 150);
+        w.read(Quantity.SURFACE_C, 150);
         assertThat(w.state().clocks().getLast().warning()).contains("lamp off");
         w.on();
         assertThat(w.deviations()).contains(Deviation.Kind.OVER_TEMPERATURE, Deviation.Kind.SANDED_BEFORE_CURE);
@@ -298,27 +298,27 @@ class BesideTheTechnicianTest {
             "light: dose is irradiance × time against the first reading; half the light, twice what is left; more never shortens")
     void light() {
         Walk w = Walk.of("chip-vacuum");
-        w.to(firstWith(w.plan(), Ask.UV));
+        w.to(firstWith(w.plan(), Quantity.UV));
         RunState.LiveClock planned = w.state().clocks().getLast();
         Duration all = Duration.between(planned.startedAt(), planned.endsAt().orElseThrow());
-        w.read(Ask.UV, 4);
+        w.read(Quantity.UV, 4);
         assertThat(w.state().clocks().getLast().endsAt()).isEqualTo(planned.endsAt());
         w.at = planned.startedAt().plus(all.dividedBy(2));
-        w.read(Ask.UV, 2);
+        w.read(Quantity.UV, 2);
         RunState.LiveClock cloud = w.state().clocks().getLast();
         assertThat(Duration.between(planned.startedAt(), cloud.endsAt().orElseThrow())
                         .toMillis())
                 .isCloseTo(all.toMillis() * 3 / 2, within(1000L));
         assertThat(cloud.agedMin() / cloud.neededMin()).isCloseTo(0.5, within(0.01));
         w.at = w.at.plusSeconds(1);
-        w.read(Ask.UV, 40);
+        w.read(Quantity.UV, 40);
         assertThat(w.state().clocks().getLast().endsAt().orElseThrow())
                 .as("more than at first counts as at first")
                 .isBetween(
                         planned.endsAt().orElseThrow(),
                         planned.endsAt().orElseThrow().plusSeconds(2));
         w.at = w.at.plusSeconds(1);
-        w.read(Ask.UV, 0);
+        w.read(Quantity.UV, 0);
         assertThat(w.state().clocks().getLast().endsAt()).isEmpty();
         assertThat(w.state().clocks().getLast().warning()).contains("No light");
     }
@@ -328,14 +328,14 @@ class BesideTheTechnicianTest {
             "planned in the sun of another hour: its clock follows the sun it really stands in, and film off by the plan alone is early")
     void lightOfAnotherHour() {
         Walk w = new Walk(Cases.dried(Cases.all().get("chip-vacuum"), DryingRoute.Kind.SUN, NOON));
-        w.to(firstWith(w.plan(), Ask.UV));
+        w.to(firstWith(w.plan(), Quantity.UV));
         double planned = w.hand().clock().orElseThrow().minutes();
         RunState.LiveClock clock = w.state().clocks().getLast();
         assertThat(clock.note()).contains("at the start, planned 58° high.");
         assertThat(clock.neededMin()).isEqualTo(planned);
         Walk late = new Walk(Cases.dried(Cases.all().get("chip-vacuum"), DryingRoute.Kind.SUN, NOON));
         late.at = NOON.plus(Duration.ofHours(3));
-        late.to(firstWith(late.plan(), Ask.UV));
+        late.to(firstWith(late.plan(), Quantity.UV));
         RunState.LiveClock slow = late.state().clocks().getLast();
         double minutes = slow.endsAt()
                 .map(e -> Duration.between(slow.startedAt(), e).toSeconds() / 60.0)
@@ -348,7 +348,7 @@ class BesideTheTechnicianTest {
                 .satisfies(d -> assertThat(d.text()).contains("of the light asked"));
         Walk night = new Walk(Cases.dried(Cases.all().get("chip-vacuum"), DryingRoute.Kind.SUN, NOON));
         night.at = NOON.plus(Duration.ofHours(11));
-        night.to(firstWith(night.plan(), Ask.UV));
+        night.to(firstWith(night.plan(), Quantity.UV));
         assertThat(night.state().clocks().getLast().endsAt()).isEmpty();
         assertThat(night.state().clocks().getLast().warning()).contains("take the UV lamp");
     }
@@ -357,14 +357,14 @@ class BesideTheTechnicianTest {
     void lightNeverEndsBeforeItsPlanAndLessLightNeverEndsSooner() {
         Seeds.forEach(60, (r, n) -> {
             Walk w = Walk.of("chip-vacuum");
-            w.to(firstWith(w.plan(), Ask.UV));
+            w.to(firstWith(w.plan(), Quantity.UV));
             Instant planned = w.state().clocks().getLast().endsAt().orElseThrow();
             Walk dim = Walk.of("chip-vacuum");
-            dim.to(firstWith(dim.plan(), Ask.UV));
+            dim.to(firstWith(dim.plan(), Quantity.UV));
             for (int i = 0; i < 5; i++) {
                 double v = Seeds.between(r, 0.5, 8);
-                w.read(Ask.UV, v);
-                dim.read(Ask.UV, i == 0 ? v : v * 0.6);
+                w.read(Quantity.UV, v);
+                dim.read(Quantity.UV, i == 0 ? v : v * 0.6);
                 w.at = w.at.plusSeconds(30);
                 dim.at = dim.at.plusSeconds(30);
             }
@@ -381,12 +381,12 @@ class BesideTheTechnicianTest {
         Walk w = Walk.of("run-block");
         w.to("film");
         double sound = w.plan().budget().orElseThrow().soundUm();
-        w.read(Ask.FILM_UM, sound);
-        w.read(Ask.FILM_UM, sound + 4);
+        w.read(Quantity.FILM_UM, sound);
+        w.read(Quantity.FILM_UM, sound + 4);
         assertThat(w.state().findings())
                 .singleElement()
                 .satisfies(f -> assertThat(f.stop()).isFalse());
-        w.read(Ask.FILM_UM, w.plan().budget().orElseThrow().leastUm() - 1);
+        w.read(Quantity.FILM_UM, w.plan().budget().orElseThrow().leastUm() - 1);
         assertThat(w.state().findings()).singleElement().satisfies(f -> {
             assertThat(f.stop()).isTrue();
             assertThat(f.said()).startsWith("Stop:");
@@ -401,17 +401,17 @@ class BesideTheTechnicianTest {
     void angle() {
         Walk w = Walk.of("tyre-one-piece");
         w.to("angle");
-        w.read(Ask.ANGLE_DEG, 25);
+        w.read(Quantity.ANGLE_DEG, 25);
         assertThat(w.state().findings())
                 .singleElement()
                 .satisfies(f -> assertThat(f.stop()).isFalse());
-        w.read(Ask.ANGLE_DEG, 26);
+        w.read(Quantity.ANGLE_DEG, 26);
         assertThat(w.state().findings())
                 .singleElement()
                 .satisfies(f -> assertThat(f.said()).contains("two pieces", "Plan anew"));
         Walk two = Walk.of("tyre-two-piece");
         two.to("angle");
-        two.read(Ask.ANGLE_DEG, 31);
+        two.read(Quantity.ANGLE_DEG, 31);
         assertThat(two.state().findings())
                 .singleElement()
                 .satisfies(f -> assertThat(f.stop()).isFalse());
@@ -422,14 +422,14 @@ class BesideTheTechnicianTest {
     void dew() {
         Walk w = Walk.of("plastic-adhesive-cloth");
         w.to("dew");
-        w.read(Ask.AIR_C, 20);
-        w.read(Ask.RH_PERCENT, 50);
-        w.read(Ask.SURFACE_C, 12.3);
+        w.read(Quantity.AIR_C, 20);
+        w.read(Quantity.RH_PERCENT, 50);
+        w.read(Quantity.SURFACE_C, 12.3);
         assertThat(w.state().findings()).singleElement().satisfies(f -> {
             assertThat(f.said()).contains("dew point 9.3 °C");
             assertThat(f.stop()).isFalse();
         });
-        w.read(Ask.SURFACE_C, 12.1);
+        w.read(Quantity.SURFACE_C, 12.1);
         assertThat(w.state().findings())
                 .singleElement()
                 .satisfies(f -> assertThat(f.stop()).isTrue());
@@ -442,7 +442,7 @@ class BesideTheTechnicianTest {
         Walk w = Walk.of("plastic-adhesive-cloth");
         String lays = w.plan().steps().stream()
                 .map(s -> s.step())
-                .filter(s -> s.kind() == Step.Kind.SPREAD && s.asks().contains(Ask.USED_ML))
+                .filter(s -> s.kind() == Step.Kind.SPREAD && s.asks().contains(Quantity.USED_ML))
                 .findFirst()
                 .orElseThrow()
                 .id();
@@ -453,7 +453,7 @@ class BesideTheTechnicianTest {
                 .findFirst()
                 .orElseThrow()
                 .itemId();
-        w.read(Ask.USED_ML, 33);
+        w.read(Quantity.USED_ML, 33);
         w.step();
         assertThat(w.record().used())
                 .filteredOn(u -> u.itemId().equals(item))

@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Random;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import vanemend.core.method.Step.Ask;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Quantity;
 
 class ReadingsCsvTest {
     private static final Instant NOON = Instant.parse("2026-11-25T12:00:00Z");
@@ -19,20 +19,20 @@ class ReadingsCsvTest {
     void whatIsWrittenReadsBackTheSame() {
         long seed = 51;
         Random random = new Random(seed);
-        String[] sources = {"", "Surface thermometer, logged", "a \"quoted\", odd; name"};
+        String[] sources = {"", "Surface thermometer", "a \"quoted\", odd; name"};
         List<RunState.Reading> readings = new ArrayList<>();
         for (int i = 0; i < 300; i++) {
-            Ask ask = Ask.values()[random.nextInt(Ask.values().length)];
-            double value =
-                    ReadingLimits.min(ask) + random.nextDouble() * (ReadingLimits.max(ask) - ReadingLimits.min(ask));
+            Quantity ask = Quantity.values()[random.nextInt(Quantity.values().length)];
+            double value = ask.min() + random.nextDouble() * (ask.max() - ask.min());
             readings.add(new RunState.Reading(
                     UUID.randomUUID(),
-                    "cure#" + i % 7,
+                    "cure~" + (i % 7 + 2),
                     ask,
                     value,
                     NOON.plusMillis(random.nextInt(9_000_000)),
                     "Tam Okafor",
-                    sources[i % sources.length]));
+                    sources[i % sources.length],
+                    i % 4 == 1));
         }
         Check check = new Check();
         List<ReadingsCsv.Row> rows = ReadingsCsv.read(ReadingsCsv.of(readings), check);
@@ -41,7 +41,8 @@ class ReadingsCsvTest {
         for (int i = 0; i < rows.size(); i++) {
             RunState.Reading r = readings.get(i);
             assertThat(rows.get(i))
-                    .isEqualTo(new ReadingsCsv.Row(i + 2, r.at(), r.quantity(), r.value(), r.step(), r.source()));
+                    .isEqualTo(new ReadingsCsv.Row(
+                            i + 2, r.at(), r.quantity(), r.value(), r.step(), r.source(), r.logged()));
         }
     }
 
@@ -51,7 +52,7 @@ class ReadingsCsvTest {
         List<ReadingsCsv.Row> rows =
                 ReadingsCsv.read("\uFEFFvalue,at,quantity\n 41.5 , 2026-11-25T12:00:00Z ,surface_c\n\n", check);
         assertThat(check.problems()).isEmpty();
-        assertThat(rows).containsExactly(new ReadingsCsv.Row(2, NOON, Ask.SURFACE_C, 41.5, "", ""));
+        assertThat(rows).containsExactly(new ReadingsCsv.Row(2, NOON, Quantity.SURFACE_C, 41.5, "", "", false));
     }
 
     @Test
@@ -80,6 +81,6 @@ class ReadingsCsvTest {
                 .isEmpty();
         assertThat(check.problems().getFirst().message())
                 .isEqualTo(
-                        "The first line names the columns: at is missing. Expected at, quantity, value, unit, step, source.");
+                        "The first line names the columns: at is missing. Expected at, quantity, value, unit, step, source, logged.");
     }
 }

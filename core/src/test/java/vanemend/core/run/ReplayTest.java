@@ -13,6 +13,7 @@ import vanemend.core.Bench;
 import vanemend.core.Seeds;
 import vanemend.core.method.Step;
 import vanemend.core.plan.Plan;
+import vanemend.core.trade.Quantity;
 
 class ReplayTest {
     private static final Plan PLAN = Bench.frozen().plan();
@@ -57,7 +58,7 @@ class ReplayTest {
             return this;
         }
 
-        Hands read(Step.Ask quantity, double value) {
+        Hands read(Quantity quantity, double value) {
             events.add(BenchEvent.reading(UUID.randomUUID(), at, TAM, current(), quantity, value));
             return this;
         }
@@ -114,9 +115,9 @@ class ReplayTest {
 
     @Test
     void mixClockRunsFromFirstContactAndFollowsTheDose() {
-        Hands h = new Hands().to("filler-mix").read(Step.Ask.FILLER_G, 100);
+        Hands h = new Hands().to("filler-mix").read(Quantity.FILLER_G, 100);
         assertThat(h.state().mixes().getLast().creamTargetG()).isEqualTo(2.0);
-        h.read(Step.Ask.CREAM_G, 3).clock();
+        h.read(Quantity.CREAM_G, 3).clock();
         RunState.LiveClock c = h.state().clocks().getFirst();
         assertThat(c.kind()).isEqualTo(Step.Clock.Kind.BY);
         double planned = PLAN.mix("filler").pour().onPartByMin();
@@ -127,8 +128,8 @@ class ReplayTest {
     void sandFromFollowsDoseAndTypedSurfaceTemperatures() {
         Hands h = new Hands()
                 .to("filler-mix")
-                .read(Step.Ask.FILLER_G, 100)
-                .read(Step.Ask.CREAM_G, 2)
+                .read(Quantity.FILLER_G, 100)
+                .read(Quantity.CREAM_G, 2)
                 .clock()
                 .done()
                 .done();
@@ -136,11 +137,11 @@ class ReplayTest {
         Instant spread = h.at;
         RunState.LiveClock plain = h.state().clocks().getFirst();
         assertThat(minutes(spread, plain.endsAt().orElseThrow())).isCloseTo(18, within(0.02));
-        h.after(3).read(Step.Ask.SURFACE_C, 40);
+        h.after(3).read(Quantity.SURFACE_C, 40);
         RunState.LiveClock warm = h.state().clocks().getFirst();
         assertThat(warm.endsAt().orElseThrow()).isBefore(plain.endsAt().orElseThrow());
         assertThat(warm.note()).contains("1 surface readings");
-        h.read(Step.Ask.SURFACE_C, 55);
+        h.read(Quantity.SURFACE_C, 55);
         assertThat(h.state().clocks().getFirst().warning()).contains("over 50 °C");
     }
 
@@ -148,8 +149,8 @@ class ReplayTest {
     void aDoseThatNeverCuresHasNoEnd() {
         Hands h = new Hands()
                 .to("filler-mix")
-                .read(Step.Ask.FILLER_G, 100)
-                .read(Step.Ask.CREAM_G, 0)
+                .read(Quantity.FILLER_G, 100)
+                .read(Quantity.CREAM_G, 0)
                 .clock()
                 .done()
                 .done();
@@ -158,8 +159,8 @@ class ReplayTest {
         assertThat(c.warning()).contains("too little");
         assertThat(new Hands()
                         .to("filler-mix")
-                        .read(Step.Ask.FILLER_G, 100)
-                        .read(Step.Ask.CREAM_G, 9)
+                        .read(Quantity.FILLER_G, 100)
+                        .read(Quantity.CREAM_G, 9)
                         .clock()
                         .done()
                         .done()
@@ -177,13 +178,13 @@ class ReplayTest {
         int gate = ids.indexOf("shape-gate");
         assertThat(ids.subList(gate + 1, gate + 7))
                 .containsExactly(
-                        "shape-gate#1.low.clean",
-                        "shape-gate#1.low.mix",
-                        "shape-gate#1.low.spread",
-                        "shape-gate#1.low.wait",
-                        "shape-gate#1.low.sand",
-                        "shape-gate#2");
-        h.to("shape-gate#2").answer("pinholes").to("shape-gate#3").answer("yes");
+                        "shape-gate:low/clean",
+                        "shape-gate:low/mix",
+                        "shape-gate:low/spread",
+                        "shape-gate:low/wait",
+                        "shape-gate:low/sand",
+                        "shape-gate~2");
+        h.to("shape-gate~2").answer("pinholes").to("shape-gate~3").answer("yes");
         assertThat(h.current()).isEqualTo("putty-prepare");
         assertThat(h.state().mixes()).hasSize(3).allMatch(m -> m.mix().equals("filler"));
         assertThat(h.state().steps().stream().filter(s -> s.loop().equals("Low spot")))
@@ -195,13 +196,13 @@ class ReplayTest {
         Hands h = new Hands()
                 .to("shape-gate")
                 .answer("high")
-                .to("shape-gate#1.high.wait")
+                .to("shape-gate:high/wait")
                 .answer("soft");
         assertThat(h.current()).contains("more");
         h.done();
         assertThat(h.state().now().orElseThrow().step().gate()).isPresent();
         h.answer("yes");
-        assertThat(h.current()).isEqualTo("shape-gate#1.high.sand");
+        assertThat(h.current()).isEqualTo("shape-gate:high/sand");
     }
 
     @Test
@@ -242,7 +243,7 @@ class ReplayTest {
                     case 1 -> h.events.add(BenchEvent.gate(id, h.at, TAM, step, answers[r.nextInt(answers.length)]));
                     case 2 ->
                         h.events.add(BenchEvent.reading(
-                                id, h.at, TAM, step, Step.Ask.values()[r.nextInt(4)], Seeds.between(r, 1, 60)));
+                                id, h.at, TAM, step, Quantity.values()[r.nextInt(4)], Seeds.between(r, 1, 60)));
                     case 3 ->
                         h.events.add(BenchEvent.undo(
                                 id,

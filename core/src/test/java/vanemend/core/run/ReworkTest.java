@@ -18,6 +18,7 @@ import vanemend.core.mix.Portion;
 import vanemend.core.plan.Plan;
 import vanemend.core.record.Used;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Quantity;
 
 @DisplayName("amounts and times of rework follow the depth that was read")
 class ReworkTest {
@@ -61,7 +62,7 @@ class ReworkTest {
         }
 
         Hands depth(double mm) {
-            events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", hand().id(), Step.Ask.DEPTH_MM, mm));
+            events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", hand().id(), Quantity.DEPTH_MM, mm));
             return this;
         }
 
@@ -84,7 +85,7 @@ class ReworkTest {
     @Test
     @DisplayName("a low spot read at the gate: filler, cream, spreading and what the shelf loses follow its depth")
     void lowSpot() {
-        dent.depth(1).answer("low").to("shape-gate#1.low.mix");
+        dent.depth(1).answer("low").to("shape-gate:low/mix");
         double g = again.amount(1);
         assertThat(g).isLessThan(first);
         assertThat(dent.mix().fillerTargetG()).isEqualTo(g);
@@ -92,9 +93,9 @@ class ReworkTest {
         Step mix = dent.hand().step();
         assertThat(mix.figure()).isEqualTo(Math.round(g) + " g");
         assertThat(mix.amount()).startsWith(Math.round(g) + " g, cream ");
-        Step spread = dent.step("shape-gate#1.low.spread").step();
+        Step spread = dent.step("shape-gate:low/spread").step();
         assertThat(spread.activeMin()).isCloseTo(dent.plan.mix("filler").pour().spreadMin() * g / first, within(1e-9));
-        dent.to("shape-gate#2");
+        dent.to("shape-gate~2");
         assertThat(Used.of(dent.plan, dent.state()).stream()
                         .filter(u ->
                                 u.itemId().equals(dent.plan.mix("filler").pour().itemId()))
@@ -106,7 +107,7 @@ class ReworkTest {
     @Test
     @DisplayName("what is read in the rework itself counts over what was read at its gate")
     void tappedDown() {
-        dent.depth(0.5).answer("high").depth(1.5).to("shape-gate#1.high.mix");
+        dent.depth(0.5).answer("high").depth(1.5).to("shape-gate:high/mix");
         assertThat(dent.mix().fillerTargetG()).isEqualTo(again.amount(1.5));
         dent.depth(2);
         assertThat(dent.mix().fillerTargetG()).isEqualTo(again.amount(2));
@@ -115,9 +116,9 @@ class ReworkTest {
     @Test
     @DisplayName("pinholes are no hollow: a coat; a depth that was not read leaves the first amount standing")
     void pinholesAndUnread() {
-        dent.answer("pinholes").to("shape-gate#1.pinholes.mix");
+        dent.answer("pinholes").to("shape-gate:pinholes/mix");
         assertThat(dent.mix().fillerTargetG()).isEqualTo(again.amount(0)).isLessThan(first);
-        dent.to("shape-gate#2").answer("low").to("shape-gate#2.low.mix");
+        dent.to("shape-gate~2").answer("low").to("shape-gate~2:low/mix");
         assertThat(dent.mix().fillerTargetG()).isEqualTo(first);
         assertThat(dent.hand().step().amount()).contains("for a coat", "for each 1 mm of depth");
     }
@@ -125,7 +126,7 @@ class ReworkTest {
     @Test
     @DisplayName("each round has its own depth: the second asks anew")
     void roundsAreTheirOwn() {
-        dent.depth(2).answer("low").to("shape-gate#2").depth(0.4).answer("low").to("shape-gate#2.low.mix");
+        dent.depth(2).answer("low").to("shape-gate~2").depth(0.4).answer("low").to("shape-gate~2:low/mix");
         assertThat(dent.state().mixes().stream()
                         .map(RunState.MixDone::fillerTargetG)
                         .toList())
@@ -150,7 +151,7 @@ class ReworkTest {
                 .to("pinholes")
                 .depth(1)
                 .answer("low")
-                .to("pinholes#1.low.fill");
+                .to("pinholes:low/fill");
         Portion face = h.plan.portions().stream()
                 .filter(p -> p.id().equals("face"))
                 .findFirst()
@@ -158,7 +159,7 @@ class ReworkTest {
         double ml = face.again().orElseThrow().amount(1);
         assertThat(ml).isLessThan(face.needed());
         assertThat(h.hand().step().figure()).isEqualTo(Math.round(ml) + " mL");
-        h.to("pinholes#2");
+        h.to("pinholes~2");
         assertThat(Used.of(h.plan, h.state()).stream()
                         .filter(u -> u.itemId().equals(face.itemId()))
                         .mapToDouble(Used::amount)
@@ -169,11 +170,11 @@ class ReworkTest {
     @Test
     @DisplayName("the gate and the answer are told from the id of a step, however deep it nests")
     void ids() {
-        assertThat(Rework.of("shape-gate")).isEmpty();
-        assertThat(Rework.of("shape-gate#2")).isEmpty();
-        assertThat(Rework.of("palm#1.low.mix")).contains(new Rework("palm", "low", "palm#1.low."));
-        assertThat(Rework.of("palm#3.low.mix")).contains(new Rework("palm#3", "low", "palm#3.low."));
-        assertThat(Rework.of("palm#1.low.wait#2.soft.more"))
-                .contains(new Rework("palm#1.low.wait#2", "soft", "palm#1.low.wait#2.soft."));
+        assertThat(Rework.of(RunStepId.parse("shape-gate"))).isEmpty();
+        assertThat(Rework.of(RunStepId.parse("shape-gate~2"))).isEmpty();
+        for (String gate : List.of("palm", "palm~3", "palm:low/wait~2")) {
+            assertThat(Rework.of(RunStepId.parse(gate + ":soft/more")))
+                    .contains(new Rework(RunStepId.parse(gate), "soft", gate + ":soft/"));
+        }
     }
 }

@@ -8,106 +8,180 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.DisplayName;
-import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.json.JsonMapper;
 import vanemend.core.Bench;
+import vanemend.core.method.Cases;
+import vanemend.core.method.Gate;
+import vanemend.core.method.Loop;
+import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.plan.Plan;
+import vanemend.core.stack.Recipe;
+import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Quantity;
 
-@DisplayName("the run that the front end's own stepping is held against, computed here")
+@DisplayName(
+        "runs of every way to mend and through every loop, computed here, that the front end's own stepping is held against")
 class RunFixtureTest {
-    private static final Path KEPT = Path.of("..", "web", "src", "api", "generated", "run-fixture.json");
+    private static final Path KEPT = Path.of("..", "web", "src", "api", "generated", "runs");
+    private static final double DEPTH_MM = 1.2;
 
-    /** What one event leads to. */
-    record Turn(BenchEvent event, String current, List<String> steps, List<String> clocks, List<String> weigh) {}
-
-    /** What is believed of a reading. */
-    record Limits(double from, double to) {
-        static Limits of(Step.Ask quantity) {
-            return new Limits(ReadingLimits.min(quantity), ReadingLimits.max(quantity));
+    /** As much of a step as the front end steps by. */
+    record ShortStep(
+            String id,
+            Step.Kind kind,
+            String mix,
+            String portion,
+            Optional<Gate> gate,
+            Optional<Step.Clock> clock,
+            List<Quantity> asks) {
+        static ShortStep of(Step s) {
+            return new ShortStep(s.id(), s.kind(), s.mix(), s.portion(), s.gate(), s.clock(), s.asks());
         }
     }
 
-    /** A plan, where it begins, and what follows; and what is believed of every reading. */
-    record Fixture(Plan plan, RunState begun, List<Turn> turns, Map<Step.Ask, Limits> limits) {}
-
-    private final Plan plan = Bench.frozen().plan();
-    private final List<BenchEvent> events = new ArrayList<>();
-    private final List<Turn> turns = new ArrayList<>();
-    private Instant at = Bench.NOW;
-    private int count;
-
-    private UUID id() {
-        return new UUID(0, ++count);
+    /** A loop of them. */
+    record ShortLoop(String id, List<ShortStep> steps) {
+        static ShortLoop of(Loop l) {
+            return new ShortLoop(l.id(), l.steps().stream().map(ShortStep::of).toList());
+        }
     }
 
-    private void take(BenchEvent e) {
-        events.add(e);
-        RunState s = Replay.of(plan, events, at);
-        turns.add(new Turn(
-                e,
-                s.current().orElse(""),
-                s.steps().stream().map(RunState.RunStep::id).toList(),
-                s.clocks().stream().map(c -> c.step() + " " + c.kind()).sorted().toList(),
-                s.mixes().stream()
-                        .map(m -> m.step() + " " + Math.round(m.fillerTargetG()))
-                        .toList()));
-    }
+    /** As much of a plan as the front end steps by. */
+    record ShortPlan(List<ShortLoop> loops, List<MixPlan> mixes) {}
 
-    private RunState.RunStep now() {
-        at = at.plusSeconds(45);
-        return Replay.of(plan, events, at).now().orElseThrow();
-    }
+    /** What is in hand at first. */
+    record Begun(List<ShortRunStep> steps, String current) {}
 
-    private void through(String last) {
-        while (true) {
-            RunState.RunStep s = now();
-            if (s.step().kind() == Step.Kind.MIX) {
-                take(BenchEvent.reading(id(), at, "Tam", s.id(), Step.Ask.FILLER_G, 61.4));
-                take(BenchEvent.reading(id(), at, "Tam", s.id(), Step.Ask.CREAM_G, 1.2));
-                take(BenchEvent.clock(id(), at, "Tam", s.id()));
+    /** A step of the run at first. */
+    record ShortRunStep(String id, RunStepId at, String loop, ShortStep step) {}
+
+    /** What one event leads to; the steps where it put some in. */
+    record Turn(
+            BenchEvent event, String current, Optional<List<String>> steps, List<String> clocks, List<String> weigh) {}
+
+    /** A plan, where it begins, and what follows. */
+    record Fixture(ShortPlan plan, Begun begun, List<Turn> turns) {}
+
+    /** Somebody who walks through a whole plan, and at every gate finds first every fault that it can tell, once. */
+    private static final class Walk {
+        private final Plan plan;
+        private final List<BenchEvent> events = new ArrayList<>();
+        private final List<Turn> turns = new ArrayList<>();
+        private final Set<String> found = new HashSet<>();
+        private final Set<String> loops = new HashSet<>();
+        private Instant at = Bench.NOW;
+        private int steps;
+
+        Walk(String recipe) {
+            plan = Bench.workup(Cases.all().get(recipe), Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()))
+                    .plan()
+                    .orElseThrow();
+        }
+
+        private UUID id() {
+            return new UUID(0, events.size() + 1);
+        }
+
+        private RunState state() {
+            return Replay.of(plan, events, at);
+        }
+
+        private void take(BenchEvent e) {
+            events.add(e);
+            RunState s = state();
+            turns.add(new Turn(
+                    e,
+                    s.current().orElse(""),
+                    s.steps().size() == steps
+                            ? Optional.empty()
+                            : Optional.of(
+                                    s.steps().stream().map(RunState.RunStep::id).toList()),
+                    s.clocks().stream()
+                            .map(c -> c.step() + " " + c.kind() + " " + c.label())
+                            .sorted()
+                            .toList(),
+                    s.mixes().stream()
+                            .map(m -> m.step() + " " + Math.round(m.fillerTargetG()) + " "
+                                    + Math.round(m.creamTargetG() * 10) / 10.0)
+                            .toList()));
+            steps = s.steps().size();
+        }
+
+        Fixture walk() {
+            events.add(BenchEvent.start(id(), at, "Tam"));
+            RunState begun = state();
+            steps = begun.steps().size();
+            for (Optional<RunState.RunStep> now = begun.now(); now.isPresent(); now = state().now()) {
+                at = at.plusSeconds(45);
+                step(now.get());
             }
-            take(
-                    s.step().gate().isPresent()
-                            ? BenchEvent.gate(id(), at, "Tam", s.id(), "yes")
-                            : BenchEvent.done(id(), at, "Tam", s.id()));
-            if (s.id().equals(last)) {
+            return new Fixture(
+                    new ShortPlan(plan.loops().stream().map(ShortLoop::of).toList(), plan.mixes()),
+                    new Begun(
+                            begun.steps().stream()
+                                    .map(s -> new ShortRunStep(s.id(), s.at(), s.loop(), ShortStep.of(s.step())))
+                                    .toList(),
+                            begun.current().orElseThrow()),
+                    turns);
+        }
+
+        private void step(RunState.RunStep s) {
+            String step = s.id();
+            if (s.step().kind() == Step.Kind.MIX) {
+                take(BenchEvent.reading(id(), at, "Tam", step, Quantity.FILLER_G, 61.4));
+                take(BenchEvent.reading(id(), at, "Tam", step, Quantity.CREAM_G, 1.2));
+                take(BenchEvent.clock(id(), at, "Tam", step));
+            }
+            if (s.step().gate().isEmpty()) {
+                take(BenchEvent.done(id(), at, "Tam", step));
                 return;
             }
+            Optional<Gate.Branch> fault = s.step().gate().get().branches().stream()
+                    .filter(b -> found.add(
+                            s.at().step() + " " + b.id() + " " + s.at().rounds().size()))
+                    .findFirst();
+            if (fault.isPresent() && s.step().asks().contains(Quantity.DEPTH_MM)) {
+                take(BenchEvent.reading(id(), at, "Tam", step, Quantity.DEPTH_MM, DEPTH_MM));
+            }
+            fault.ifPresent(b -> loops.add(b.loop()));
+            take(BenchEvent.gate(
+                    id(), at, "Tam", step, fault.map(Gate.Branch::id).orElse(Gate.YES)));
         }
     }
 
-    @Test
-    void keptFixtureIsUpToDate() throws IOException {
-        BenchEvent start = BenchEvent.start(id(), at, "Tam");
-        events.add(start);
-        RunState begun = Replay.of(plan, events, at);
-        through("shape-p180");
-        take(BenchEvent.reading(id(), at, "Tam", now().id(), Step.Ask.DEPTH_MM, 2.2));
-        take(BenchEvent.gate(id(), at, "Tam", now().id(), "low"));
-        through("shape-gate#1.low.sand");
-        take(BenchEvent.gate(id(), at, "Tam", now().id(), "pinholes"));
-        through("shape-gate#2.pinholes.spread");
-        take(BenchEvent.gate(id(), at, "Tam", now().id(), "soft"));
-        through("ready");
-        Map<Step.Ask, Limits> limits = new EnumMap<>(Step.Ask.class);
-        for (Step.Ask quantity : Step.Ask.values()) {
-            limits.put(quantity, Limits.of(quantity));
-        }
+    static Stream<String> recipes() {
+        return Recipe.all().stream().map(Recipe::id);
+    }
+
+    @ParameterizedTest
+    @MethodSource("recipes")
+    void keptFixtureIsUpToDate(String recipe) throws IOException {
+        Walk walk = new Walk(recipe);
         JsonMapper json = JsonMapper.builder()
                 .changeDefaultPropertyInclusion(i ->
                         JsonInclude.Value.construct(JsonInclude.Include.NON_ABSENT, JsonInclude.Include.NON_ABSENT))
                 .build();
-        String now = json.writeValueAsString(new Fixture(plan, begun, turns, limits)) + "\n";
+        String now = json.writeValueAsString(walk.walk()) + "\n";
+        Path kept = KEPT.resolve(recipe + ".json");
         if (Boolean.getBoolean("vanemend.write")) {
-            Files.writeString(KEPT, now);
+            Files.createDirectories(KEPT);
+            Files.writeString(kept, now);
         }
-        assertThat(json.readTree(Files.readString(KEPT)))
+        assertThat(walk.loops)
+                .as("every loop of the plan is walked")
+                .containsExactlyInAnyOrderElementsOf(
+                        walk.plan.loops().stream().map(Loop::id).toList());
+        assertThat(json.readTree(Files.readString(kept)))
                 .as("run this test with -Dvanemend.write=true")
                 .isEqualTo(json.readTree(now));
     }

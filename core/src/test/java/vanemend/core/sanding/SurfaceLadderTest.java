@@ -33,7 +33,7 @@ class SurfaceLadderTest {
                 if (r.grainUm() > 150) {
                     assertThat(r.zone()).isIn(Zone.Kind.DISH, Zone.Kind.BACK_SAND);
                 }
-                assertThat(r.tool()).isEqualTo("DA");
+                assertThat(r.tool()).isEqualTo(Tool.DA);
             });
             assertThat(rungs(recipe).getLast().paper()).isEqualTo("P320");
             assertThat(rungs(recipe).getLast().zone()).isEqualTo(Zone.Kind.FINE_320);

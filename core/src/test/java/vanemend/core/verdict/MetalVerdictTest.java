@@ -25,7 +25,7 @@ class MetalVerdictTest {
             double depth, double airC, double rh, Metal.Kind metal, Map<String, Part.Answer> answers) {
         RepairDraft d = Bench.repair(Bench.door(metal, answers), Bench.dent(340, 240, 120, 100, depth));
         var shop = Bench.shop();
-        var air = new vanemend.core.plan.Conditions(
+        var air = new vanemend.core.method.Conditions(
                 new Air(airC, rh),
                 shop.house(),
                 shop.shelf(),

@@ -1,0 +1,64 @@
+package vanemend.app.store.upgrade;
+
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+import vanemend.core.record.RecordFile;
+
+/**
+ * The formats that plans, events and record files are kept in, and how an older one is read. A format number goes up with every change of
+ * what is stored; an upgrade, once landed, stays as it is, and one kept example of every format is read in a test. Nothing that is stored is
+ * ever rewritten: the upgrade is made while it is read.
+ */
+public final class Formats {
+    /** Format of plans that are started now. */
+    public static final int PLAN = 2;
+
+    /** Format of events that are taken now. */
+    public static final int EVENT = 2;
+
+    /** How the source of a reading ended in the first format that a device gave by itself. */
+    private static final String LOGGED = ", logged";
+
+    private Formats() {}
+
+    /** Brings {@code plan}, kept in {@code format}, to today's; throws {@link IllegalArgumentException} for a format that is not known. */
+    public static void plan(int format, ObjectNode plan) {
+        known("plan", format, PLAN);
+        if (format < 2) {
+            PlanFormat1.upgrade(plan);
+        }
+    }
+
+    /** The source of a reading as today's events have it; {@code text} as kept in {@code format}. */
+    public static String source(int format, String text) {
+        known("event", format, EVENT);
+        return format < 2 && text.endsWith(LOGGED) ? text.substring(0, text.length() - LOGGED.length()) : text;
+    }
+
+    /** Whether a reading with that {@code text} was given by a device by itself, in events of the first format. */
+    public static boolean loggedByText(int format, String text) {
+        return format < 2 && text.endsWith(LOGGED);
+    }
+
+    /** Brings a record file to today's format; one of an unknown format is left as it is, to be refused by name. */
+    public static void record(ObjectNode file) {
+        if (!RecordFile.FORMAT_1.equals(file.path("format").asString(""))) {
+            return;
+        }
+        plan(1, (ObjectNode) file.get("frozen"));
+        for (JsonNode e : file.get("events")) {
+            if ("READING".equals(e.path("kind").asString(""))) {
+                String text = e.path("text").asString("");
+                ((ObjectNode) e).put("logged", loggedByText(1, text)).put("text", source(1, text));
+            }
+        }
+        file.put("format", RecordFile.FORMAT);
+    }
+
+    private static void known(String what, int format, int newest) {
+        if (format < 1 || format > newest) {
+            throw new IllegalArgumentException("a " + what + " of format " + format
+                    + " is not known here; the newest is " + newest + ": this store was written by a later release");
+        }
+    }
+}

@@ -1,0 +1,112 @@
+package vanemend.app.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.node.ObjectNode;
+import vanemend.app.TestBench;
+import vanemend.app.store.upgrade.Formats;
+import vanemend.core.method.Step;
+import vanemend.core.record.RecordFile;
+import vanemend.core.record.RepairRecord;
+import vanemend.core.run.Replay;
+import vanemend.core.run.RunState;
+import vanemend.core.stack.Recipe;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.MethodId;
+
+@DisplayName("a kept example of every format that ever landed is read, replayed and told as a record")
+class FormatsTest {
+    private static final Instant LATER = Instant.parse("2026-12-24T09:00:00Z");
+
+    static String kept(String name) {
+        try (InputStream in = FormatsTest.class.getResourceAsStream("/kept/" + name)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    private static RecordFile read(String text) {
+        Json json = TestBench.bean(Json.class);
+        ObjectNode tree = json.tree(text);
+        Formats.record(tree);
+        return json.read(tree, RecordFile.class);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "dent-filler-putty, METAL_DENT",
+        "run-machine, CLEAR_RUN",
+        "tyre-two-piece, TYRE_CROWN",
+        "composite-lay-up, COMPOSITE"
+    })
+    void recordsOfTheFirstFormat(String recipe, MethodId method) {
+        RecordFile file = read(kept("record-1-" + recipe + ".json"));
+        Check check = new Check();
+        file.check(check);
+        assertThat(check.problems()).isEmpty();
+        assertThat(file.frozen().plan().method()).isEqualTo(method);
+        assertThat(file.frozen().plan().recipe()).isEqualTo(recipe);
+        assertThat(file.frozen().workup().stack().ranked())
+                .allSatisfy(r ->
+                        assertThat(r.method()).isEqualTo(Recipe.of(r.recipe()).method()));
+        assertThat(file.frozen().plan().schools())
+                .isNotEmpty()
+                .allSatisfy(s -> assertThat(s.school()).as(s.question()).isNotEmpty());
+        RunState state = Replay.of(file.frozen().plan(), file.events(), LATER);
+        assertThat(state.ignored())
+                .as("every event still fits, whatever its step is called now")
+                .isEmpty();
+        assertThat(state.finishedAt()).isPresent();
+        RepairRecord record = RepairRecord.of(file.frozen(), file.events(), LATER);
+        assertThat(record.lines()).hasSameSizeAs(state.steps());
+        assertThat(record.used()).isNotEmpty();
+    }
+
+    @Test
+    void whatAGatePutInKeepsItsReadingsUnderItsNewName() {
+        RecordFile file = read(kept("record-1-dent-filler-putty.json"));
+        RunState state = Replay.of(file.frozen().plan(), file.events(), LATER);
+        RunState.RunStep mix = state.steps().stream()
+                .filter(s ->
+                        s.step().kind() == Step.Kind.MIX && !s.at().rounds().isEmpty())
+                .findFirst()
+                .orElseThrow();
+        assertThat(mix.id()).isEqualTo("shape-gate:low/mix");
+        assertThat(state.readings()).anyMatch(r -> r.step().equals(mix.id()) && r.value() == 61.4);
+    }
+
+    @Test
+    void theFilmBudgetOfAnOldRunIsHeldAgainstTheSameGrades() {
+        RecordFile file = read(kept("record-1-run-machine.json"));
+        assertThat(file.frozen().plan().budget().orElseThrow().left())
+                .allSatisfy(l -> assertThat(file.frozen().plan().ladder().rungs())
+                        .anyMatch(r -> r.id().equals(l.rung()) && r.paper().equals(l.paper())
+                                || l.paper().equals("polish")));
+    }
+
+    @Test
+    void aReadingLoggedByADeviceIsKnownByWhatItIsNotByHowItReads() {
+        assertThat(Formats.loggedByText(1, "Surface thermometer, logged")).isTrue();
+        assertThat(Formats.source(1, "Surface thermometer, logged")).isEqualTo("Surface thermometer");
+        assertThat(Formats.loggedByText(Formats.EVENT, "Surface thermometer, logged"))
+                .isFalse();
+        assertThat(Formats.source(Formats.EVENT, "a device called so, logged")).isEqualTo("a device called so, logged");
+    }
+
+    @Test
+    void whatALaterReleaseWroteIsRefusedByName() {
+        assertThatThrownBy(() -> Formats.plan(Formats.PLAN + 1, null))
+                .hasMessageContaining("format " + (Formats.PLAN + 1))
+                .hasMessageContaining("later release");
+    }
+}

@@ -1,0 +1,42 @@
+package vanemend.core.method;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.trade.Air;
+import vanemend.core.trade.HouseRules;
+
+/**
+ * The shop today.
+ *
+ * @param air shop air
+ * @param house schools the shop follows
+ * @param shelf what is on the shelf
+ * @param now time of planning; the core has no clock of its own
+ * @param zone the shop's zone, for expiry dates
+ * @param spreadMlPerMin spreading rate of the hands, mL/min
+ * @param place where the shop lies, for the sun
+ */
+public record Conditions(
+        Air air,
+        HouseRules house,
+        List<ShelfItem> shelf,
+        Instant now,
+        ZoneId zone,
+        double spreadMlPerMin,
+        Place place) {
+    /**
+     * A place on the earth.
+     *
+     * @param latitudeDeg north positive
+     * @param longitudeDeg east positive
+     */
+    public record Place(double latitudeDeg, double longitudeDeg) {}
+
+    /** Today's date in the shop. */
+    public LocalDate today() {
+        return LocalDate.ofInstant(now, zone);
+    }
+}

@@ -1,0 +1,53 @@
+package vanemend.core.method;
+
+import java.util.List;
+import java.util.Optional;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import vanemend.core.damage.Damage;
+import vanemend.core.part.Part;
+import vanemend.core.stack.Recipe;
+import vanemend.core.stack.StackChoice;
+import vanemend.core.trade.FollowedSchools;
+import vanemend.core.trade.TradeBook;
+
+/**
+ * What is to be laid out, once verdict and stack are settled.
+ *
+ * @param shop the shop today
+ * @param house schools followed
+ * @param part the part
+ * @param damages on it; one at least
+ * @param stack taken
+ * @param recipe the way to mend that is taken
+ * @param heatCapC hottest the part may get, °C; empty where it has no cap of its own
+ * @param times of the shelf's labels, today
+ * @param wishes what the technician asked for
+ */
+public record Job(
+        Conditions shop,
+        FollowedSchools house,
+        Part part,
+        List<Damage> damages,
+        StackChoice stack,
+        Recipe recipe,
+        Optional<Double> heatCapC,
+        TimesToday times,
+        Wishes wishes) {
+    /** How warm the part is made at most, with the margin kept below what it stands, °C; empty where it has no cap of its own. */
+    public Optional<Double> warmestC() {
+        return heatCapC.map(c -> c - TradeBook.value("heat.below-cap"));
+    }
+
+    /** Damage of one kind. */
+    public <T extends Damage> List<T> all(Class<T> kind) {
+        return damages.stream().filter(kind::isInstance).map(kind::cast).toList();
+    }
+
+    /** All damage together, mm. */
+    public Geometry outline() {
+        return damages.size() == 1
+                ? damages.getFirst().outline()
+                : OverlayNGRobust.union(damages.stream().map(Damage::outline).toList());
+    }
+}

@@ -1,0 +1,35 @@
+package vanemend.core.method;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import vanemend.core.footprint.Footprint;
+import vanemend.core.footprint.Piece;
+import vanemend.core.sanding.FilmBudget;
+import vanemend.core.sanding.Ladder;
+import vanemend.core.section.Section;
+
+/**
+ * A method laid out for a job, in figures; its page is written from them.
+ *
+ * @param mark substrate in two words, such as "steel, e-coat kept"
+ * @param footprint zones
+ * @param section the cut A–A
+ * @param ladder papers
+ * @param budget clear coat left grade by grade, for a run
+ * @param pieces what is cut to shape
+ * @param page the steps; asked for only where nothing stands in the way of a plan
+ */
+public record Laid(
+        String mark,
+        Footprint footprint,
+        Section section,
+        Ladder ladder,
+        Optional<FilmBudget> budget,
+        List<Piece> pieces,
+        Supplier<MethodSteps> page) {
+    /** The same with the film budget that its papers keep to. */
+    public Laid within(FilmBudget b) {
+        return new Laid(mark, footprint, section, ladder, Optional.of(b), pieces, page);
+    }
+}

@@ -1,0 +1,384 @@
+package vanemend.core.method;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import vanemend.core.cure.Wait;
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.method.Step.Clock;
+import vanemend.core.method.Step.Kind;
+import vanemend.core.method.Step.Resource;
+import vanemend.core.mix.Portion;
+import vanemend.core.sanding.Rung;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.Quantity;
+import vanemend.core.trade.TradeBook;
+
+/** What the pages of all methods share. */
+public abstract class MethodPage extends MixingPage {
+    protected final List<Loop> loops = new ArrayList<>();
+    private boolean dewAsked;
+
+    protected MethodPage(Kit kit) {
+        super(kit);
+    }
+
+    protected MethodSteps laid(String method) {
+        loops.add(new Loop("wait-again", "Wait, then try again", List.of(waitAgain())));
+        return new MethodSteps(
+                method,
+                List.copyOf(steps),
+                () -> List.copyOf(loops),
+                List.copyOf(kit.mixes().values()));
+    }
+
+    // --- gates
+
+    protected static Gate gate(String question, String yes, String yesNote, String no, Gate.Branch... branches) {
+        return new Gate(question, yes, yesNote, no, List.of(branches));
+    }
+
+    protected static Gate.Branch branch(String id, String label, String note, String loop) {
+        return new Gate.Branch(id, label, note, loop);
+    }
+
+    protected StepBuilder look(String id, String title, String detail, Zone.Kind zone, Gate gate) {
+        return step(id, Kind.GATE, title)
+                .detail(detail)
+                .zone(zone)
+                .active(TradeBook.value("minutes.gate"))
+                .gate(gate);
+    }
+
+    protected void loop(String id, String title, StepBuilder... builders) {
+        loops.add(new Loop(id, title, chain("", builders)));
+    }
+
+    // --- steps that several methods have
+
+    protected void wash(Zone.Kind zone, String more) {
+        add(step("wash", Kind.DO, "Wash the whole part")
+                .detail("Soap and water, both sides: it spreads no dirt and shows hidden damage. " + more)
+                .zone(zone)
+                .material(name(Role.WASH))
+                .active(TradeBook.value("minutes.wash-part"))
+                .acts(Act.CLEAN));
+    }
+
+    protected StepBuilder clean(String id, String title, String detail, Zone.Kind zone) {
+        return step(id, Kind.DO, title)
+                .detail(detail)
+                .zone(zone)
+                .material(name(Role.CLEAN))
+                .active(TradeBook.value("minutes.wipe"))
+                .caution("solvent")
+                .acts(Act.CLEAN);
+    }
+
+    protected StepBuilder dustOff(String id, Zone.Kind zone) {
+        String how = switch (house().of("cleaning-dust")) {
+            case "air" -> "Blow off with clean dry air. Nothing wet near fresh material.";
+            case "tack" -> "Tack cloth, opened, balled loosely, light touch.";
+            default -> "Clean dry air, then a wipe by the label. Fingers off from here.";
+        };
+        return step(id, Kind.DO, "Dust off")
+                .detail(how)
+                .zone(zone)
+                .active(TradeBook.value("minutes.wipe"))
+                .caution("solvent")
+                .acts(Act.WIPE_AGAIN);
+    }
+
+    /** One coat of promoter and its flash; nothing where the stack has none. */
+    protected List<StepBuilder> promoter(String id, Role role, Zone.Kind zone, String portion, Act on, Act flashed) {
+        if (stack().item(role).isEmpty()) {
+            return List.of();
+        }
+        String item = name(role);
+        // The last promoter, under the primer or the texture, is no layer of the section.
+        String layer = role == Role.PROMOTE ? "promoter" : "";
+        List<StepBuilder> out = new ArrayList<>(dew(zone));
+        StepBuilder coat = step(id, Kind.DO, "Promoter, one wet coat")
+                .detail("Wet, no puddles, not dusted on. Too much lets the repair go; missed, nothing holds.")
+                .zone(zone)
+                .layer(layer)
+                .material(item)
+                .portion(portion)
+                .active(TradeBook.value("minutes.promote"))
+                .caution("spray")
+                .acts(on);
+        out.add(coat);
+        out.add(flash(id + "-flash", item, zone, portion, layer, flashed));
+        return out;
+    }
+
+    /** Before the first promoter, paint or primer: the surface well over the dew point. Asked once a plan. */
+    protected List<StepBuilder> dew(Zone.Kind zone) {
+        if (dewAsked) {
+            return List.of();
+        }
+        dewAsked = true;
+        double least = Math.ceil(kit.job().shop().air().dewPointC() + TradeBook.value("air.dew-margin"));
+        loops.add(new Loop(
+                "warm-again",
+                "Warm and dry the part",
+                chain(
+                        "",
+                        step("warm", Kind.DO, "Warm the part, wipe it dry")
+                                .detail("Gently, below its heat limit; or wait until the shop is drier.")
+                                .zone(zone)
+                                .active(TradeBook.value("minutes.wipe"))
+                                .caution("lamp"))));
+        return List.of(look(
+                        "dew",
+                        "Surface over the dew point?",
+                        "Dew point " + Math.round(kit.job().shop().air().dewPointC())
+                                + " °C in today's air: the surface at " + Check.shown(least)
+                                + " °C or more, no mist from a breath that stays.",
+                        zone,
+                        gate(
+                                "Surface at " + Check.shown(least) + " °C or more, and dry?",
+                                "Dry",
+                                "go on",
+                                "Too near",
+                                branch("dew", "Too near the dew point", "warm it, wipe it dry", "warm-again")))
+                .asks(Quantity.SURFACE_C, Quantity.AIR_C, Quantity.RH_PERCENT)
+                .acts(Act.SURFACE_DRY));
+    }
+
+    protected StepBuilder flash(String id, String item, Zone.Kind zone, String wait, String layer, Act flashed) {
+        StepBuilder b = step(id, Kind.WAIT, "Let the promoter flash")
+                .detail("By the clock and by touch: dry to a fingertip beside the work, shine gone.")
+                .zone(zone)
+                .layer(layer)
+                .material(item)
+                .gate(gate(
+                        "Flashed: dry to the touch, shine gone?",
+                        "Flashed",
+                        "go on",
+                        "Still wet",
+                        branch("wet", "Still wet", "wait and try again", "wait-again")))
+                .acts(flashed);
+        kit.waited(wait).ifPresent(w -> clock(b, w, "Go on from"));
+        return b;
+    }
+
+    /** Sets the clock of {@code w}; heat needs its lamp or oven and its caution. */
+    protected StepBuilder clock(StepBuilder b, Wait w, String label) {
+        b.clock(label, w);
+        return switch (w.route().kind()) {
+            case LAMP -> b.caution("lamp").needs(Resource.LAMP).acts(Act.HEAT, Act.COOL);
+            case OVEN -> b.caution("lamp").needs(Resource.OVEN).acts(Act.HEAT, Act.COOL);
+            case SUN, CLOUD, UV_LAMP -> b.caution("uv");
+            case AIR -> b;
+        };
+    }
+
+    protected void cartridgeReady(String id, String portion) {
+        add(purged(id, portion));
+    }
+
+    /** A cartridge made ready: both sides level, mixer on, purged. */
+    protected StepBuilder purged(String id, String portion) {
+        Portion p = kit.portion(portion);
+        return step(id, Kind.DO, "Equalise, fit the mixer, purge")
+                .detail(p.notes().getFirst() + " " + goes(p) + "Hands free until it is spread.")
+                .material(p.material())
+                .amount(figure(p, "Cartridges") + ", " + figure(p, "Mixers"))
+                .portion(portion)
+                .active(TradeBook.value("minutes.cartridge"))
+                .caution("epoxy")
+                .acts(Act.EQUALISE, Act.FIT_MIXER, Act.PURGE);
+    }
+
+    private static String goes(Portion p) {
+        return p.batches() == 1 ? "" : p.batches() + " goes, a fresh mixer each. ";
+    }
+
+    /** A figure of a portion as said. */
+    protected static String figure(Portion p, String word) {
+        return p.figures().stream()
+                .filter(f -> f.word().equals(word))
+                .findFirst()
+                .map(f -> Check.shown(f.value()) + " "
+                        + (f.value() == 1 && f.unit().endsWith("s")
+                                ? f.unit().substring(0, f.unit().length() - 1)
+                                : f.unit()))
+                .orElseThrow(() -> new IllegalStateException("portion " + p.id() + " has no figure " + word));
+    }
+
+    /** How much of a portion, in the unit of the shelf. */
+    protected static String needed(Portion p) {
+        return Check.shown(p.needed()) + " " + (p.unit().equals("pieces") && p.needed() == 1 ? "piece" : p.unit());
+    }
+
+    /** Material laid on within its work time. */
+    protected StepBuilder apply(
+            String id, String title, String detail, String portion, String layer, Zone.Kind zone, double min) {
+        Portion p = kit.portion(portion);
+        StepBuilder b = step(id, Kind.SPREAD, title)
+                .detail(detail)
+                .zone(zone)
+                .layer(layer)
+                .material(p.material())
+                .amount(needed(p))
+                .figure(needed(p))
+                .portion(portion)
+                .active(min);
+        used(b, p);
+        return p.workMin() > 0
+                ? b.clock(
+                        Clock.Kind.BY,
+                        "On the part by",
+                        p.onPartByMin(),
+                        "0.8 of the label's work time, at today's air" + (p.batches() > 1 ? "; each go" : ""))
+                : b;
+    }
+
+    /** Material laid on once more: its amount follows the depth that is read. */
+    protected StepBuilder applyAgain(
+            String id, String title, String detail, String portion, String layer, Zone.Kind zone, double min) {
+        Portion p = kit.portion(portion);
+        return apply(id, title, detail, portion, layer, zone, min)
+                .amount(said(p.again().orElseThrow(), p.unit()))
+                .figure("");
+    }
+
+    /** Hands-on for one go: at least a minute, but never past its own deadline. */
+    private static double handsOn(Portion p) {
+        double least = Math.max(1, p.spreadMin());
+        return p.workMin() > 0 ? Math.min(least, p.onPartByMin()) : least;
+    }
+
+    /** What was really used is asked where the shelf counts it by weight or volume. */
+    protected static void used(StepBuilder b, Portion p) {
+        switch (p.unit()) {
+            case "mL" -> b.asks(Quantity.USED_ML);
+            case "g" -> b.asks(Quantity.USED_G);
+            default -> {}
+        }
+    }
+
+    /** A mix laid in its goes, each within its own clock; from the second on with a fresh mixer or a fresh mix. */
+    protected List<StepBuilder> inGoes(
+            String id, String title, String detail, String portion, String layer, Zone.Kind zone, Act... acts) {
+        Portion p = kit.portion(portion);
+        List<StepBuilder> out = new ArrayList<>();
+        for (int go = 1; go <= p.batches(); go++) {
+            boolean only = p.batches() == 1;
+            String again =
+                    go == 1 ? "" : p.form() == Portion.Form.CARTRIDGE ? "Fresh mixer, purged. " : "A fresh mix. ";
+            out.add(apply(
+                            only ? id : id + "-" + go,
+                            only ? title : title + ", go " + go + " of " + p.batches(),
+                            again + detail,
+                            portion,
+                            layer,
+                            zone,
+                            handsOn(p))
+                    .acts(acts)
+                    .caution("epoxy"));
+        }
+        return out;
+    }
+
+    /** A wait for cure with its sign as a gate. */
+    protected StepBuilder cured(
+            String id, String title, String wait, String layer, Zone.Kind zone, String label, Act act) {
+        Optional<Wait> w = kit.waited(wait);
+        boolean heat = w.filter(x -> x.route().kind().heats()).isPresent();
+        String how = heat
+                ? w.orElseThrow().route().note() + " Then cool to " + Check.shown(TradeBook.value("heat.cool-to"))
+                        + " °C: no sanding while warm. "
+                : "";
+        StepBuilder b = step(
+                        id,
+                        Kind.WAIT,
+                        heat ? title + " " + w.orElseThrow().route().kind().word() : title)
+                .detail(how + (w.isEmpty() ? "By test: the label gives no time. " : "") + "Thin edges cure last.")
+                .zone(zone)
+                .layer(layer)
+                .gate(gate(
+                        w.map(Wait::sign).orElse("A fingernail leaves no mark on the thin edge?"),
+                        "Hard",
+                        "go on",
+                        "Still soft",
+                        branch("soft", "Still soft", "wait and try again", "wait-again")))
+                .acts(act);
+        w.ifPresent(x -> {
+            b.material(x.material());
+            clock(b, x, label);
+            // Surface readings move the clock where the label's own times say how.
+            x.law().ifPresent(l -> b.asks(Quantity.SURFACE_C));
+        });
+        return b;
+    }
+
+    /** The rungs of one leg, as steps. */
+    protected List<StepBuilder> sanding(String leg, String layer, boolean guideCoat, String more, Act... acts) {
+        List<StepBuilder> out = new ArrayList<>();
+        for (Rung r : kit.ladder().rungs()) {
+            if (r.leg().equals(leg)) {
+                out.add(step(
+                                r.id(),
+                                Kind.SAND,
+                                (guideCoat ? "Guide coat, " : r.stage() + ", ") + r.paper() + " by "
+                                        + r.tool().within())
+                        .detail(first(r.motion()) + ". Stop when: " + r.sign() + ". " + more)
+                        .zone(r.zone())
+                        .layer(layer)
+                        .tool(r.tool().word())
+                        .paper(r.paper() + (r.note().isEmpty() ? "" : ", " + r.note()))
+                        .amount(r.discs() + (r.discs() == 1 ? " disc" : " discs"))
+                        .active(r.minutes())
+                        .caution("dust")
+                        .acts(acts)
+                        .needs(sander(r)));
+            }
+        }
+        if (guideCoat) {
+            out.forEach(b -> b.acts(Act.GUIDE));
+        }
+        return out;
+    }
+
+    /** The sander that a rung takes, if it takes one. */
+    protected static Resource[] sander(Rung r) {
+        return r.tool().machine() ? new Resource[] {Resource.SANDER} : new Resource[0];
+    }
+
+    protected void addAll(List<StepBuilder> all) {
+        add(all.toArray(StepBuilder[]::new));
+    }
+
+    protected StepBuilder cut(String id, String title, String detail, String portion, Zone.Kind zone) {
+        Portion p = kit.portion(portion);
+        return step(id, Kind.DO, title)
+                .detail(detail)
+                .zone(zone)
+                .material(p.material())
+                .amount(needed(p))
+                .portion(portion)
+                .active(TradeBook.value("minutes.cut-cloth"))
+                .acts(Act.CUT_CLOTH);
+    }
+
+    protected void ready(String title, String detail) {
+        add(step("ready", Kind.DO, title)
+                .detail(detail + " " + TradeBook.shipped().closing())
+                .zone(Zone.Kind.CLEAN)
+                .active(TradeBook.value("minutes.wipe"))
+                .acts(Act.READY));
+    }
+
+    protected double minutesFor(String valueId, Zone.Kind zone) {
+        return Math.max(1, TradeBook.value(valueId) * kit.footprint().areaMm2(zone) / 100 / 100);
+    }
+
+    protected static List<StepBuilder> join(List<StepBuilder> a, StepBuilder... more) {
+        List<StepBuilder> out = new ArrayList<>(a);
+        out.addAll(List.of(more));
+        return out;
+    }
+}

@@ -1,0 +1,269 @@
+package vanemend.core.method;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import vanemend.core.cure.CureLaw;
+import vanemend.core.cure.DryingRoute;
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.method.Step.Clock;
+import vanemend.core.method.Step.Kind;
+import vanemend.core.method.Step.Resource;
+import vanemend.core.mix.Again;
+import vanemend.core.stack.StackChoice;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Schools;
+import vanemend.core.trade.TradeBook;
+
+/** Steps in order, and filler and cream on their way from the tin to the part: what every page has under it. */
+public abstract class MixingPage {
+    protected final Kit kit;
+    protected final List<Step> steps = new ArrayList<>();
+
+    protected MixingPage(Kit kit) {
+        this.kit = kit;
+    }
+
+    /** The schools that are followed. */
+    protected Schools house() {
+        return kit.job().house();
+    }
+
+    /** What is taken from the shelf. */
+    protected StackChoice stack() {
+        return kit.job().stack();
+    }
+
+    protected void mixAndSpread(
+            MixPlan mix, String prefix, String layer, Zone.Kind zone, String title, String detail, Act... acts) {
+        add(step(prefix + "-prepare", Kind.DO, "Stir the tin, knead the cream")
+                .detail(
+                        "Board, spreaders and scale laid out. Never cardboard: it drinks resin and sheds fibre. Hands free until it is spread.")
+                .material(mix.pour().material())
+                .zone(zone)
+                .active(TradeBook.value("minutes.prepare-mix"))
+                .acts(Act.STIR));
+        for (int b = 1; b <= mix.pour().batches(); b++) {
+            String suffix = mix.pour().batches() == 1 ? "" : "-" + b;
+            String of = mix.pour().batches() == 1
+                    ? ""
+                    : ", batch " + b + " of " + mix.pour().batches();
+            batch(mix, prefix, suffix, of, layer, zone, title, detail, acts);
+        }
+    }
+
+    protected void batch(
+            MixPlan mix,
+            String prefix,
+            String suffix,
+            String of,
+            String layer,
+            Zone.Kind zone,
+            String title,
+            String detail,
+            Act... acts) {
+        add(
+                mixing(mix, prefix + "-mix" + suffix, of, zone),
+                spreading(mix, prefix + "-spread" + suffix, title + of, detail, layer, zone)
+                        .acts(acts));
+    }
+
+    protected StepBuilder mixing(MixPlan mix, String id, String of, Zone.Kind zone) {
+        String grams = grams(mix);
+        String cream = creamAcross()
+                ? "Filler first, spread to a flat puddle "
+                        + Math.round(mix.pour().puddleMm())
+                        + " mm across; then a bead of cream "
+                        + Math.round(mix.pour().beadMm())
+                        + " mm long across it, weighed all the same."
+                : "Filler first, then cream to what was really weighed, beside it on the board.";
+        return step(id, Kind.MIX, "Weigh and mix" + of)
+                .detail(cream + folded(mix))
+                .zone(zone)
+                .tool("Scale, board")
+                .material(mix.pour().material())
+                .amount(grams)
+                .figure(Check.shown(mix.pour().fillerG()) + " g")
+                .active(mix.pour().mixMin())
+                .mix(mix.id())
+                .clock(
+                        Clock.Kind.BY,
+                        "On the part by",
+                        mix.pour().onPartByMin(),
+                        "0.8 of " + Check.shown(mix.labelWorkMin()) + " min label work time, at today's air and dose")
+                .asks(Quantity.FILLER_G, Quantity.CREAM_G)
+                .caution("styrene")
+                .caution("peroxide");
+    }
+
+    /** Whether the cream is laid as a bead across the puddle, so that its length is said. */
+    private boolean creamAcross() {
+        return house().is("cream-place", "across")
+                || house().is("peroxide-dose", "bead")
+                || house().is("peroxide-dose", "ribbon-half");
+    }
+
+    /** A mix of a rework: its amount follows the depth that is read. */
+    protected StepBuilder mixingAgain(MixPlan mix, Zone.Kind zone) {
+        StepBuilder b =
+                mixing(mix, "mix", "", zone).amount(said(mix)).figure("").asks(Quantity.DEPTH_MM);
+        return creamAcross()
+                ? b.detail(
+                        "Filler first, spread to a flat puddle; then a bead of cream across it, weighed all the same."
+                                + folded(mix))
+                : b;
+    }
+
+    /** Spreading of a rework. */
+    protected StepBuilder spreadingAgain(MixPlan mix, String title, String detail, String layer, Zone.Kind zone) {
+        return spreading(mix, "spread", title, detail, layer, zone).amount(said(mix));
+    }
+
+    private static String said(MixPlan mix) {
+        return said(mix.pour().again().orElseThrow(), "g");
+    }
+
+    /** How much a second round takes, before its depth is known. */
+    protected static String said(Again again, String unit) {
+        String coat = Check.shown(again.amount(0)) + " " + unit + " for a coat";
+        long more = Math.round(Math.ceil(again.perMm()));
+        return more > 0 ? coat + ", up to " + more + " " + unit + " more for each 1 mm of depth" : coat;
+    }
+
+    private static String folded(MixPlan mix) {
+        return " Press down, fold, do not whip; one even colour inside "
+                + Math.round(mix.pour().mixMin() * 60) + " s.";
+    }
+
+    protected StepBuilder spreading(MixPlan mix, String id, String title, String detail, String layer, Zone.Kind zone) {
+        return step(id, Kind.SPREAD, title)
+                .detail(detail)
+                .zone(zone)
+                .layer(layer)
+                .tool("Spreader " + mm("spread.width"))
+                .material(mix.pour().material())
+                .amount(grams(mix))
+                .active(mix.pour().spreadMin())
+                .mix(mix.id())
+                .caution("styrene");
+    }
+
+    protected void cure(MixPlan mix, String prefix, Zone.Kind zone, String paper) {
+        add(curing(mix, prefix + "-wait", zone, paper));
+    }
+
+    protected StepBuilder curing(MixPlan mix, String id, Zone.Kind zone, String paper) {
+        DryingRoute route = mix.route();
+        boolean lamp = route.kind().heats();
+        StepBuilder b = step(id, Kind.WAIT, lamp ? "Dry under the lamp" : "Wait to sand")
+                .detail((lamp ? route.note() + " Then cool. " : "")
+                        + "Thin edges cure last. The surface may stay slightly tacky: try a corner with " + paper + ".")
+                .zone(zone)
+                .layer(mix.id())
+                .material(mix.pour().material())
+                .mix(mix.id())
+                .asks(Quantity.SURFACE_C)
+                .clock(
+                        Clock.Kind.FROM,
+                        "Sand from",
+                        route.sandFromMin(),
+                        lamp
+                                ? "ramp, hold and cool"
+                                : "label " + Math.round(mix.law().sandMin()) + " min at "
+                                        + Check.shown(mix.law().refC()) + " °C")
+                .gate(new Gate(
+                        "Nail leaves no mark on the thin edge, paper does not clog?",
+                        "Hard",
+                        "sand now",
+                        "Still soft",
+                        List.of(new Gate.Branch("soft", "Still soft", "wait and try again", "wait-again"))))
+                .acts(Act.CURE_FACE);
+        return lamp ? b.caution("lamp").needs(Resource.LAMP).acts(Act.HEAT, Act.COOL) : b;
+    }
+
+    /** What "still soft" and "still wet" lead to: heat only as far as what cures, and what it lies on, stand it. */
+    protected Step waitAgain() {
+        OptionalDouble cap = kit.waits().values().stream()
+                .flatMap(w -> w.law().stream())
+                .mapToDouble(CureLaw::capC)
+                .min();
+        String warm = cap.isPresent()
+                ? " Warm the panel to "
+                        + Check.shown(
+                                Math.min(cap.getAsDouble(), kit.job().warmestC().orElse(Double.MAX_VALUE)))
+                        + " °C at most."
+                : "";
+        return waitAgain(longer("Wait a little longer", "Longer does no harm." + warm)
+                .zone(Zone.Kind.DAMAGE)
+                .asks(Quantity.SURFACE_C));
+    }
+
+    /** {@code more} as the one step of its loop. */
+    protected static Step waitAgain(StepBuilder more) {
+        return chain("", more).getFirst();
+    }
+
+    /** A wait until the sign is tried again. */
+    protected static StepBuilder longer(String title, String detail) {
+        return step("more", Kind.WAIT, title)
+                .detail(detail)
+                .clock(
+                        Clock.Kind.FROM,
+                        "Try again from",
+                        TradeBook.value("minutes.retest"),
+                        TradeBook.shipped().entry("minutes.retest").shown());
+    }
+
+    protected Step named(String id) {
+        return steps.stream()
+                .filter(s -> s.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("no step " + id))
+                .as(id, List.of());
+    }
+
+    protected String grams(MixPlan mix) {
+        return Check.shown(mix.pour().fillerG()) + " g, cream "
+                + String.format(Locale.ROOT, "%.1f", mix.pour().creamG()) + " g";
+    }
+
+    protected static String lifts(MixPlan mix) {
+        int n = mix.pour().lifts();
+        return n == 1 ? "one lift" : n + " thin lifts";
+    }
+
+    protected String name(Role role) {
+        return stack().item(role).map(ShelfItem::name).orElse(role.word());
+    }
+
+    protected static String mm(String valueId) {
+        return Check.shown(TradeBook.value(valueId)) + " mm";
+    }
+
+    protected static String first(String s) {
+        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
+    }
+
+    protected void add(StepBuilder... b) {
+        steps.addAll(chain(steps.isEmpty() ? "" : steps.getLast().id(), b));
+    }
+
+    /** Builds steps so that each follows the one before it, the first {@code last}; empty for none. */
+    protected static List<Step> chain(String last, StepBuilder... builders) {
+        List<Step> out = new ArrayList<>();
+        for (StepBuilder b : builders) {
+            Step s = b.build(last.isEmpty() ? List.of() : List.of(last));
+            out.add(s);
+            last = s.id();
+        }
+        return out;
+    }
+
+    protected static StepBuilder step(String id, Kind kind, String title) {
+        return new StepBuilder(id, kind, title);
+    }
+}

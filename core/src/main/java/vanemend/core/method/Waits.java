@@ -1,0 +1,119 @@
+package vanemend.core.method;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import vanemend.core.cure.CureLaw;
+import vanemend.core.cure.DryingRoute;
+import vanemend.core.cure.Flash;
+import vanemend.core.cure.Wait;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.part.Composite;
+import vanemend.core.part.Plastic;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.TradeBook;
+
+/** The waits of a repair, each with its ways to cure, as they are laid out. A way that never cures becomes a blocker. */
+public final class Waits {
+    private final Job job;
+    private final List<String> blockers;
+    private final Map<String, Wait> waits = new LinkedHashMap<>();
+
+    Waits(Job job, List<String> blockers) {
+        this.job = job;
+        this.blockers = blockers;
+    }
+
+    /** All of them by id, in the order they were laid out. */
+    public Map<String, Wait> all() {
+        return Collections.unmodifiableMap(waits);
+    }
+
+    /** Takes {@code w}, whose way may be one that never cures. */
+    public void put(Wait w) {
+        waits.put(w.id(), w);
+        if (w.law().isPresent() && !w.route().cures()) {
+            blockers.add(w.material() + ": " + w.route().note());
+        }
+    }
+
+    /** Time constant of the part under a lamp, min. */
+    double tau() {
+        return TradeBook.value(
+                switch (job.part().substrate()) {
+                    case Composite c -> "heat.tau.composite";
+                    case Plastic p -> "heat.tau.plastic";
+                    default -> "heat.tau.steel";
+                });
+    }
+
+    /** A wait for a two-part material; nothing where its label gives no time. */
+    public void curing(String id, String title, ShelfItem item, double peroxideFactor, String sign) {
+        if (item.sand().isEmpty()) {
+            return;
+        }
+        double airC = job.shop().air().tempC();
+        CureLaw law = job.times().law(item);
+        List<DryingRoute> routes = new ArrayList<>();
+        routes.add(DryingRoute.air(law, airC, peroxideFactor));
+        double cap = Math.min(law.capC(), job.warmestC().orElse(law.capC()));
+        double plateau = TradeBook.value("heat.lamp-plateau");
+        double lamp = Math.min(item.materialClass().figure("heatC").orElse(plateau), cap);
+        routes.add(DryingRoute.heated(DryingRoute.Kind.LAMP, law, airC, peroxideFactor, tau(), lamp));
+        double oven = TradeBook.value("heat.oven-plateau");
+        if (cap >= oven) {
+            routes.add(DryingRoute.heated(DryingRoute.Kind.OVEN, law, airC, peroxideFactor, tau(), oven));
+        }
+        DryingRoute route = chosen(routes);
+        put(new Wait(
+                id,
+                title,
+                item.name(),
+                List.copyOf(routes),
+                route,
+                sign,
+                route.kind().heats()
+                        ? "ramp, hold and cool"
+                        : label(law) + (law.fitted() ? ", from its own times" : ""),
+                Optional.of(law),
+                Optional.empty()));
+    }
+
+    /** Where the time of {@code law} comes from, as said. */
+    static String label(CureLaw law) {
+        return "label " + Math.round(law.sandMin()) + " min at " + Check.shown(law.refC()) + " °C";
+    }
+
+    private DryingRoute chosen(List<DryingRoute> routes) {
+        return routes.stream()
+                .filter(r -> r.kind() == job.wishes().drying() && r.cures())
+                .findFirst()
+                .orElse(routes.getFirst());
+    }
+
+    /** A wait that no lamp shortens, {@code minutes} today. */
+    public void still(String id, String title, String material, double minutes, String sign, String source) {
+        DryingRoute air = DryingRoute.still(
+                DryingRoute.Kind.AIR, minutes, job.shop().air().tempC(), "");
+        put(new Wait(id, title, material, List.of(air), air, sign, source, Optional.empty(), Optional.empty()));
+    }
+
+    /** Flash of a promoter: its label; else the house's school; stretched by cold and damp. */
+    public void flash(String id, ShelfItem item) {
+        double school =
+                TradeBook.value(job.house().is("promoter-flash", "five") ? "promoter.flash-short" : "promoter.flash");
+        double label = item.flashMin().orElse(school);
+        double today = label * Math.max(1, Flash.factor(job.shop().air()));
+        still(
+                id,
+                item.name() + ": flash",
+                item.name(),
+                today,
+                "Dry to the touch, shine gone?",
+                (item.flashMin().isPresent() ? "label " : "house rule ") + Check.shown(label)
+                        + " min, stretched by today's air; recalled, verify");
+    }
+}

@@ -1,0 +1,24 @@
+package vanemend.core.method;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import vanemend.core.cure.DryingRoute;
+
+/**
+ * What the technician asked for that a layout follows where it can.
+ *
+ * @param drying way to dry
+ * @param cutYMm height of the cut A–A above the part's lower edge, mm
+ * @param lightAt when a resin is to meet the light
+ * @param papers papers chosen by hand
+ */
+public record Wishes(DryingRoute.Kind drying, Optional<Double> cutYMm, Optional<Instant> lightAt, List<Paper> papers) {
+    /**
+     * A paper chosen by hand.
+     *
+     * @param step rung of the ladder it is for
+     * @param item shelf item
+     */
+    public record Paper(String step, String item) {}
+}

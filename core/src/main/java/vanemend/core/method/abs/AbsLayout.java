@@ -1,0 +1,137 @@
+package vanemend.core.method.abs;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.DoublePredicate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import vanemend.core.cure.Flash;
+import vanemend.core.cure.SolventCure;
+import vanemend.core.damage.Crack;
+import vanemend.core.damage.Damage;
+import vanemend.core.damage.Missing;
+import vanemend.core.footprint.Footprint;
+import vanemend.core.footprint.Grown;
+import vanemend.core.footprint.Piece;
+import vanemend.core.footprint.Reach;
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.ShelfItem;
+import vanemend.core.method.Job;
+import vanemend.core.method.Laid;
+import vanemend.core.method.Layout;
+import vanemend.core.mix.Portion;
+import vanemend.core.mix.Portions;
+import vanemend.core.part.Plastic;
+import vanemend.core.sanding.Ladder;
+import vanemend.core.sanding.SurfaceLadder;
+import vanemend.core.section.Cut;
+import vanemend.core.section.Section;
+import vanemend.core.section.Taper;
+import vanemend.core.trade.Check;
+
+/** ABS rebuilt with solvent resin: beads over cracks and around a piece let in. */
+final class AbsLayout extends Layout {
+    private final Plastic plastic;
+
+    AbsLayout(Job job, List<String> blockers) {
+        super(job, blockers);
+        this.plastic = (Plastic) job.part().substrate();
+    }
+
+    /** Lines that a bead goes over: cracks, and the joint around a piece. */
+    private Geometry joints() {
+        List<Geometry> lines = new ArrayList<>();
+        for (Damage d : job.damages()) {
+            switch (d) {
+                case Crack c -> lines.add(c.trace().line());
+                case Missing m ->
+                    lines.add(
+                            OverlayNGRobust.overlay(m.outline().getBoundary(), part().shape(), OverlayNG.INTERSECTION));
+                default -> {}
+            }
+        }
+        return OverlayNGRobust.union(lines);
+    }
+
+    @Override
+    public Laid laid() {
+        Geometry joints = joints();
+        List<Missing> gone = job.all(Missing.class);
+        Footprint f = footprint(joints);
+        Ladder ladder = byHand(SurfaceLadder.of(f, job.stack().papers(), List.of(), "none: the resin is not sanded"));
+        if (blockers.isEmpty()) {
+            ShelfItem resin = need(Role.BACK);
+            amounts.portion(Portions.bead("resin", "Solvent resin", resin, joints.getLength(), value("bead.diameter")));
+            double air = Flash.factor(job.shop().air());
+            double bead = value("bead.diameter");
+            waits.still(
+                    "handle",
+                    "Resin: back tape from",
+                    resin.name(),
+                    SolventCure.minutes(
+                            resin.materialClass().figure("handle").orElse(value("solvent.handle")), bead, air),
+                    "Bead skinned and firm to a nail?",
+                    "label 4 h for a 6 mm bead, stretched by today's air");
+            waits.still(
+                    "full",
+                    "Resin: full strength",
+                    resin.name(),
+                    SolventCure.minutes(resin.materialClass().figure("full").orElse(value("solvent.full")), bead, air),
+                    "Hard right through, no smell?",
+                    "label 24 h for a 6 mm bead; thickness counts squared");
+            if (!gone.isEmpty()) {
+                ShelfItem offcut = need(Role.REINFORCE);
+                double area = 0;
+                for (int i = 0; i < gone.size(); i++) {
+                    Geometry piece = Reach.within(gone.get(i).outline(), part().shape());
+                    area += piece.getArea();
+                    pieces.add(
+                            Piece.of("piece-" + (i + 1), "Piece " + (i + 1), offcut.name(), 1, Zone.Side.FACE, piece));
+                }
+                amounts.portion(Portions.cut(
+                        "piece",
+                        "Missing piece",
+                        offcut,
+                        area,
+                        gone.size(),
+                        Check.shown(plastic.thicknessMm()) + " mm thick, as the part"));
+            }
+            amounts.coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
+        }
+        return laid(plastic.word(), f, section(f), ladder, () -> AbsRebuild.lay(kit(f, ladder), !gone.isEmpty()));
+    }
+
+    private Footprint footprint(Geometry joints) {
+        double half = value("bead.diameter") / 2;
+        double tape = value("tape.face-past");
+        return Grown.on(part(), job.outline())
+                .out(Zone.Kind.FACE_TAPE, tape)
+                .out(Zone.Kind.CLEAN, tape + value("dent.clean-past"))
+                .shape(Zone.Kind.BEAD, half, Reach.within(Reach.grow(joints, half), part().shape()))
+                .out(Zone.Kind.BACK_CLEAN, tape + value("dent.clean-past"))
+                .footprint();
+    }
+
+    private Section section(Footprint f) {
+        double[] ends = ends(f, Zone.Kind.FACE_TAPE);
+        double t = plastic.thicknessMm();
+        double d = value("bead.diameter");
+        Taper bead = new Taper(f.zone(Zone.Kind.BEAD).shape(), d / 2, false, cutY());
+        List<Taper> pieces = job.all(Missing.class).stream()
+                .map(m -> new Taper(m.outline(), 1, false, cutY()))
+                .toList();
+        DoublePredicate let = x -> pieces.stream().anyMatch(p -> p.inside(x));
+        return new Cut(cutY(), ends[0], ends[1], x -> -t - d / 2 * round(bead.at(x)))
+                .layer("bead", "Bead, back", "resin", x -> -t)
+                .layer("part", "Part", "part", x -> let.test(x) ? -t : 0)
+                .layer("piece", "Piece let in", "coat", x -> 0)
+                .section();
+    }
+
+    /** A half-round bead over its share of the way in. */
+    private static double round(double share) {
+        return Math.sqrt(Math.max(0, 1 - (1 - share) * (1 - share)));
+    }
+}

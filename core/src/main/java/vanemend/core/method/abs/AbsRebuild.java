@@ -1,0 +1,178 @@
+package vanemend.core.method.abs;
+
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.method.Act;
+import vanemend.core.method.Kit;
+import vanemend.core.method.Method;
+import vanemend.core.method.MethodPage;
+import vanemend.core.method.MethodSteps;
+import vanemend.core.method.Step;
+import vanemend.core.method.Step.Kind;
+import vanemend.core.method.StepBuilder;
+import vanemend.core.trade.MethodId;
+import vanemend.core.trade.TradeBook;
+
+/** ABS rebuild with solvent resin: cracks held tight, a bead over each at the back, a missing piece let in. */
+public final class AbsRebuild extends MethodPage {
+    /** The method. */
+    public static final Method METHOD = Method.of(MethodId.ABS_REBUILD, AbsLayout::new);
+
+    private final boolean missing;
+
+    private AbsRebuild(Kit kit, boolean missing) {
+        super(kit);
+        this.missing = missing;
+    }
+
+    /**
+     * The steps.
+     *
+     * @param missing whether a piece is let in
+     */
+    static MethodSteps lay(Kit kit, boolean missing) {
+        AbsRebuild p = new AbsRebuild(kit, missing);
+        p.strip();
+        p.hold();
+        p.bead();
+        p.firstWait();
+        p.fullWait();
+        p.finish();
+        return p.laid("ABS rebuild with solvent resin");
+    }
+
+    /** Solvent leaves in its own time. */
+    @Override
+    protected Step waitAgain() {
+        return waitAgain(longer(
+                        "Wait a little longer",
+                        "No heat: it bubbles the resin and lets the part creep. Supported and still.")
+                .zone(Zone.Kind.BEAD));
+    }
+
+    private void strip() {
+        add(step("strip", Kind.DO, "Tape and sealant residue off")
+                .detail("Fully, both sides; then its oil washed off.")
+                .zone(Zone.Kind.BACK_CLEAN)
+                .material(name(Role.REMOVE))
+                .active(TradeBook.value("minutes.wash-part"))
+                .caution("solvent"));
+        wash(Zone.Kind.BACK_CLEAN, "The remover's oil has to go: resin does not bite through it.");
+        add(clean("clean", "Plastics cleaner, both sides", "No acetone: it eats ABS.", Zone.Kind.BACK_CLEAN));
+    }
+
+    private void hold() {
+        if (missing) {
+            add(cut(
+                    "cut-piece",
+                    "Cut the piece from matching ABS",
+                    "From its template, edges square, a close fit; holes are drilled after cure.",
+                    "piece",
+                    Zone.Kind.DAMAGE));
+        }
+        add(step("tape", Kind.DO, "Tape the face, cracks tight")
+                .detail(
+                        "Aligned and supported, faces flush: what is crooked now stays crooked. No resin in the crack itself: it"
+                                + " distorts.")
+                .zone(Zone.Kind.FACE_TAPE)
+                .material(name(Role.HOLD))
+                .active(TradeBook.value("minutes.tape") * 2)
+                .acts(Act.TAPE_FACE));
+    }
+
+    private void bead() {
+        add(apply(
+                        "bead",
+                        "Bead over each crack, at the back",
+                        mm("bead.diameter")
+                                + " bead over the line, pressed to both sides of it, none between the faces. Clips or tape at the"
+                                + " back stay where they are.",
+                        "resin",
+                        "bead",
+                        Zone.Kind.BEAD,
+                        TradeBook.value("minutes.lay"))
+                .caution("solvent")
+                .acts(Act.RESIN_BEAD, Act.APPLY_BACK));
+    }
+
+    private void firstWait() {
+        add(cured(
+                        "handle",
+                        "Leave it before the back tape moves",
+                        "handle",
+                        "bead",
+                        Zone.Kind.BEAD,
+                        "Back tape from",
+                        Act.RESIN_4H)
+                .detail("The face tape stays on."));
+        add(step("where-tape-was", Kind.DO, "Back tape off, bead where it was")
+                .detail("The gaps in the bead closed, joined to what is set.")
+                .zone(Zone.Kind.BEAD)
+                .layer("bead")
+                .material(name(Role.BACK))
+                .portion("resin")
+                .active(TradeBook.value("minutes.lay"))
+                .caution("solvent")
+                .acts(Act.BACK_TAPE_OFF));
+    }
+
+    private void fullWait() {
+        add(cured("full", "Leave it for full strength", "full", "bead", Zone.Kind.BEAD, "Flex from", Act.RESIN_24H)
+                .detail("Solvent leaves slowly: thickness counts squared. The face tape stays on."));
+        add(step("untape", Kind.DO, "Face tape off")
+                .detail("Pulled along the line, low.")
+                .zone(Zone.Kind.FACE_TAPE)
+                .active(TradeBook.value("minutes.untape"))
+                .acts(Act.UNTAPE_FACE));
+    }
+
+    private void finish() {
+        add(look(
+                "flex",
+                "Flex test",
+                "By hand, as far as it bends in use, both ways; look and listen along the line.",
+                Zone.Kind.DAMAGE,
+                gate(
+                        "Nothing opens, nothing creaks?",
+                        "Holds",
+                        "finish",
+                        "It opens",
+                        branch("opens", "The line opens", "another bead over it, a day more", "bead-again"))));
+        StepBuilder more = step("wait", Kind.WAIT, "A day more")
+                .detail("As before; support it meanwhile.")
+                .zone(Zone.Kind.BEAD)
+                .layer("bead")
+                .acts(Act.RESIN_24H);
+        kit.waited("full").ifPresent(w -> more.clock("Flex from", w));
+        loop(
+                "bead-again",
+                "Another bead",
+                apply(
+                                "bead",
+                                "Another bead over the line",
+                                "Wider than the first.",
+                                "resin",
+                                "bead",
+                                Zone.Kind.BEAD,
+                                TradeBook.value("minutes.lay"))
+                        .caution("solvent")
+                        .acts(Act.RESIN_BEAD),
+                more);
+        if (missing) {
+            add(step("drill", Kind.DO, "Drill and trim the new piece")
+                    .detail("Holes from the old part's measure; edges flush.")
+                    .zone(Zone.Kind.DAMAGE)
+                    .layer("piece")
+                    .active(TradeBook.value("minutes.file"))
+                    .caution("dust"));
+        }
+        add(step("dull", Kind.DO, "Wipe thin resin into the dulled face")
+                .detail(
+                        "A trace on a cloth brings the gloss back where tape or cleaner dulled it. Then paint, once it is dry.")
+                .zone(Zone.Kind.FACE_TAPE)
+                .material(name(Role.BACK))
+                .active(TradeBook.value("minutes.seal"))
+                .caution("solvent"));
+        ready("Ready for paint or to refit", "");
+    }
+}

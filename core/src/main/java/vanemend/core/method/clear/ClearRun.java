@@ -1,0 +1,175 @@
+package vanemend.core.method.clear;
+
+import java.util.OptionalDouble;
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.method.Act;
+import vanemend.core.method.Kit;
+import vanemend.core.method.Method;
+import vanemend.core.method.MethodPage;
+import vanemend.core.method.MethodSteps;
+import vanemend.core.method.Step;
+import vanemend.core.method.Step.Kind;
+import vanemend.core.sanding.FilmBudget;
+import vanemend.core.sanding.Rung;
+import vanemend.core.sanding.Tool;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.MethodId;
+import vanemend.core.trade.Quantity;
+import vanemend.core.trade.TradeBook;
+
+/** Run or sag in clear coat: the run cut down behind a putty shield, grade by grade inside the film budget, then polished. */
+public final class ClearRun extends MethodPage {
+    /** The method. */
+    public static final Method METHOD = Method.of(MethodId.CLEAR_RUN, ClearRunLayout::new);
+
+    private final FilmBudget budget;
+
+    private ClearRun(Kit kit, FilmBudget budget) {
+        super(kit);
+        this.budget = budget;
+    }
+
+    /** The steps, within {@code budget}. */
+    static MethodSteps lay(Kit kit, FilmBudget budget) {
+        ClearRun p = new ClearRun(kit, budget);
+        p.cured();
+        p.budget();
+        p.shield();
+        p.grades();
+        p.polish();
+        return p.laid("Run or sag in clear coat");
+    }
+
+    private void cured() {
+        add(look(
+                        "clear-cured",
+                        "Clear fully cured?",
+                        "Never straight from the booth's bake. A thumbnail on the run itself, where it is thickest.",
+                        Zone.Kind.DAMAGE,
+                        gate(
+                                "Thumbnail leaves no mark on the run, panel cold?",
+                                "Cured",
+                                "read the film",
+                                "Soft or warm",
+                                branch("soft", "Soft or warm", "lamp, then cool", "lamp-again")))
+                .acts(Act.CLEAR_CURED));
+        loop(
+                "lamp-again",
+                "Lamp on the run",
+                step("lamp", Kind.DO, "Lamp " + Check.shown(TradeBook.value("clear.lamp")) + " min at most, then cold")
+                        .detail("15 to 30 min, then leave it until it is as cold as the shop.")
+                        .zone(Zone.Kind.DAMAGE)
+                        .active(TradeBook.value("minutes.lamp-setup"))
+                        .caution("lamp")
+                        .needs(Step.Resource.LAMP)
+                        .acts(Act.HEAT, Act.COOL));
+    }
+
+    private void budget() {
+        add(look(
+                        "film",
+                        "Film budget",
+                        "Gauge, five readings beside the run and on its peak. " + budget.said(),
+                        Zone.Kind.LEVEL,
+                        gate(
+                                "Readings as typed, budget holds?",
+                                "Holds",
+                                "clean, shield",
+                                "Differs",
+                                branch("differs", "Readings differ", "read again, type them in", "read-again")))
+                .layer("clear")
+                .figure(Math.round(budget.soundUm()) + " µm")
+                .asks(Quantity.FILM_UM));
+        loop(
+                "read-again",
+                "Read the film again",
+                step("read", Kind.DO, "Five readings each, type the lowest")
+                        .detail("The lowest beside the run is what the budget is worked from.")
+                        .zone(Zone.Kind.LEVEL)
+                        .tool("Film gauge")
+                        .asks(Quantity.FILM_UM)
+                        .active(TradeBook.value("minutes.measure")));
+        add(clean("clean", "Degrease", "Silicone stops the putty holding.", Zone.Kind.CLEAN));
+    }
+
+    private void shield() {
+        mixAndSpread(
+                kit.mix("shield"),
+                "shield",
+                "shield",
+                Zone.Kind.SHIELD,
+                "Putty thin over and around the run",
+                "Edges tapered on the clear: it guards what lies beside while the run is cut down.",
+                Act.SHIELD);
+        cure(kit.mix("shield"), "shield", Zone.Kind.SHIELD, "320");
+    }
+
+    private void grades() {
+        for (Rung r : kit.ladder().rungs()) {
+            OptionalDouble um = budget.after(r.id());
+            String left = um.isPresent()
+                    ? Math.round(um.getAsDouble()) + " µm of clear left after it."
+                    : "The shield takes it, not the clear.";
+            add(step(
+                            r.id(),
+                            Kind.SAND,
+                            first(r.paper()) + " damp by "
+                                    + (r.tool() == Tool.HAND_BLOCK
+                                            ? "block"
+                                            : r.tool().word()))
+                    .detail(first(r.motion()) + ". " + left)
+                    .zone(r.zone())
+                    .layer("clear")
+                    .tool(r.tool().word())
+                    .paper(r.paper() + ", damp")
+                    .amount(r.discs() + (r.discs() == 1 ? " disc" : " discs"))
+                    .active(r.minutes())
+                    .caution("dust")
+                    .needs(sander(r))
+                    .acts(Act.PAPER));
+            add(look(
+                            FilmBudget.gateOf(r.id()),
+                            "Run height left, no base showing",
+                            "Dry it, light from the side, gauge beside the run.",
+                            Zone.Kind.LEVEL,
+                            gate(
+                                    "Lower than before, no base, no edge thin?",
+                                    "Go on",
+                                    "next grade",
+                                    "Stop",
+                                    branch("thin", "Base shows or clear is thin", "stop: refinish the panel", "stop"),
+                                    branch("high", "Still standing", "the same grade again", "same-again")))
+                    .figure(Math.round(um.orElse(budget.soundUm())) + " µm")
+                    .asks(Quantity.FILM_UM));
+        }
+        loop(
+                "stop",
+                "Stop and pass it on",
+                step("pass-on", Kind.DO, "Stop: the panel is refinished")
+                        .detail("What is cut through cannot be polished back. Note it in the record; tell the lead.")
+                        .zone(Zone.Kind.LEVEL)
+                        .active(TradeBook.value("minutes.gate")));
+        loop(
+                "same-again",
+                "The same grade again",
+                step("again", Kind.SAND, "The same grade again")
+                        .detail("On the run alone, inside the shield.")
+                        .zone(Zone.Kind.SHIELD)
+                        .layer("clear")
+                        .active(TradeBook.value("minutes.scuff"))
+                        .caution("dust")
+                        .acts(Act.PAPER));
+    }
+
+    private void polish() {
+        add(step("polish", Kind.DO, "Polish")
+                .detail("Off the edges; let it cool between passes. " + Math.round(budget.endUm())
+                        + " µm of clear left at the end.")
+                .zone(Zone.Kind.LEVEL)
+                .layer("clear")
+                .material(name(Role.POLISH))
+                .active(minutesFor("minutes.polish.per-100cm2", Zone.Kind.LEVEL)));
+        ready("Wipe down, look in daylight", "");
+    }
+}

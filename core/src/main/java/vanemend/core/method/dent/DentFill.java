@@ -1,0 +1,443 @@
+package vanemend.core.method.dent;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.method.Act;
+import vanemend.core.method.Gate;
+import vanemend.core.method.Kit;
+import vanemend.core.method.Loop;
+import vanemend.core.method.Method;
+import vanemend.core.method.MethodPage;
+import vanemend.core.method.MethodSteps;
+import vanemend.core.method.MixPlan;
+import vanemend.core.method.Step;
+import vanemend.core.method.Step.Clock;
+import vanemend.core.method.Step.Kind;
+import vanemend.core.method.Step.Resource;
+import vanemend.core.method.StepBuilder;
+import vanemend.core.part.Metal;
+import vanemend.core.sanding.Rung;
+import vanemend.core.sanding.Tool;
+import vanemend.core.trade.Caution;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.MethodId;
+import vanemend.core.trade.Quantity;
+import vanemend.core.trade.TradeBook;
+
+/**
+ * Metal dent fill: dents left after straightening, mended with polyester filler and putty. The order is the order of the work;
+ * each private method is one heading of it.
+ */
+public final class DentFill extends MethodPage {
+    /** The method. */
+    public static final Method METHOD = Method.of(MethodId.METAL_DENT, DentLayout::new);
+
+    /**
+     * What the page turns on besides its kit.
+     *
+     * @param dents number of dents
+     * @param deepestMm deepest, mm
+     * @param primerSandMin time until epoxy primer can be scuffed, min; absent where none is asked
+     * @param sealerDryMin time until pinhole sealer is dry today, min; absent where its label gives none
+     */
+    record Found(int dents, double deepestMm, Optional<Double> primerSandMin, Optional<Double> sealerDryMin) {}
+
+    private final Found found;
+
+    private DentFill(Kit kit, Found found) {
+        super(kit);
+        this.found = found;
+    }
+
+    /** The steps for what was found. */
+    static MethodSteps lay(Kit kit, Found found) {
+        return new DentFill(kit, found).lay();
+    }
+
+    private Optional<MixPlan> filler() {
+        return kit.has("filler") ? Optional.of(kit.mix("filler")) : Optional.empty();
+    }
+
+    private MixPlan putty() {
+        return kit.mix("putty");
+    }
+
+    private MethodSteps lay() {
+        wash();
+        straighten();
+        openTheCoats();
+        filler().ifPresent(this::fill);
+        filler().ifPresent(f -> shape());
+        skim();
+        refine();
+        sealAndPass();
+        return new MethodSteps(
+                "Metal dent fill",
+                List.copyOf(steps),
+                this::rework,
+                List.copyOf(kit.mixes().values()));
+    }
+
+    private void wash() {
+        add(step("wash", Kind.DO, "Wash, then degrease")
+                .detail("Soap and water over the whole part. Then "
+                        + name(Role.CLEAN).toLowerCase(Locale.ROOT)
+                        + ", wiped off with a second clean cloth while wet.")
+                .zone(Zone.Kind.CLEAN)
+                .material(name(Role.CLEAN))
+                .active(TradeBook.value("minutes.wash"))
+                .caution("solvent")
+                .acts(Act.CLEAN));
+    }
+
+    private void straighten() {
+        add(step("straighten", Kind.DO, "Straighten")
+                .detail(
+                        "Pull or tap as near to flat as it goes. Weld studs only where needed, grind no more than their spot.")
+                .zone(Zone.Kind.DAMAGE)
+                .layer("part")
+                .tool("Hammer, dolly, studs")
+                .active(TradeBook.value("minutes.per-dent.straighten") * found.dents())
+                .caution("metalwork"));
+        add(step("depth", Kind.GATE, "Measure the depth left")
+                .detail("Straightedge across the dent, depth gauge at the deepest place.")
+                .zone(Zone.Kind.DAMAGE)
+                .layer("part")
+                .tool("Straightedge, depth gauge")
+                .figure(Check.shown(found.deepestMm()) + " mm planned")
+                .active(TradeBook.value("minutes.measure"))
+                .asks(Quantity.DEPTH_MM)
+                .gate(new Gate(
+                        "Is the depth left 3 mm or less, never over 6 mm?",
+                        "Shallow enough",
+                        "open the coats",
+                        "Too deep",
+                        List.of(new Gate.Branch("deep", "Too deep", "straighten again", "straighten-again")))));
+    }
+
+    private void openTheCoats() {
+        boolean coats = house().is("filler-base", "sound-coats");
+        double cm2 = area(Zone.Kind.FEATHER) / 100;
+        Optional<Caution> lead = Optional.of(TradeBook.shipped().caution("old-paint"));
+        StepBuilder open = step(
+                        "open", Kind.SAND, coats ? "Open the coats, keep e-coat and primer" : "Strip to bare metal")
+                .detail((coats
+                                ? "Take off clear and base inside the opening; sand what stays. "
+                                : "Everything off inside the opening. ")
+                        + "Feather the paint edge " + mm("dent.feather-width") + " wide.")
+                .zone(Zone.Kind.FEATHER)
+                .layer("coats")
+                .tool("Flat DA")
+                .paper(filler().isPresent() ? "80" : "180")
+                .active(TradeBook.value("minutes.open.per-100cm2") * cm2 / 100)
+                .caution("dust")
+                .needs(Resource.SANDER)
+                .acts(Act.SAND_FACE);
+        lead.ifPresent(open::caution);
+        if (((Metal) kit.job().part().substrate()).kind() == Metal.Kind.ALUMINIUM) {
+            open.caution("aluminium-dust");
+        }
+        add(open);
+        add(step("wipe", Kind.DO, "Blow off, " + name(Role.WIPE).toLowerCase(Locale.ROOT))
+                .detail("Clean dry oil-free air, then wipe. Fingers off from here.")
+                .zone(Zone.Kind.PUTTY)
+                .material(name(Role.WIPE))
+                .active(TradeBook.value("minutes.wipe"))
+                .caution("solvent")
+                .acts(Act.WIPE_AGAIN));
+        found.primerSandMin().ifPresent(min -> {
+            add(step("prime", Kind.DO, "Prime the bare metal")
+                    .detail("Epoxy primer over the opening, even wet coat, by its label.")
+                    .zone(Zone.Kind.OPENING)
+                    .layer("coats-kept")
+                    .material(name(Role.PRIME))
+                    .active(TradeBook.value("minutes.prime"))
+                    .caution("primer"));
+            add(step("prime-wait", Kind.WAIT, "Wait to scuff the primer")
+                    .detail("Label time at today's temperature, then by touch.")
+                    .zone(Zone.Kind.OPENING)
+                    .clock(Clock.Kind.FROM, "Scuff from", min, "label of " + name(Role.PRIME))
+                    .gate(new Gate(
+                            "Does a fingernail leave no mark?",
+                            "No mark",
+                            "scuff it",
+                            "Still soft",
+                            List.of(new Gate.Branch("soft", "Still soft", "wait and try again", "wait-again")))));
+            add(step("scuff", Kind.SAND, "Scuff the primer, wipe")
+                    .detail("Dull all over, not through. Blow off and wipe.")
+                    .zone(Zone.Kind.OPENING)
+                    .tool("Hand pad")
+                    .paper("180")
+                    .active(TradeBook.value("minutes.scuff"))
+                    .caution("dust"));
+        });
+    }
+
+    private void fill(MixPlan mix) {
+        mixAndSpread(
+                mix,
+                "filler",
+                "filler",
+                Zone.Kind.FILLER,
+                "Spread the tight coat, then build",
+                "Press a thin tight coat into the scratches first, then build in " + lifts(mix)
+                        + ". Each stroke overlaps the last"
+                        + " by a third, " + mix.pour().strokes()
+                        + " strokes a pass. Taper the edges inside the feathered paint; end"
+                        + " " + mm("dent.proud") + " proud.",
+                Act.BODY_FILLER);
+        boolean file = house().is("first-grade", "file-cheese");
+        if (file) {
+            double cheese = mix.route().sandFromMin() * TradeBook.value("cure.cheese-share");
+            add(step("cheese", Kind.WAIT, "Wait for the cheese stage")
+                    .detail("Firm, not hard: a thumbnail dents it, nothing sticks to the file.")
+                    .zone(Zone.Kind.FILLER)
+                    .layer("filler")
+                    .clock(Clock.Kind.FROM, "File from", cheese, "half the time to sand; the thumbnail decides")
+                    .gate(new Gate(
+                            "Firm as cheese?",
+                            "Firm",
+                            "file now",
+                            "Too soft",
+                            List.of(new Gate.Branch("soft", "Too soft", "wait and try again", "wait-again")))));
+            add(step("file", Kind.DO, "File off the excess")
+                    .detail("Grating file inside the filler only; leave enough for 80.")
+                    .zone(Zone.Kind.FILLER)
+                    .layer("filler")
+                    .tool("Grating file")
+                    .active(TradeBook.value("minutes.file"))
+                    .caution("dust"));
+        }
+        cure(mix, "filler", Zone.Kind.FILLER, "80");
+    }
+
+    private void shape() {
+        kit.ladder().rungs().stream()
+                .filter(r -> r.leg().equals(DentLadder.SHAPE))
+                .forEach(this::sand);
+        add(step("shape-gate", Kind.GATE, "Look for high, low, pinholes")
+                .detail("Guide coat left dark is low. Metal showing proud is high. Light from the side.")
+                .howDeep()
+                .zone(Zone.Kind.FEATHER)
+                .layer("filler")
+                .active(TradeBook.value("minutes.gate"))
+                .gate(new Gate(
+                        "Four fifths formed, whole feather edge showing, no high or low spot?",
+                        "Good",
+                        "putty next",
+                        "Not yet",
+                        List.of(
+                                new Gate.Branch("high", "High spot", "tap down, skim all", "high"),
+                                new Gate.Branch("low", "Low spot", "fill the hollow, skim all", "low"),
+                                new Gate.Branch("pinholes", "Pinholes", "fill, thin coat over all", "pinholes")))));
+    }
+
+    private void skim() {
+        MixPlan mix = putty();
+        boolean alone = filler().isEmpty();
+        mixAndSpread(
+                mix,
+                "putty",
+                "putty",
+                Zone.Kind.PUTTY,
+                alone ? "Spread the putty" : "Skim putty over the entire repair",
+                (alone ? "Fill the hollow in " + lifts(mix) + ", then over all. " : "")
+                        + "From paint edge to paint edge, past the feathered clear: it seals the base and prevents rings. "
+                        + mix.pour().strokes() + " strokes a pass.",
+                Act.FINISH_COAT);
+        cure(mix, "putty", Zone.Kind.PUTTY, "180");
+    }
+
+    private void refine() {
+        kit.ladder().rungs().stream()
+                .filter(r -> r.leg().equals(DentLadder.REFINE))
+                .forEach(this::sand);
+    }
+
+    private void sealAndPass() {
+        add(step("seal", Kind.DO, "Rub in pinhole sealer")
+                .detail("Wipe off flush. A second pass where pinholes show.")
+                .zone(Zone.Kind.PUTTY)
+                .layer("putty")
+                .material(name(Role.PINHOLE))
+                .active(TradeBook.value("minutes.seal"))
+                .caution("solvent"));
+        StepBuilder wait = step("seal-wait", Kind.WAIT, "Let the sealer dry")
+                .detail(
+                        found.sealerDryMin().isPresent()
+                                ? "Label time at today's temperature, then by touch."
+                                : "By test: the label gives no time.")
+                .zone(Zone.Kind.PUTTY)
+                .layer("putty")
+                .gate(new Gate(
+                        "Dry to the touch?",
+                        "Dry",
+                        "palm test next",
+                        "Still wet",
+                        List.of(new Gate.Branch("wet", "Still wet", "wait and try again", "wait-again"))));
+        found.sealerDryMin()
+                .ifPresent(dry -> wait.clock(
+                        Clock.Kind.FROM, "Dry from", dry, "label of " + name(Role.PINHOLE) + " at today's air"));
+        add(wait);
+        add(step("palm", Kind.GATE, "Palm test")
+                .detail("Flat hand, all directions: flat, no bulge, no pinholes, no straight lines, dull everywhere.")
+                .howDeep()
+                .zone(Zone.Kind.FINE_320)
+                .layer("putty")
+                .active(TradeBook.value("minutes.gate"))
+                .gate(new Gate(
+                        "Flat, no pinholes, no lines, dull everywhere?",
+                        "Passed",
+                        "blow off, wipe",
+                        "Not yet",
+                        List.of(
+                                new Gate.Branch("pinholes", "Pinholes", "seal again", "seal-again"),
+                                new Gate.Branch("low", "Low spot", "putty again", "putty-again"),
+                                new Gate.Branch("shine", "Shine left", "320 again", "dull-again")))));
+        add(step("ready", Kind.DO, "Blow off and wipe: ready for primer")
+                .detail(TradeBook.shipped().closing())
+                .zone(Zone.Kind.CLEAN)
+                .material(name(Role.WIPE))
+                .active(TradeBook.value("minutes.wipe"))
+                .caution("solvent")
+                .acts(Act.WIPE_AGAIN, Act.READY));
+    }
+
+    private void sand(Rung r) {
+        boolean onFiller = r.leg().equals(DentLadder.SHAPE);
+        add(step(
+                        r.id(),
+                        Kind.SAND,
+                        "Guide coat, " + r.paper() + " by " + r.tool().within())
+                .detail(first(r.motion()) + ". Stop when: " + r.sign() + "."
+                        + (onFiller ? " Coarse marks on paint cannot be got out." : ""))
+                .zone(r.zone())
+                .layer(onFiller ? "filler" : "putty")
+                .tool(r.tool().word())
+                .paper(r.paper())
+                .amount(r.discs() + (r.discs() == 1 ? " sheet" : " sheets"))
+                .active(r.minutes())
+                .caution("dust")
+                .needs(sander(r))
+                .acts(Act.GUIDE, Act.PAPER));
+    }
+
+    private List<Loop> rework() {
+        List<Loop> out = new ArrayList<>();
+        out.add(new Loop("wait-again", "Wait, then try again", List.of(waitAgain())));
+        out.add(new Loop(
+                "straighten-again",
+                "Straighten again",
+                chain(
+                        "",
+                        step("straighten", Kind.DO, "Straighten again")
+                                .detail("Back to hammer, dolly or studs. Filler is never the way out of a deep dent.")
+                                .zone(Zone.Kind.DAMAGE)
+                                .layer("part")
+                                .active(TradeBook.value("minutes.per-dent.straighten"))
+                                .caution("metalwork"))));
+        filler().ifPresent(filler -> {
+            out.add(new Loop(
+                    "high",
+                    "High spot",
+                    rework(
+                            filler,
+                            Optional.of("Tap the high spot down"),
+                            correction("Skim the spot again", "Skim all over again"),
+                            "P180")));
+            out.add(new Loop(
+                    "low",
+                    "Low spot",
+                    rework(
+                            filler,
+                            Optional.empty(),
+                            correction("Fill the hollow, the spot only", "Fill the hollow, then skim over the whole"),
+                            "P180")));
+            out.add(new Loop(
+                    "pinholes",
+                    "Pinholes",
+                    rework(
+                            filler,
+                            Optional.empty(),
+                            correction(
+                                    "Fill the pinholes, the spot only", "Fill the pinholes, then a thin coat over all"),
+                            "P180")));
+        });
+        out.add(new Loop(
+                "putty-again",
+                "Putty again",
+                rework(
+                        putty(),
+                        Optional.empty(),
+                        correction("Putty the low spot only", "Putty the low spot, then skim over the whole"),
+                        "P320")));
+        out.add(new Loop("seal-again", "Seal again", List.of(named("seal"), named("seal-wait"))));
+        out.add(new Loop(
+                "dull-again",
+                "Dull again",
+                kit.ladder().rungs().isEmpty()
+                        ? List.of(named("wipe"))
+                        : List.of(named(kit.ladder().rungs().getLast().id()))));
+        return List.copyOf(out);
+    }
+
+    private String correction(String spot, String whole) {
+        return house().is("local-correction", "spot") ? spot : whole;
+    }
+
+    private List<Step> rework(MixPlan mix, Optional<String> before, String spread, String paper) {
+        boolean filler = mix != putty();
+        String layer = filler ? "filler" : "putty";
+        Zone.Kind zone = filler ? Zone.Kind.FILLER : Zone.Kind.PUTTY;
+        List<StepBuilder> all = new ArrayList<>();
+        before.ifPresent(title -> all.add(step("tap", Kind.DO, title)
+                .detail("Below the surface, no more.")
+                .howDeep()
+                .zone(Zone.Kind.DAMAGE)
+                .layer("part")
+                .tool("Hammer, dolly")
+                .active(TradeBook.value("minutes.measure"))
+                .caution("metalwork")));
+        all.add(step("clean", Kind.DO, "Blow off and wipe")
+                .detail("All dust out of the hollow.")
+                .howDeep()
+                .zone(zone)
+                .material(name(Role.WIPE))
+                .active(TradeBook.value("minutes.wipe"))
+                .caution("solvent")
+                .acts(Act.WIPE_AGAIN));
+        all.add(mixingAgain(mix, zone));
+        all.add(spreadingAgain(
+                        mix,
+                        spread,
+                        correction(
+                                "Tight, thin, tapered to nothing: its rim can show.",
+                                "Tight, thin, from edge to edge."),
+                        layer,
+                        zone)
+                .acts(filler ? Act.BODY_FILLER : Act.FINISH_COAT));
+        all.add(curing(mix, "wait", zone, "180"));
+        all.add(step("sand", Kind.SAND, "Guide coat, " + paper + " by hand block")
+                .detail("Cross the directions until the guide coat is gone.")
+                .zone(Zone.Kind.FEATHER)
+                .layer(layer)
+                .tool(Tool.HAND_BLOCK.word())
+                .paper(paper)
+                .active(kit.ladder().rungs().stream()
+                        .filter(r -> r.tool() == Tool.HAND_BLOCK)
+                        .mapToDouble(Rung::minutes)
+                        .findFirst()
+                        .orElse(TradeBook.value("minutes.scuff")))
+                .caution("dust")
+                .acts(Act.GUIDE, Act.PAPER));
+        return chain("", all.toArray(StepBuilder[]::new));
+    }
+
+    private double area(Zone.Kind kind) {
+        return kit.footprint().areaMm2(kind);
+    }
+}

@@ -1,0 +1,69 @@
+package vanemend.core.method.plastic;
+
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.method.Act;
+import vanemend.core.method.Kit;
+import vanemend.core.method.MethodSteps;
+import vanemend.core.method.Step.Kind;
+import vanemend.core.sanding.Tool;
+import vanemend.core.trade.TradeBook;
+
+/** Plastic through-hole, flexible filler and mesh: back and face wet in wet, one cure. */
+final class PlasticMesh extends PlasticPage {
+    private PlasticMesh(Kit kit) {
+        super(kit);
+    }
+
+    /** The steps. */
+    static MethodSteps lay(Kit kit) {
+        PlasticMesh p = new PlasticMesh(kit);
+        p.add(p.clean(
+                "clean",
+                "Clean the back, then the face",
+                "Waterborne remover or plastics cleaner; off with a second cloth.",
+                Zone.Kind.BACK_CLEAN));
+        p.dullBack();
+        p.grind(
+                "dish",
+                "Bevel the face",
+                "Wide and shallow around the hole, rounded, no kink at its rim.",
+                Tool.DA,
+                Zone.Kind.DISH);
+        p.dullFace();
+        p.meshAndFill();
+        p.shapeFace();
+        p.seal();
+        return p.laid("Plastic through-hole with flexible filler and mesh");
+    }
+
+    private void meshAndFill() {
+        add(cut(
+                "cut-mesh",
+                "Cut mesh and film",
+                "Mesh " + mm("mesh.past") + " past the hole at sides and ends; film larger than the mesh.",
+                "mesh",
+                Zone.Kind.MESH));
+        addAll(promoter(
+                "back-promoter", Role.PROMOTE, Zone.Kind.BACK_SAND, "promoter", Act.PROMOTE_BACK, Act.FLASH_BACK));
+        addAll(facePromoter("face-promoter"));
+        mixAndSpread(
+                kit.mix("filler"),
+                "filler",
+                "filler",
+                Zone.Kind.MESH,
+                "Mesh on film to the back, fill the face",
+                "Filler on the mesh on film, press it to the back; at once, wet in wet, fill the face from the front, edges"
+                        + " tapered, a little proud.",
+                Act.APPLY_BACK,
+                Act.LAY_CLOTH,
+                Act.APPLY_FACE);
+        cure(kit.mix("filler"), "filler", Zone.Kind.RING_180, "80");
+        add(step("film-off", Kind.DO, "Peel the film")
+                .detail("It comes off clean once it has set.")
+                .zone(Zone.Kind.MESH)
+                .material(name(Role.FILM))
+                .active(TradeBook.value("minutes.untape"))
+                .acts(Act.CURE_FACE));
+    }
+}

@@ -1,0 +1,28 @@
+package vanemend.core.method.plastic;
+
+/** The ways of this family, as its recipes name them. */
+enum Way {
+    /** Adhesive and cloth at the back, adhesive on the face. */
+    TWO_SIDED(true),
+    /** The same with flexible polyester on the face. */
+    POLYESTER_FACE(true),
+    /** A self-adhesive patch at the back, pressed on once the face is dished. */
+    PATCH(true),
+    /** Mesh and flexible filler, wet in wet through the hole. */
+    MESH(true),
+    /** The face alone: nothing goes through. */
+    FACE(false),
+    /** A finish over a weld. */
+    WELD(false);
+
+    private final boolean backed;
+
+    Way(boolean backed) {
+        this.backed = backed;
+    }
+
+    /** Whether something is laid at the back. */
+    boolean backed() {
+        return backed;
+    }
+}

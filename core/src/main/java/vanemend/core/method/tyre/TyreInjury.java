@@ -1,0 +1,277 @@
+package vanemend.core.method.tyre;
+
+import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.method.Act;
+import vanemend.core.method.Kit;
+import vanemend.core.method.Method;
+import vanemend.core.method.MethodPage;
+import vanemend.core.method.MethodSteps;
+import vanemend.core.method.Step;
+import vanemend.core.method.Step.Kind;
+import vanemend.core.method.StepBuilder;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.MethodId;
+import vanemend.core.trade.Quantity;
+import vanemend.core.trade.TradeBook;
+
+/** Tyre crown injury: found, marked, measured, cut and buffed from inside, cemented, unit pulled through, stitched and sealed. */
+public final class TyreInjury extends MethodPage {
+    /** The method. */
+    public static final Method METHOD = Method.of(MethodId.TYRE_CROWN, TyreLayout::new);
+
+    /** How a plan with stem and patch apart is called. */
+    public static final String TWO_PIECE = "two-piece unit";
+
+    /**
+     * What the page turns on.
+     *
+     * @param angleDeg from square to the tread, degrees
+     * @param channelMm cutter across, mm
+     * @param twoPiece stem and patch apart; a one-piece unit otherwise
+     * @param truck truck or bus tyre
+     */
+    public record Injury(double angleDeg, double channelMm, boolean twoPiece, boolean truck) {}
+
+    private final Injury injury;
+
+    private TyreInjury(Kit kit, Injury injury) {
+        super(kit);
+        this.injury = injury;
+    }
+
+    /** The steps. */
+    static MethodSteps lay(Kit kit, Injury injury) {
+        TyreInjury p = new TyreInjury(kit, injury);
+        p.find();
+        p.measure();
+        p.buff();
+        p.cement();
+        p.unit();
+        p.finish();
+        return p.laid("Tyre crown injury, " + (injury.twoPiece() ? TWO_PIECE : "one-piece unit"));
+    }
+
+    /** Cement dries by air alone. */
+    @Override
+    protected Step waitAgain() {
+        return waitAgain(
+                longer("Wait a little longer", "Cement is never warmed: leave it to the air, clear of dust and hands.")
+                        .zone(Zone.Kind.BUFF));
+    }
+
+    private void find() {
+        add(step("mark-outside", Kind.DO, "Find it outside, mark it")
+                .detail("Crayon around the object before it is forgotten; note its angle, then take it out.")
+                .zone(Zone.Kind.DAMAGE)
+                .layer("tread")
+                .active(TradeBook.value("minutes.measure"))
+                .caution("tyre")
+                .acts(Act.MARK_OUTSIDE));
+        add(step("object-out", Kind.DO, "Demount, take the object out")
+                .detail("Only now that it is marked. Tyre off the rim, air out, beads dry.")
+                .zone(Zone.Kind.DAMAGE)
+                .layer("tread")
+                .active(TradeBook.value("minutes.per-dent.straighten"))
+                .caution("tyre")
+                .acts(Act.OBJECT_OUT));
+        add(step("mark-inside", Kind.DO, "Mark it inside")
+                .detail("Crayon cross on the liner, outside where the buffing will reach.")
+                .zone(Zone.Kind.CHANNEL)
+                .layer("liner")
+                .active(TradeBook.value("minutes.measure"))
+                .acts(Act.MARK_INSIDE));
+        add(look(
+                "probe",
+                "Probe the plies",
+                "Blunt probe in the channel, then round the crown by hand: soft places, loose plies, run-soft dust.",
+                Zone.Kind.CHANNEL,
+                gate(
+                        "Plies tight, nothing separated, no sign of running soft?",
+                        "Sound",
+                        "measure",
+                        "Separated or soft",
+                        branch("scrap", "Plies separated or run soft", "scrap or full-service repair", "scrap"))));
+        loop(
+                "scrap",
+                "Stop: scrap or full service",
+                step("stop", Kind.DO, "Stop: scrap or full-service repair")
+                        .detail("No unit holds plies together. Mark the tyre and set it apart.")
+                        .zone(Zone.Kind.DAMAGE)
+                        .active(TradeBook.value("minutes.gate"))
+                        .caution("tyre"));
+    }
+
+    private void measure() {
+        add(look(
+                        "angle",
+                        "Measure size and angle",
+                        "Gauge through the channel: " + Check.shown(injury.angleDeg())
+                                + "° from square planned, cutter " + Check.shown(injury.channelMm()) + " mm.",
+                        Zone.Kind.CHANNEL,
+                        gate(
+                                injury.twoPiece()
+                                        ? "Over 25° from square, within the size limit?"
+                                        : "25° from square or less, within the size limit?",
+                                "As planned",
+                                "clean and buff",
+                                "Differs",
+                                branch(
+                                        "differs",
+                                        "Angle or size differs",
+                                        "stop, change the damage, plan anew",
+                                        "plan-anew")))
+                .figure(Check.shown(injury.angleDeg()) + " °")
+                .asks(Quantity.INJURY_MM, Quantity.ANGLE_DEG));
+        loop(
+                "plan-anew",
+                "Plan anew",
+                step("plan-anew", Kind.DO, "Change size and angle, plan anew")
+                        .detail("Over 25° takes two pieces; over the size limit is scrap or full service.")
+                        .zone(Zone.Kind.CHANNEL)
+                        .active(TradeBook.value("minutes.gate")));
+    }
+
+    private void buff() {
+        add(step("clean", Kind.DO, "Rubber cleaner and scraper, two or three rounds")
+                .detail("Liner moist, scraped while moist: mould lubricant off. Larger than the template.")
+                .zone(Zone.Kind.SEALED)
+                .layer("liner")
+                .material(name(Role.CLEAN))
+                .active(TradeBook.value("minutes.wash"))
+                .caution("solvent")
+                .acts(Act.CLEAN));
+        add(step("cut-inside", Kind.DO, "Cutter from inside, " + cuts() + " times")
+                .detail("Along the injury's angle, at most " + Check.shown(TradeBook.value("tyre.cut-rpm"))
+                        + " rpm, turning all the way in and out.")
+                .zone(Zone.Kind.CHANNEL)
+                .layer("stem")
+                .tool("Cutter " + Check.shown(injury.channelMm()) + " mm")
+                .figure(Check.shown(TradeBook.value("tyre.cut-rpm")) + " rpm")
+                .active(TradeBook.value("minutes.cutter") / 2)
+                .caution("buffing")
+                .acts(Act.CUT_INSIDE));
+        add(step("cut-outside", Kind.DO, "Then from outside, " + cuts() + " times")
+                .detail("The same angle. Inside always first: it leaves the liner clean.")
+                .zone(Zone.Kind.CHANNEL)
+                .layer("stem")
+                .tool("Cutter " + Check.shown(injury.channelMm()) + " mm")
+                .active(TradeBook.value("minutes.cutter") / 2)
+                .caution("buffing")
+                .acts(Act.CUT_OUTSIDE));
+        add(step("template", Kind.DO, "Template outline on the liner")
+                .detail("The unit in hand, centred, and " + mm("tyre.buff-past") + " past it all round.")
+                .zone(Zone.Kind.BUFF)
+                .layer("liner")
+                .portion("unit")
+                .active(TradeBook.value("minutes.measure")));
+        add(step("buff", Kind.SAND, "Buff inside the outline, even fine texture")
+                .detail(
+                        "At most " + Check.shown(TradeBook.value("tyre.buff-rpm"))
+                                + " rpm, moving: scorched rubber holds nothing. A texture like fine velvet, no liner cut through.")
+                .zone(Zone.Kind.BUFF)
+                .layer("liner")
+                .tool("Low-speed buffer, rasp")
+                .figure(Check.shown(TradeBook.value("tyre.buff-rpm")) + " rpm")
+                .active(TradeBook.value("minutes.buff"))
+                .caution("buffing")
+                .acts(Act.BUFF));
+        add(step("vacuum", Kind.DO, "Brush, vacuum")
+                .detail("Never touch the buffed face, no compressed air: it carries oil.")
+                .zone(Zone.Kind.BUFF)
+                .layer("liner")
+                .active(TradeBook.value("minutes.wipe"))
+                .acts(Act.WIPE_AGAIN));
+    }
+
+    private String cuts() {
+        return Check.shown(TradeBook.value(injury.truck() ? "tyre.cuts-truck" : "tyre.cuts"));
+    }
+
+    private void cement() {
+        add(step("cement-channel", Kind.DO, "Cement the channel 3 to 5 times, leave the tool in")
+                .detail("The tool stays in until the unit is fed.")
+                .zone(Zone.Kind.CHANNEL)
+                .layer("stem")
+                .material(name(Role.CEMENT))
+                .portion("cement")
+                .active(TradeBook.value("minutes.promote"))
+                .caution("solvent")
+                .acts(Act.CEMENT_CHANNEL));
+        add(step("cement", Kind.DO, "Thin even coat on the buffed face only")
+                .detail("No puddles, none on unbuffed rubber.")
+                .zone(Zone.Kind.BUFF)
+                .layer("cement")
+                .material(name(Role.CEMENT))
+                .amount(needed(kit.portion("cement")))
+                .portion("cement")
+                .active(TradeBook.value("minutes.promote"))
+                .caution("solvent")
+                .acts(Act.CEMENT));
+        StepBuilder dry = step("cement-dry", Kind.WAIT, "Let the cement dry to tacky")
+                .detail("Longer cold or damp. Back of a finger: it grabs, nothing comes off.")
+                .zone(Zone.Kind.BUFF)
+                .layer("cement")
+                .gate(gate(
+                        "Tacky, not wet?",
+                        "Tacky",
+                        "unit",
+                        "Still wet",
+                        branch("wet", "Still wet", "wait and try again", "wait-again")))
+                .acts(Act.TACKY);
+        kit.waited("cement").ifPresent(w -> clock(dry, w, "Touch from"));
+        add(dry);
+    }
+
+    private void unit() {
+        add(step("unit", Kind.DO, injury.twoPiece() ? "Pull the stem through, then the patch" : "Pull the unit through")
+                .detail("Cushion never touched; cement on the stem only; beads relaxed; pull until it seats, no dimple."
+                        + (injury.twoPiece() ? " Stem cut flush inside, buffed level, then the patch over it." : ""))
+                .zone(Zone.Kind.UNIT)
+                .layer("unit")
+                .material(kit.portion("unit").material())
+                .portion("unit")
+                .active(TradeBook.value("minutes.stitch"))
+                .caution("tyre")
+                .acts(Act.UNIT));
+        add(step("stitch", Kind.DO, "Stitch from the centre out, twice")
+                .detail("Firm, every edge; then the film off.")
+                .zone(Zone.Kind.UNIT)
+                .layer("unit")
+                .tool("Stitcher")
+                .active(TradeBook.value("minutes.stitch"))
+                .acts(Act.STITCH));
+        add(look(
+                "seated",
+                "Edges down, no dimple",
+                "Fingernail round the whole edge.",
+                Zone.Kind.UNIT,
+                gate(
+                        "No edge lifts, no dimple at the stem?",
+                        "Seated",
+                        "seal",
+                        "Not right",
+                        branch("edge", "An edge lifts", "not reusable: take it to the lead", "scrap"))));
+    }
+
+    private void finish() {
+        add(step("seal", Kind.DO, "Sealer over all overbuff")
+                .detail("Every place the buffer reached past the unit.")
+                .zone(Zone.Kind.SEALED)
+                .layer("sealer")
+                .material(name(Role.SEAL))
+                .amount(needed(kit.portion("sealer")))
+                .portion("sealer")
+                .active(TradeBook.value("minutes.promote"))
+                .caution("solvent")
+                .acts(Act.SEAL_BUFF));
+        boolean flush = house().is("tyre-stem", "flush");
+        add(step("stem", Kind.DO, flush ? "Snip the stem flush" : "Cut the stem " + mm("tyre.stem-proud") + " proud")
+                .detail(flush ? "Without pulling on it." : "It wears down with the tread; cut flush it may pull.")
+                .zone(Zone.Kind.CHANNEL)
+                .layer("stem")
+                .tool("Side cutter")
+                .active(TradeBook.value("minutes.untape")));
+        ready("Mount, inflate, leak-test", "In a cage or from a distance; leak-test at unit, valve and beads.");
+    }
+}

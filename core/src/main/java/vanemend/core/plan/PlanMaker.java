@@ -1,0 +1,89 @@
+package vanemend.core.plan;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import vanemend.core.method.Interlock;
+import vanemend.core.method.Job;
+import vanemend.core.method.Laid;
+import vanemend.core.method.Layout;
+import vanemend.core.method.MethodSteps;
+import vanemend.core.method.Step;
+import vanemend.core.mix.Shopping;
+import vanemend.core.sanding.PaperSwap;
+import vanemend.core.trade.TradeBook;
+
+/** Makes the plan of what a method laid out: its page with the edits made by hand, in time, and what all of it takes. */
+final class PlanMaker {
+    private final Job job;
+    private final RepairDraft draft;
+    private final Extent extent;
+
+    PlanMaker(Job job, RepairDraft draft, Extent extent) {
+        this.job = job;
+        this.draft = draft;
+        this.extent = extent;
+    }
+
+    Plan plan(Layout layout, Laid laid) {
+        MethodSteps page = laid.page().get();
+        double promised = draft.promisedAt() == null
+                ? Double.NaN
+                : Duration.between(job.shop().now(), draft.promisedAt()).toSeconds() / 60.0;
+        List<Step> edited = draft.edits().isEmpty() ? page.steps() : PlanEdits.apply(page.steps(), draft.edits());
+        List<PlannedStep> steps = Schedule.of(edited, promised);
+        double total = steps.stream()
+                .mapToDouble(s -> s.earliestMin() + Schedule.minutes(s.step()))
+                .max()
+                .orElse(0);
+        return new Plan(
+                job.recipe().method(),
+                job.recipe().id(),
+                page.method(),
+                steps,
+                extent == Extent.SKETCH ? List.of() : page.rework().get(),
+                page.mixes(),
+                laid.ladder(),
+                job.house().followed(),
+                job.shop().air(),
+                edited.stream().mapToDouble(Step::activeMin).sum(),
+                total,
+                Double.isNaN(promised) ? Optional.empty() : Optional.of(promised - total),
+                TradeBook.shipped().closing(),
+                List.copyOf(layout.amounts().portions().values()),
+                List.copyOf(layout.waits().all().values()),
+                laid.budget(),
+                laid.pieces(),
+                shopping(layout, laid),
+                broken(page.steps(), edited, layout.paperFaults()));
+    }
+
+    /** What the order of steps and the papers break, with the titles that the plan shows. */
+    private static List<Interlock.Broken> broken(List<Step> laid, List<Step> edited, List<PaperSwap.Fault> papers) {
+        List<Interlock.Broken> out = new ArrayList<>(Interlock.broken(laid, edited));
+        for (PaperSwap.Fault f : papers) {
+            // A paper that was left out again breaks nothing.
+            edited.stream()
+                    .filter(s -> s.id().equals(f.rung()))
+                    .findFirst()
+                    .ifPresent(s -> out.add(
+                            new Interlock.Broken(f.id(), f.rung(), s.title(), f.said(), f.missing(), f.follows())));
+        }
+        return List.copyOf(out);
+    }
+
+    private List<Shopping> shopping(Layout layout, Laid laid) {
+        Map<String, Double> needed = new LinkedHashMap<>();
+        layout.amounts()
+                .mixes()
+                .values()
+                .forEach(m -> needed.merge(
+                        m.pour().itemId(), m.pour().fillerG() * m.pour().batches(), Double::sum));
+        layout.amounts().portions().values().forEach(p -> needed.merge(p.itemId(), p.needed(), Double::sum));
+        laid.ladder().rungs().forEach(r -> needed.merge(r.itemId(), (double) r.discs(), Double::sum));
+        return Shopping.of(needed, job.shop().shelf());
+    }
+}

@@ -1,0 +1,126 @@
+package vanemend.core.method.dent;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import vanemend.core.Bench;
+import vanemend.core.damage.DamageDraft;
+import vanemend.core.footprint.Zone;
+import vanemend.core.method.Gate;
+import vanemend.core.method.Loop;
+import vanemend.core.method.Step;
+import vanemend.core.part.Metal;
+import vanemend.core.plan.Plan;
+import vanemend.core.plan.PlannedStep;
+import vanemend.core.plan.RepairDraft;
+
+@DisplayName("metal dent fill, as its page reads (common practice)")
+class DentFillTest {
+    private static Plan plan(RepairDraft draft) {
+        return Bench.workup(draft, Bench.shop()).plan().orElseThrow();
+    }
+
+    private static Step step(Plan p, String id) {
+        return p.steps().stream()
+                .map(PlannedStep::step)
+                .filter(s -> s.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void everyGatesOtherAnswerLeadsToALoopThatEndsWhereItBegan() {
+        Plan p = plan(Bench.usual());
+        for (PlannedStep s : p.steps()) {
+            s.step()
+                    .gate()
+                    .ifPresent(g -> g.branches().forEach(b -> {
+                        Loop loop = p.loop(b.loop());
+                        assertThat(loop.steps()).as(b.loop()).isNotEmpty();
+                        assertThat(loop.steps().getFirst().after()).isEmpty();
+                    }));
+        }
+        assertThatThrownBy(() -> new Gate("Flat?", "Yes", "", "No", List.of())).hasMessageContaining("no gate");
+    }
+
+    @Test
+    void highSpotIsTappedDownAndSkimmedLowIsCleanedAndFilled() {
+        Plan p = plan(Bench.usual());
+        assertThat(p.loop("high").steps().stream().map(Step::title).toList())
+                .startsWith("Tap the high spot down", "Blow off and wipe", "Weigh and mix", "Skim all over again");
+        assertThat(p.loop("low").steps().stream().map(Step::title).toList())
+                .startsWith("Blow off and wipe", "Weigh and mix", "Fill the hollow, then skim over the whole");
+        assertThat(p.loop("pinholes").steps().stream().map(Step::id).toList())
+                .containsExactly("clean", "mix", "spread", "wait", "sand");
+    }
+
+    @Test
+    void zonesAreThoseOfThePage() {
+        Plan p = plan(Bench.usual());
+        assertThat(step(p, "filler-spread").zone()).contains(Zone.Kind.FILLER);
+        assertThat(step(p, "putty-spread").zone()).contains(Zone.Kind.PUTTY);
+        assertThat(step(p, "shape-p80").zone()).contains(Zone.Kind.FILLER);
+        assertThat(step(p, "shape-p180").zone()).contains(Zone.Kind.FEATHER);
+        assertThat(step(p, "fine-p240").zone()).contains(Zone.Kind.FINE_240);
+        assertThat(step(p, "fine-p320").zone()).contains(Zone.Kind.FINE_320);
+        assertThat(step(p, "shape-p80").tool()).isEqualTo("File board");
+        assertThat(step(p, "shape-p180").tool()).isEqualTo("Hand block");
+        assertThat(step(p, "fine-p180").tool()).isEqualTo("Flat DA");
+    }
+
+    @Test
+    void cautionsStandWhereTheStepIs() {
+        Plan p = plan(Bench.usual());
+        assertThat(step(p, "open").cautions()).extracting(c -> c.id()).contains("dust", "old-paint");
+        assertThat(step(p, "straighten").cautions()).extracting(c -> c.id()).contains("metalwork");
+        assertThat(step(p, "filler-spread").cautions()).extracting(c -> c.id()).contains("styrene");
+        Plan aluminium = plan(
+                Bench.repair(Bench.door(Metal.Kind.ALUMINIUM, Bench.allNo()), Bench.dent(340, 240, 120, 100, 2.8)));
+        assertThat(step(aluminium, "open").cautions()).extracting(c -> c.id()).contains("aluminium-dust");
+        assertThat(step(p, "ready").detail())
+                .contains("label and safety data sheet")
+                .contains("licensed technician");
+    }
+
+    @Test
+    void aBigRepairIsMixedInEqualBatchesEachWithItsOwnClock() {
+        DamageDraft big = Bench.dent(340, 240, 420, 330, 5.5);
+        Plan p = plan(Bench.repair(Bench.door(), big));
+        int batches = p.mix("filler").pour().batches();
+        assertThat(batches).isGreaterThan(1);
+        List<Step> mixes = p.steps().stream()
+                .map(PlannedStep::step)
+                .filter(s -> s.id().startsWith("filler-mix"))
+                .toList();
+        assertThat(mixes).hasSize(batches).allSatisfy(s -> assertThat(s.clock()).isPresent());
+        assertThat(mixes.stream().map(Step::amount).distinct()).hasSize(1);
+        assertThat(mixes.getFirst().title()).contains("batch 1 of " + batches);
+    }
+
+    @Test
+    void handsAreNeededWhereSomebodyWorksAndIdsAreUnique() {
+        Plan p = plan(Bench.usual());
+        Set<String> ids = p.steps().stream().map(s -> s.step().id()).collect(Collectors.toSet());
+        assertThat(ids).hasSameSizeAs(p.steps());
+        assertThat(p.steps())
+                .allSatisfy(s -> assertThat(s.step().resources().contains(Step.Resource.HANDS))
+                        .isEqualTo(s.step().activeMin() > 0));
+        assertThat(step(p, "fine-p320").resources()).contains(Step.Resource.SANDER);
+    }
+
+    @Test
+    void straighteningTakesLongerForMoreDents() {
+        Plan one = plan(Bench.usual());
+        Plan two = plan(
+                Bench.repair(Bench.door(), Bench.dent(200, 240, 120, 100, 2.8), Bench.dent(500, 240, 120, 100, 2.8)));
+        assertThat(step(two, "straighten").activeMin())
+                .isEqualTo(2 * step(one, "straighten").activeMin());
+        assertThat(two.mix("filler").pour().fillerG())
+                .isGreaterThan(one.mix("filler").pour().fillerG());
+    }
+}
