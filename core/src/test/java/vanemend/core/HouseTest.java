@@ -1,5 +1,6 @@
 package vanemend.core;
 
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
@@ -9,6 +10,7 @@ import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
 import java.util.List;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import vanemend.core.trade.MethodId;
 
 @DisplayName("the house: the core knows no framework, and each station only those before it")
 class HouseTest {
@@ -69,6 +71,34 @@ class HouseTest {
                     .resideInAnyPackage(later)
                     .check(CORE);
         }
+    }
+
+    @Test
+    void theFolderOfAFamilyIsKnownByTheRegistryAlone() {
+        for (String family : MethodId.families()) {
+            String folder = "vanemend.core.method." + family + "..";
+            noClasses()
+                    .that()
+                    .resideOutsideOfPackage(folder)
+                    .and()
+                    .doNotHaveFullyQualifiedName("vanemend.core.method.Methods")
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAPackage(folder)
+                    .check(CORE);
+        }
+    }
+
+    @Test
+    void everyPackageUnderMethodIsTheFolderOfAFamily() {
+        classes()
+                .that()
+                .resideInAPackage("vanemend.core.method.*..")
+                .should()
+                .resideInAnyPackage(MethodId.families().stream()
+                        .map(f -> "vanemend.core.method." + f)
+                        .toArray(String[]::new))
+                .check(CORE);
     }
 
     @Test

@@ -1,5 +1,6 @@
 package vanemend.core.cure;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 
@@ -9,7 +10,7 @@ import java.util.OptionalDouble;
  *
  * @param law how the item cures
  * @param startC surface when the clock started, °C
- * @param readings typed surface temperatures in time order
+ * @param readings surface temperatures in any order; they are kept in the order of their times
  */
 public record EquivalentAge(CureLaw law, double startC, List<Reading> readings) {
     /**
@@ -24,7 +25,9 @@ public record EquivalentAge(CureLaw law, double startC, List<Reading> readings) 
     private static final double LONGEST_MIN = 48 * 60;
 
     public EquivalentAge {
-        readings = List.copyOf(readings);
+        readings = readings.stream()
+                .sorted(Comparator.comparingDouble(Reading::atMin))
+                .toList();
     }
 
     /** Surface at {@code min} after the start, °C. */

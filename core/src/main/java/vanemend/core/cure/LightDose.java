@@ -2,6 +2,7 @@ package vanemend.core.cure;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -14,7 +15,7 @@ import java.util.OptionalDouble;
  * @param neededMin minutes in the light that was planned on
  * @param began when the light came on it
  * @param sun the sun that was planned on; empty under a lamp
- * @param readings what the meter showed, in order of time
+ * @param readings what the meter showed, in any order; kept in the order of their times
  */
 public record LightDose(double neededMin, Instant began, Optional<Daylight> sun, List<Reading> readings) {
     /**
@@ -30,7 +31,9 @@ public record LightDose(double neededMin, Instant began, Optional<Daylight> sun,
     private static final double SAME = 1e-9;
 
     public LightDose {
-        readings = List.copyOf(readings);
+        readings = readings.stream()
+                .sorted(Comparator.comparingDouble(Reading::atMin))
+                .toList();
     }
 
     /** Whether something tells how the light really is: a meter, or the sun's height. */

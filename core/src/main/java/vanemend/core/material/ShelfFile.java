@@ -144,8 +144,11 @@ public final class ShelfFile {
         if (items == null || !items.isArray()) {
             return List.of(refused(1, "", "The JSON has no list called items."));
         }
+        if (items.size() > MOST_LINES) {
+            return List.of(tooMany());
+        }
         Set<String> seen = new HashSet<>();
-        for (int i = 0; i < items.size() && i < MOST_LINES; i++) {
+        for (int i = 0; i < items.size(); i++) {
             try {
                 out.add(judged(i + 1, JSON.treeToValue(items.get(i), ShelfItemDraft.class), known, seen));
             } catch (JacksonException e) {
@@ -156,6 +159,12 @@ public final class ShelfFile {
             }
         }
         return out;
+    }
+
+    /** Nothing of a file that is too long is taken: what was left out would not be missed. */
+    private static Line tooMany() {
+        return refused(
+                MOST_LINES + 1, "", "A file may hold " + MOST_LINES + " items; nothing of it was read. Divide it.");
     }
 
     private static List<Line> readCsv(String text, Map<String, ShelfItem> known) {
@@ -183,8 +192,8 @@ public final class ShelfFile {
             }
             Set<String> seen = new HashSet<>();
             for (CSVRecord r : parser) {
-                if (out.size() >= MOST_LINES) {
-                    break;
+                if (out.size() == MOST_LINES) {
+                    return List.of(tooMany());
                 }
                 out.add(line(r, known, seen));
             }

@@ -2,7 +2,6 @@ package vanemend.core.run;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -148,7 +147,6 @@ public record Clocks(Plan plan, List<Reading> readings) {
         List<LightDose.Reading> uv = readings.stream()
                 .filter(r -> r.quantity() == Quantity.UV && !r.at().isBefore(began))
                 .map(r -> new LightDose.Reading(minutes(began, r.at()), r.value()))
-                .sorted(Comparator.comparingDouble(LightDose.Reading::atMin))
                 .toList();
         return new LightDose(clock.minutes(), began, sun, uv);
     }
@@ -230,7 +228,6 @@ public record Clocks(Plan plan, List<Reading> readings) {
         List<EquivalentAge.Reading> since = readings.stream()
                 .filter(r -> r.quantity() == Quantity.SURFACE_C && !r.at().isBefore(start))
                 .map(r -> new EquivalentAge.Reading(minutes(start, r.at()), r.value()))
-                .sorted(Comparator.comparingDouble(EquivalentAge.Reading::atMin))
                 .toList();
         return new EquivalentAge(law, plan.air().tempC(), since);
     }

@@ -94,6 +94,16 @@ class PublishedCureTest {
     }
 
     @Test
+    void readingsThatComeOutOfOrderCountByTheirTimes() {
+        CureLaw law = CureLaw.of(Bench.mix("f", "body-filler", 5, new LabelTime(21, 18)));
+        List<EquivalentAge.Reading> inOrder = List.of(
+                new EquivalentAge.Reading(2, 18), new EquivalentAge.Reading(6, 35), new EquivalentAge.Reading(9, 24));
+        EquivalentAge mixedUp = new EquivalentAge(law, 21, List.of(inOrder.get(2), inOrder.get(0), inOrder.get(1)));
+        assertThat(mixedUp).isEqualTo(new EquivalentAge(law, 21, inOrder));
+        assertThat(mixedUp.surfaceC(4)).isCloseTo(26.5, within(1e-9));
+    }
+
+    @Test
     void atTheReferenceEquivalentAgeIsTheClock() {
         CureLaw law = CureLaw.of(Bench.mix("f", "body-filler", 5, new LabelTime(21, 18)));
         EquivalentAge age = new EquivalentAge(law, 21, List.of());

@@ -118,4 +118,21 @@ class ShelfFileTest {
         assertThat(ShelfFile.read(HEAD + "\"torn,body-filler\n", List.of()))
                 .anyMatch(l -> l.outcome() == Outcome.REFUSED);
     }
+
+    @Test
+    void aFileThatIsTooLongIsRefusedAloudAndNothingOfItIsTaken() {
+        StringBuilder csv = new StringBuilder("id,classId,name\n");
+        StringBuilder json = new StringBuilder("{\"items\": [");
+        for (int i = 0; i <= 5000; i++) {
+            csv.append("item-").append(i).append(",body-filler,Filler\n");
+            json.append(i == 0 ? "" : ",").append("{\"id\": \"item-").append(i).append("\"}");
+        }
+        for (String file : List.of(csv.toString(), json.append("]}").toString())) {
+            List<ShelfFile.Line> lines = ShelfFile.read(file, List.of());
+            assertThat(lines).singleElement().satisfies(l -> {
+                assertThat(l.outcome()).isEqualTo(ShelfFile.Outcome.REFUSED);
+                assertThat(l.said()).contains("5000").contains("nothing of it was read");
+            });
+        }
+    }
 }
