@@ -1032,7 +1032,7 @@ export interface components {
             groundBelow?: boolean;
             injury?: components["schemas"]["InjuryDraft"];
             /** @enum {string} */
-            kind?: "DENT" | "SCRATCH" | "RUST_HOLE" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE";
+            kind?: "DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE";
             /** Format: double */
             lengthMm?: number;
             pieceKept?: boolean;
@@ -1117,7 +1117,7 @@ export interface components {
             /** Format: int32 */
             index: number;
             /** @enum {string} */
-            kind: "DENT" | "SCRATCH" | "RUST_HOLE" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE";
+            kind: "DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE";
             rings: components["schemas"]["Ring"][];
             trace: number[];
             word: string;
@@ -1374,7 +1374,7 @@ export interface components {
         };
         KindView: {
             /** @enum {string} */
-            kind: "DENT" | "SCRATCH" | "RUST_HOLE" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE";
+            kind: "DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE";
             materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
             word: string;
         };
@@ -1709,7 +1709,7 @@ export interface components {
             ladder: components["schemas"]["Ladder"];
             loops: components["schemas"]["Loop"][];
             /** @enum {string} */
-            method: "METAL_DENT" | "RUST_MESH" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             mixes: components["schemas"]["MixPlan"][];
             pieces: components["schemas"]["Piece"][];
             portions: components["schemas"]["Portion"][];
@@ -1842,7 +1842,7 @@ export interface components {
             lines: components["schemas"]["StackLine"][];
             losses: string[];
             /** @enum {string} */
-            method: "METAL_DENT" | "RUST_MESH" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             missing: string[];
             name: string;
             recipe: string;
@@ -1881,12 +1881,12 @@ export interface components {
             taken: number;
         };
         Recipe: {
-            damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE")[];
+            damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE")[];
             families: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
             id: string;
             materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
             /** @enum {string} */
-            method: "METAL_DENT" | "RUST_MESH" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             /** Format: double */
             minutes: number;
             name: string;
@@ -2015,7 +2015,7 @@ export interface components {
             ask: string;
             carbonOnly: boolean;
             care: boolean;
-            damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE")[];
+            damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE")[];
             family: string;
             /** Format: double */
             from?: number;
@@ -2133,7 +2133,7 @@ export interface components {
             defaultOption: string;
             id: string;
             materials: string[];
-            methods: ("METAL_DENT" | "RUST_MESH" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN")[];
+            methods: ("METAL_DENT" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN")[];
             options: components["schemas"]["Option"][];
             question: string;
             shown: string;
@@ -2323,7 +2323,7 @@ export interface components {
         };
         Slot: {
             classes: string[];
-            damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE")[];
+            damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE")[];
             house: {
                 [key: string]: string;
             };

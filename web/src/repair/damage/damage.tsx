@@ -154,6 +154,7 @@ function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
           />
         </div>
       );
+    case "RUST_PITS":
     case "DIVOT":
       return <OvalFields {...f} more={[{ key: "depthMm", label: "Depth" }]} />;
     default:

@@ -7,12 +7,13 @@ import vanemend.core.part.Material;
 
 /** Something that happened to a part. */
 public sealed interface Damage
-        permits Dent, Scratch, RustHole, Crack, Hole, Missing, Seam, Hairline, Chip, Injury, Run, Blemish {
+        permits Dent, Scratch, RustHole, RustPits, Crack, Hole, Missing, Seam, Hairline, Chip, Injury, Run, Blemish {
     /** Kinds of damage and the parts they are met on. */
     enum Kind {
         DENT("Dent", EnumSet.of(Material.METAL)),
         SCRATCH("Scratch or gouge", EnumSet.of(Material.METAL, Material.PLASTIC, Material.COMPOSITE)),
         RUST_HOLE("Rust hole", EnumSet.of(Material.METAL)),
+        RUST_PITS("Rust pits, no hole", EnumSet.of(Material.METAL)),
         CRACK("Crack", EnumSet.of(Material.METAL, Material.PLASTIC, Material.COMPOSITE, Material.GLASS)),
         HOLE("Hole or tear", EnumSet.of(Material.PLASTIC, Material.COMPOSITE)),
         MISSING("Missing piece", EnumSet.of(Material.PLASTIC, Material.COMPOSITE)),

@@ -152,6 +152,7 @@ public record DamageDraft(
                 case DENT -> dent(before);
                 case RUST_HOLE ->
                     Optional.of(new RustHole(oval(), range("rustPastMm", "rust past the hole", d.rustPastMm, 0, 300)));
+                case RUST_PITS -> Optional.of(new RustPits(oval(), depth(TradeBook.value("entry.depth.max"))));
                 case HOLE -> Optional.of(new Hole(oval()));
                 case MISSING ->
                     Optional.of(new Missing(

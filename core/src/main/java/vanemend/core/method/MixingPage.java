@@ -244,6 +244,10 @@ public abstract class MixingPage {
         return Check.shown(TradeBook.value(valueId)) + " mm";
     }
 
+    protected static String minutes(String valueId) {
+        return Check.shown(TradeBook.value(valueId)) + " min";
+    }
+
     protected static String first(String s) {
         return Character.toUpperCase(s.charAt(0)) + s.substring(1);
     }

@@ -7,6 +7,7 @@ import vanemend.core.damage.Crack;
 import vanemend.core.damage.Damage;
 import vanemend.core.damage.Dent;
 import vanemend.core.damage.Hairline;
+import vanemend.core.damage.RustPits;
 import vanemend.core.damage.Scratch;
 import vanemend.core.damage.Seam;
 import vanemend.core.damage.Trace;
@@ -22,7 +23,7 @@ import vanemend.core.footprint.Ring;
  * @param trace corners of the line it follows, x and y in turn, mm; empty for damage without a line
  * @param xMm its middle
  * @param yMm its middle
- * @param depthMm of a dent; empty for the rest
+ * @param depthMm of a dent or of pits; empty for the rest
  */
 public record DrawnDamage(
         int index,
@@ -57,7 +58,11 @@ public record DrawnDamage(
                 trace,
                 middle.x,
                 middle.y,
-                damage instanceof Dent d ? Optional.of(d.depthMm()) : Optional.empty());
+                switch (damage) {
+                    case Dent d -> Optional.of(d.depthMm());
+                    case RustPits p -> Optional.of(p.depthMm());
+                    default -> Optional.empty();
+                });
     }
 
     private static List<Double> xy(Trace t) {

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 public enum MethodId {
     METAL_DENT("metal-dent", "dent"),
     RUST_MESH("rust-mesh", "rust"),
+    RUST_PITS("rust-pits", "rust"),
     CLEAR_RUN("clear-run", "clear"),
     COMPOSITE("composite", "composite"),
     HAIRLINE("hairline", "hairline"),

@@ -7,6 +7,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import vanemend.core.damage.Dent;
 import vanemend.core.damage.RustHole;
+import vanemend.core.damage.RustPits;
 import vanemend.core.damage.Scratch;
 import vanemend.core.part.Metal;
 import vanemend.core.part.SurfaceState;
@@ -38,6 +39,17 @@ final class MetalRules {
             depth(deepest, out);
         }
         holes(c, out);
+        pits(c, metal, out);
+    }
+
+    /** Pits are measured once loose rust is off; as deep as the sheet they are a hole. */
+    private static void pits(Case c, Metal metal, Findings out) {
+        c.all(RustPits.class).stream().mapToDouble(RustPits::depthMm).max().ifPresent(deepest -> {
+            boolean through = deepest >= metal.gaugeMm();
+            out.bears(
+                    Limits.rule(through ? "metal-pits-through" : "metal-pits"),
+                    Check.shown(deepest) + " mm deep in sheet of " + Check.shown(metal.gaugeMm()) + " mm");
+        });
     }
 
     /** Depth counts as measured from the painted face; the coats that come off add under 0.2 mm, which primer makes up again. */

@@ -50,6 +50,11 @@ public final class Cases {
         out.put("dent-putty-alone", Bench.repair(Bench.door(), Bench.dent(340, 240, 120, 100, 1.4)));
         put(out, "rust-mesh", RUST, HOLE);
         put(out, "rust-converted", RUST, HOLE);
+        put(
+                out,
+                "rust-pits",
+                RUST,
+                "{kind: RUST_PITS, xMm: 600, yMm: 330, lengthMm: 60, widthMm: 38, angleDeg: 15, depthMm: 0.4}");
         put(out, "run-machine", FILM, RUN);
         put(out, "run-block", FILM, RUN);
         put(out, "composite-epoxy", SMC, LID_CRACK);

@@ -279,6 +279,22 @@ class LimitsTest {
                 .isEqualTo(Outcome.LIMITS);
     }
 
+    @ParameterizedTest(name = "common practice: pits {0} mm deep in sheet of 0.9 mm: {1}")
+    @CsvSource({"0.1,LIMITS", "0.89,LIMITS", "0.9,REFER", "1.4,REFER"})
+    void rustPits(double depth, Outcome outcome) {
+        String pits = "{kind: RUST_PITS, xMm: 400, yMm: 250, lengthMm: 60, widthMm: 40, depthMm: " + depth + "}";
+        assertThat(of("{metal: MILD_STEEL, gaugeMm: 0.9}", pits).outcome()).isEqualTo(outcome);
+    }
+
+    @Test
+    @DisplayName("pits that a scriber goes through are a hole, whatever depth was read")
+    void rustPitsThatAreOpen() {
+        String pits = "{kind: RUST_PITS, xMm: 400, yMm: 250, lengthMm: 60, widthMm: 40, depthMm: 0.3}";
+        assertThat(of("{metal: MILD_STEEL, gaugeMm: 0.9, answers: {metal-pits-open: 'YES'}}", pits)
+                        .outcome())
+                .isEqualTo(Outcome.REFER);
+    }
+
     @ParameterizedTest(name = "recalled: {0}: {1}, heat cap {2} °C")
     @CsvSource(
             delimiter = '|',
