@@ -1,4 +1,4 @@
-import { lazy, Suspense } from "react";
+import { lazy, type ReactNode, Suspense } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { useSession } from "./api/queries";
 import { BenchPlace } from "./bench/bench";
@@ -7,6 +7,7 @@ import { Repair } from "./repair/repair";
 import { RunScreen } from "./repair/run/run";
 import { Records } from "./repairs/records";
 import { Repairs } from "./repairs/repairs";
+import { Mishap } from "./shell/mishap";
 import { Shell } from "./shell/shell";
 
 const Rules = lazy(() => import("./rules/rules"));
@@ -15,25 +16,32 @@ const Audit = lazy(() => import("./repairs/audit"));
 const PeoplePlace = lazy(() => import("./repairs/people"));
 const ShelfPlace = lazy(() => import("./shelf/shelf"));
 
-const router = createBrowserRouter([
+/** Every screen has a border of its own: one that stops leaves the rest working, and loses nothing. */
+const screen = (path: string, element: ReactNode) => ({ path, element, errorElement: <Mishap /> });
+
+/** What there is to open. */
+export const routes = [
   {
     element: <Shell />,
+    errorElement: <Mishap />,
     children: [
-      { path: "/", element: <Navigate to="/bench" replace /> },
-      { path: "/bench", element: <BenchPlace /> },
-      { path: "/repairs", element: <Repairs /> },
-      { path: "/records", element: <Records /> },
-      { path: "/repairs/:id/:station", element: <Repair /> },
-      { path: "/shelf", element: <ShelfPlace /> },
-      { path: "/devices", element: <Devices /> },
-      { path: "/audit", element: <Audit /> },
-      { path: "/people", element: <PeoplePlace /> },
-      { path: "/rules", element: <Rules /> },
-      { path: "*", element: <Navigate to="/bench" replace /> },
+      screen("/", <Navigate to="/bench" replace />),
+      screen("/bench", <BenchPlace />),
+      screen("/repairs", <Repairs />),
+      screen("/records", <Records />),
+      screen("/repairs/:id/:station", <Repair />),
+      screen("/shelf", <ShelfPlace />),
+      screen("/devices", <Devices />),
+      screen("/audit", <Audit />),
+      screen("/people", <PeoplePlace />),
+      screen("/rules", <Rules />),
+      screen("*", <Navigate to="/bench" replace />),
     ],
   },
-  { path: "/repairs/:id/run", element: <RunScreen /> },
-]);
+  screen("/repairs/:id/run", <RunScreen />),
+];
+
+const router = createBrowserRouter(routes);
 
 /** The door, and what is behind it. */
 export function App() {

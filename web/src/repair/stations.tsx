@@ -1,5 +1,5 @@
 import { Check, Play } from "lucide-react";
-import { NavLink } from "react-router";
+import { Link } from "react-router";
 import type { Api } from "../api/client";
 
 /** The eight stations in working order. */
@@ -46,7 +46,7 @@ export function Stations({ id, at, standing }: { id: number; at: Station; standi
       {STATIONS.map((s, i) => {
         const state = standing[s];
         return (
-          <NavLink
+          <Link
             key={s}
             to={`/repairs/${id}/${s}`}
             aria-current={s === at ? "page" : undefined}
@@ -85,7 +85,7 @@ export function Stations({ id, at, standing }: { id: number; at: Station; standi
               <Play className="text-pine-text ml-auto shrink-0 fill-current" size={15} aria-label="running" />
             )}
             {s === at && <span className="bg-violet absolute inset-x-0 bottom-0 h-1.5" />}
-          </NavLink>
+          </Link>
         );
       })}
     </nav>

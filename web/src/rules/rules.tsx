@@ -1,13 +1,15 @@
-import { Search } from "lucide-react";
-import { Tabs } from "radix-ui";
-import { useState } from "react";
-import { ask, type Api } from "../api/client";
-import { keys, queryClient, useCatalogue, useRules, useZone } from "../api/queries";
+import { useRules } from "../api/queries";
 import { useRoleWord } from "../repair/stack/roles";
 import { VerdictMark } from "../repair/verdict-mark";
 import { useFindKey } from "../shell/use-find-key";
-import { dayAndTime } from "../units/units";
+import { HouseRules } from "./house-rules";
+import { Likelihoods } from "./likelihoods";
+import { Sheet } from "./rule-sheet";
+import { Table, has } from "./rule-table";
 import { Try } from "./try";
+import { Search } from "lucide-react";
+import { Tabs } from "radix-ui";
+import { useState } from "react";
 
 const TABS = [
   { value: "house", word: "House rules" },
@@ -26,12 +28,6 @@ const figures = (l: { from?: number; upTo?: number; unit: string }) =>
     .filter((v) => v !== undefined)
     .map((v) => `${v}${l.unit ? `\u202f${l.unit}` : ""}`)
     .join(" and ");
-
-const has = (find: string, ...texts: (string | number | undefined)[]) =>
-  find
-    .toLowerCase()
-    .split(/\s+/)
-    .every((w) => texts.join(" ").toLowerCase().includes(w));
 
 /** The rule book: every figure with its source, and the house rules with both schools told. */
 export default function Rules() {
@@ -228,165 +224,5 @@ export default function Rules() {
           ))}
       </Sheet>
     </Tabs.Root>
-  );
-}
-
-/** How often a part of each family gives each reading. */
-function Likelihoods({ find }: { find: string }) {
-  const catalogue = useCatalogue().data;
-  if (!catalogue) return <p className="p-6 text-20">One moment.</p>;
-  const families = Object.keys(catalogue.tests[0]?.readings[0]?.likelihood ?? {});
-  return (
-    <Table
-      heads={[
-        "Test",
-        "Reading",
-        ...families.map((f) => catalogue.families.find((x) => x.family === f)?.meaning.name ?? f),
-        "Source",
-      ]}
-      rows={catalogue.tests
-        .filter((t) => has(find, t.id, t.title, t.how))
-        .flatMap((t) =>
-          t.readings.map((r, i) => [
-            i === 0 ? (
-              <span key="t" className="hd">
-                {t.title}
-              </span>
-            ) : (
-              ""
-            ),
-            r.label,
-            ...families.map((f) => (
-              <span key={f} className="n font-semibold">
-                {Math.round((r.likelihood[f as keyof typeof r.likelihood] ?? 0) * 100)}
-                {"\u202f"}%
-              </span>
-            )),
-            catalogue.testsShown,
-          ]),
-        )}
-    />
-  );
-}
-
-function Sheet({ value, children }: { value: string; children: React.ReactNode }) {
-  return (
-    <Tabs.Content value={value} className="min-h-0 flex-1 overflow-y-auto">
-      {children}
-    </Tabs.Content>
-  );
-}
-
-function Table({ heads, rows }: { heads: string[]; rows: React.ReactNode[][] }) {
-  return (
-    <table className="w-full text-left align-top">
-      <thead className="bg-ground sticky top-0">
-        <tr className="lab">
-          {heads.map((h) => (
-            <th key={h} className="px-4 py-2">
-              {h}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((r, i) => (
-          <tr key={i} className="border-b border-hair align-top">
-            {r.map((c, k) => (
-              <td key={k} className="px-4 py-2.5">
-                {c}
-              </td>
-            ))}
-          </tr>
-        ))}
-        {rows.length === 0 && (
-          <tr>
-            <td className="p-4 text-20" colSpan={heads.length}>
-              Nothing in this part of the book says that: try another word.
-            </td>
-          </tr>
-        )}
-      </tbody>
-    </table>
-  );
-}
-
-function HouseRules({ book, find }: { book: Api["RulesView"]; find: string }) {
-  const zone = useZone();
-  const [refused, setRefused] = useState("");
-  const turn = async (question: string, answer: string) => {
-    setRefused("");
-    try {
-      const next = await ask<Api["RulesView"]>(`/api/house-rules/${question}`, { method: "PUT", body: { answer } });
-      queryClient.setQueryData(keys.rules, next);
-      await queryClient.invalidateQueries({ queryKey: keys.bench });
-    } catch (e) {
-      setRefused(e instanceof Error ? e.message : String(e));
-    }
-  };
-  return (
-    <div>
-      <p className="px-4 pt-3">
-        Where good technicians disagree the shop sets a rule once; a repair may follow another.{" "}
-        {!book.mayTurn && "Only a lead turns them."} A plan that was started keeps the rules it was made with.
-      </p>
-      {refused && (
-        <p role="alert" className="px-4 pt-2 font-bold text-oxide-text">
-          {refused}
-        </p>
-      )}
-      {book.schools
-        .filter(({ school }) =>
-          has(
-            find,
-            school.question,
-            ...school.materials,
-            school.why,
-            ...school.options.map((o) => `${o.label} ${o.told}`),
-          ),
-        )
-        .map(({ school, chosen, changes }) => {
-          const last = changes.at(-1);
-          return (
-            <section key={school.id} className="border-b border-hair p-4">
-              <h2 className="text-20 font-semibold">{school.question}</h2>
-              <p>
-                <b>Default: {school.options.find((o) => o.id === school.defaultOption)?.label}.</b> {school.why}{" "}
-                <span className="lab">{school.shown}</span>
-              </p>
-              <div
-                className="mt-2 grid gap-2"
-                style={{ gridTemplateColumns: `repeat(${school.options.length}, minmax(0, 1fr))` }}
-              >
-                {school.options.map((o) => {
-                  const on = o.id === chosen;
-                  return (
-                    <button
-                      key={o.id}
-                      type="button"
-                      aria-pressed={on}
-                      disabled={!book.mayTurn || on || !o.planned}
-                      className={`firm min-h-24 p-3 text-left align-top disabled:text-ink ${on ? "outline-violet bg-ground outline-3 -outline-offset-3" : ""}`}
-                      onClick={() => void turn(school.id, o.id)}
-                    >
-                      <span className="hd block">
-                        {o.label}
-                        {on && <span className="lab"> in force</span>}
-                      </span>
-                      <span className="block">{o.told}</span>
-                    </button>
-                  );
-                })}
-              </div>
-              {last && (
-                <p className="lab mt-1.5">
-                  turned {changes.length === 1 ? "once" : `${changes.length} times`}, last by {last.by},{" "}
-                  {dayAndTime(last.at, zone)}
-                </p>
-              )}
-            </section>
-          );
-        })}
-    </div>
   );
 }

@@ -1,6 +1,7 @@
 import type { Api } from "../../api/client";
 import { useSize } from "../../marks/use-size";
-import { FootprintDrawing, type OnDrag } from "./footprint-drawing";
+import { FootprintDrawing } from "./footprint-drawing";
+import type { OnDrag } from "./damage-mark";
 import { fit, type ZoneKind } from "./projection";
 import { SectionDrawing } from "./section-drawing";
 

@@ -4,7 +4,7 @@ import type { Api } from "../../api/client";
 import { Hatches, Swatch } from "../../marks/hatch";
 import { usePreferences } from "../../shell/preferences";
 import { length, said } from "../../units/units";
-import { ZONE_HATCH } from "../drawing/footprint-drawing";
+import { ZONE_HATCH } from "../drawing/zone-hatch";
 import { litByZone, useLit } from "../drawing/lit";
 import { Head } from "../sheet";
 import type { DraftOnScreen } from "../use-draft";

@@ -4,7 +4,7 @@ import { useCatalogue } from "../../api/queries";
 import { grainOf, Hatches, Swatch } from "../../marks/hatch";
 import { useSize } from "../../marks/use-size";
 import { micrometres, minutes } from "../../units/units";
-import { ZONE_HATCH } from "../drawing/footprint-drawing";
+import { ZONE_HATCH } from "../drawing/zone-hatch";
 import { litByZone, useLit } from "../drawing/lit";
 import { Head } from "../sheet";
 

@@ -1,0 +1,48 @@
+import type { Api } from "../api/client";
+import { clockWords } from "../shell/clock-rail";
+import { moment } from "../units/units";
+import { Link } from "react-router";
+
+export function HandsCard({
+  hands,
+  live,
+  now,
+  zone,
+}: {
+  hands: Api["HandsView"];
+  live: Api["LiveView"] | undefined;
+  now: number;
+  zone: string;
+}) {
+  const clock = live?.clocks[0];
+  // What never comes by waiting wants hands now; what stands after it in the plan must not be begun.
+  const never = clock && !clock.endsAt ? clockWords(clock, now, zone).words : undefined;
+  const body = (
+    <>
+      <span className="lab flex justify-between">
+        <span>{hands.person.name}</span>
+        {hands.from && (
+          <span className="n font-semibold text-ink">
+            {never || Date.parse(hands.from) <= now + 30_000 ? "now" : `from ${moment(hands.from, now, zone, "up")}`}
+          </span>
+        )}
+      </span>
+      <span className="n block text-20 leading-6 font-semibold" style={{ fontStretch: "88%" }}>
+        {never ?? hands.title}
+      </span>
+      {hands.name && <span className="lab block">{hands.name}</span>}
+      {clock && !never && (
+        <span className="lab block">
+          {clockWords(clock, now, zone).words}, {clockWords(clock, now, zone).figure}
+        </span>
+      )}
+    </>
+  );
+  return hands.repair !== undefined ? (
+    <Link to={`/repairs/${hands.repair}/run`} className="hover:bg-ground block border-b border-hair px-4 py-3">
+      {body}
+    </Link>
+  ) : (
+    <div className="border-b border-hair px-4 py-3">{body}</div>
+  );
+}

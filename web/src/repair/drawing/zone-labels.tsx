@@ -1,0 +1,129 @@
+import type { Api } from "../../api/client";
+import { usePreferences } from "../../shell/preferences";
+import { length } from "../../units/units";
+import { RULE } from "./edge-rules";
+import { litByZone, useLit } from "./lit";
+import { type Projection, anchor, px, py } from "./projection";
+import { ZONE_HATCH } from "./zone-hatch";
+import { useMemo } from "react";
+
+export function Labels({
+  drawing,
+  zones,
+  p,
+  width,
+  height,
+  column,
+  id,
+}: {
+  drawing: Api["Drawing"];
+  zones: readonly Api["DrawnZone"][];
+  p: Projection;
+  width: number;
+  height: number;
+  column: number;
+  id: string;
+}) {
+  const { system } = usePreferences();
+  const { lit, light } = useLit();
+  const rows = useMemo(() => {
+    const outerFirst = [...zones].sort((a, b) => b.areaMm2 - a.areaMm2);
+    const step = Math.min(64, (height - RULE - 6) / outerFirst.length);
+    return leaders(
+      p,
+      outerFirst.map((zone, i) => ({
+        zone,
+        inner: outerFirst[i + 1]?.rings ?? [],
+        y: RULE + 4 + step * (i + 0.5),
+        step,
+      })),
+    );
+  }, [zones, height, p]);
+  const x = width - column;
+  return (
+    <g>
+      {rows.map(({ zone, y, step, at }) => {
+        const on = lit.zone === zone.kind;
+        const words =
+          zone.kind === "DAMAGE"
+            ? drawing.damages.length === 1
+              ? "1 place"
+              : `${drawing.damages.length} places`
+            : zone.pastMm === 0
+              ? ""
+              : length(zone.pastMm, system);
+        return (
+          <g key={zone.kind} onPointerEnter={() => light(litByZone(zone.kind))} style={{ cursor: "default" }}>
+            {at && (
+              <g pointerEvents="none">
+                <path
+                  d={`M${x} ${y}H${x - 10}L${x - 22} ${at.y}H${at.x}`}
+                  fill="none"
+                  stroke={on ? "var(--violet)" : "var(--ink)"}
+                  strokeWidth="1.5"
+                />
+                <circle
+                  cx={at.x}
+                  cy={at.y}
+                  r="5"
+                  fill={on ? "var(--violet)" : "var(--ink)"}
+                  stroke="var(--sheet)"
+                  strokeWidth="1.5"
+                />
+              </g>
+            )}
+            <rect
+              x={x}
+              y={y - step / 2 + 1}
+              width={column - 4}
+              height={step - 2}
+              fill="var(--sheet)"
+              stroke={on ? "var(--violet)" : "transparent"}
+              strokeWidth="3"
+            />
+            <rect
+              x={x + 8}
+              y={y - 9}
+              width="18"
+              height="18"
+              fill={`url(#${id}-${ZONE_HATCH[zone.kind]})`}
+              stroke="var(--ink)"
+              strokeWidth="1.5"
+              strokeDasharray={zone.kind === "CLEAN" || zone.kind === "DAMAGE" ? "4 3" : undefined}
+            />
+            <text x={x + 34} y={y - 2} style={{ fontWeight: 700, fontSize: 15 }}>
+              {zone.word}
+            </text>
+            <text x={x + 34} y={y + 14} style={{ fill: "var(--muted)" }}>
+              {zone.note}
+            </text>
+            <text x={width - 12} y={y - 2} textAnchor="end" style={{ fontWeight: 600, fontSize: 16 }}>
+              {words}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+interface LabelRow {
+  zone: Api["DrawnZone"];
+  inner: readonly Api["Ring"][];
+  y: number;
+  step: number;
+}
+
+/** Where each label's leader ends. From the innermost up each starts above the one below it, so that no two cross. */
+function leaders(p: Projection, rows: readonly LabelRow[]) {
+  const out: (LabelRow & { at?: { x: number; y: number } })[] = [];
+  let from = p.y0;
+  for (const row of [...rows].reverse()) {
+    const want = p.y0 + (p.top + p.height - row.y) / p.perMm;
+    const view = { right: p.x1 - 4 / p.perMm, from, to: p.y1 - 4 / p.perMm };
+    const at = anchor(row.zone.rings, row.inner, want, view) ?? anchor(row.zone.rings, row.inner, want);
+    if (at) from = Math.min(view.to, at.y + 7 / p.perMm);
+    out.push({ ...row, at: at && { x: px(p, at.x), y: py(p, at.y) } });
+  }
+  return out;
+}

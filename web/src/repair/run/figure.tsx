@@ -1,0 +1,110 @@
+import { TriangleAlert } from "lucide-react";
+import type { Api } from "../../api/client";
+import { isDeadline } from "../../marks/clock-rule";
+import { grams, micrometres, minutes, moment, percent, stretch } from "../../units/units";
+import type { Ask } from "./asks";
+import { curedBy } from "./cured-by";
+import { depthMm } from "./rework";
+
+/** The one figure that matters in a step. */
+export interface Figure {
+  /** A deadline that bites within half a minute, or is over. */
+  alarm?: boolean;
+  value: string;
+  unit?: string;
+  note: string;
+}
+
+const ALARM_S = 30;
+
+/** A figure that is read from a metre away. */
+export function BigFigure({ figure, size }: { figure: Figure; size: string }) {
+  return (
+    <div className={`flex flex-wrap items-end gap-x-6 ${figure.alarm ? "text-oxide-text" : ""}`}>
+      {figure.alarm && <TriangleAlert size={96} strokeWidth={2.2} aria-label="Alarm" />}
+      <span className="n leading-none font-semibold" style={{ fontSize: size, fontStretch: "88%" }} data-figure>
+        {figure.value}
+        {figure.unit && <span className="ml-2 text-[0.4em] font-medium">{figure.unit}</span>}
+      </span>
+      <span className="n max-w-72 pb-2 text-20 leading-7 font-semibold sm:text-28 sm:leading-8">{figure.note}</span>
+    </div>
+  );
+}
+
+const split = (text: string): { value: string; unit?: string } => {
+  const [value = "", ...unit] = text.split("\u202f");
+  return { value, unit: unit.join(" ") || undefined };
+};
+
+/** What was read at a step whose gate is about it: the lowest film, the last angle or surface. */
+function readHere(state: Api["RunState"], current: Api["RunStep"]): Figure | undefined {
+  const of = (q: Ask) => state.readings.filter((r) => r.step === current.id && r.quantity === q).map((r) => r.value);
+  const film = of("FILM_UM");
+  if (film.length > 0)
+    return {
+      ...split(micrometres(Math.min(...film))),
+      note: film.length === 1 ? "read" : `lowest of ${film.length} readings`,
+    };
+  const angle = of("ANGLE_DEG").at(-1);
+  if (angle !== undefined) return { value: String(angle), unit: "°", note: "from square, read" };
+  return undefined;
+}
+
+/** The one figure that matters in this step. */
+export function figureOf(
+  state: Api["RunState"],
+  current: Api["RunStep"],
+  live: Api["LiveClock"] | undefined,
+  left: number | undefined,
+  now: number,
+  zone: string,
+  say: (text: string) => string,
+): Figure {
+  const { step } = current;
+  if (live && left === undefined) return { value: "never", note: curedBy(step).never };
+  if (live && left !== undefined && isDeadline(live)) {
+    return left > 0
+      ? { ...split(stretch(left, "down")), note: "left to have it all on the part", alarm: left <= ALARM_S }
+      : { value: "over", note: "work time is gone: what is not on the part stays off", alarm: true };
+  }
+  if (live && left !== undefined) {
+    return left > 0
+      ? {
+          ...split(stretch(left, "up")),
+          note: `${live.label.toLowerCase()} ${moment(live.endsAt ?? "", now, zone, "up")}`,
+        }
+      : {
+          value: "now",
+          note: `${live.label.toLowerCase()} ${moment(live.endsAt ?? "", now, zone, "up")}: ask for the sign`,
+        };
+  }
+  const mix = state.mixes.find((m) => m.step === current.id);
+  if (step.kind === "MIX" && mix) {
+    if (mix.fillerG === undefined) {
+      const again = step.asks.includes("DEPTH_MM");
+      const deep = depthMm(current.at, state.readings);
+      const note = !again
+        ? "filler to weigh; a little over is fine"
+        : deep === undefined
+          ? "as the first time: read the depth, weigh less"
+          : deep > 0
+            ? `filler, for ${say(`${deep} mm`)} of depth`
+            : "filler, for a coat";
+      return { ...split(grams(mix.fillerTargetG)), note };
+    }
+    if (mix.creamG === undefined)
+      return { ...split(grams(mix.creamTargetG)), note: `cream, for the ${grams(mix.fillerG)} really weighed` };
+    return { ...split(percent(mix.percent ?? 0)), note: mix.said || "cream, really weighed" };
+  }
+  const read = readHere(state, current);
+  if (read) return read;
+  if (step.paper)
+    return {
+      value: step.paper,
+      unit: "grade",
+      note: `${step.tool}; about ${minutes(step.activeMin)}`,
+    };
+  if (step.figure) return { ...split(say(step.figure).replace(/ planned$/, "")), note: "planned" };
+  if (step.activeMin > 0) return { ...split(minutes(step.activeMin)), note: "hands on, about" };
+  return { value: "by test", note: "no clock: the sign decides" };
+}

@@ -1,0 +1,37 @@
+import { Link } from "react-router";
+import type { Api } from "../../api/client";
+import { happened } from "./happened";
+
+/** The last step is done: take it back, or look at the record. */
+export function Finished({ run, state }: { run: Api["RunView"]; state: Api["RunState"] }) {
+  return (
+    <main className="flex min-h-0 flex-1 flex-col">
+      <div className="flex-1 p-8">
+        <h1 className="text-96 font-semibold" style={{ fontStretch: "88%" }}>
+          Finished
+        </h1>
+        <p className="mt-4 text-28">
+          {run.frozen.workup.name}. Last done: {state.steps.at(-1)?.step.title.toLowerCase()}. Look at the record while
+          you still know.
+        </p>
+      </div>
+      <div className="firm-t flex">
+        {state.lastUndoable && (
+          <button
+            type="button"
+            className="n grid min-h-[96px] flex-1 place-items-center text-28 font-semibold"
+            onClick={() => happened(run.id, "UNDO", { target: state.lastUndoable })}
+          >
+            Undo last
+          </button>
+        )}
+        <Link
+          to={`/repairs/${run.id}/record`}
+          className="bg-pine text-on-pine n grid min-h-[96px] flex-[2] place-items-center text-44 font-semibold"
+        >
+          To the record
+        </Link>
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,152 @@
+// @vitest-environment jsdom
+import { act, fireEvent, screen, within } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import "fake-indexeddb/auto";
+import { beforeEach, describe, expect, it, vi } from "vitest";
+import type { Api } from "../../api/client";
+import fixture from "../../api/generated/runs/dent-filler-putty.json";
+import { onScreen, show } from "../../test/screen";
+import { aheadOfServer } from "./ahead-of-server";
+import { Hands } from "./hands";
+import { type BenchEvent, outbox } from "./outbox";
+
+vi.mock("../drawing/drawing-pair", () => ({ DrawingPair: () => null }));
+vi.mock("../../devices/live-figure", () => ({ LiveFigureLine: () => null }));
+
+onScreen();
+
+const nothing = { clocks: [], mixes: [], readings: [], notes: [], before: [], findings: [], hands: "Tam Okafor" };
+const words = {
+  title: "Look at it",
+  detail: "",
+  cautions: [],
+  tool: "",
+  paper: "",
+  figure: "",
+  activeMin: 1,
+  acts: [],
+};
+const plan = {
+  ...fixture.plan,
+  loops: fixture.plan.loops.map((l) => ({ ...l, steps: l.steps.map((s) => ({ ...words, ...s })) })),
+} as unknown as Api["Plan"];
+const begun = {
+  ...nothing,
+  ...fixture.begun,
+  steps: fixture.begun.steps.map((s) => ({ ...s, step: { ...words, ...s.step } })),
+} as unknown as Api["RunState"];
+const turns = fixture.turns.map((t) => t.event as unknown as BenchEvent);
+
+/** The run as it stands before the first event at {@code step}, with what a test changes of it. */
+function at(step: string, change: Partial<Api["RunState"]> = {}) {
+  const until = turns.findIndex((e) => e.step === step);
+  const state = { ...aheadOfServer(plan, begun, turns.slice(0, until)), ...change };
+  const run = { id: 7, state, frozen: { workup: { name: "Luggage door", plan, drawing: {} } } };
+  return show(<Hands run={run as unknown as Api["RunView"]} />);
+}
+
+let sent: BenchEvent[];
+beforeEach(() => {
+  sent = [];
+  vi.restoreAllMocks();
+  vi.spyOn(outbox, "push").mockImplementation((_, e) => void sent.push(e));
+});
+
+const press = (key: string) => act(() => void fireEvent.keyDown(document.body, { key }));
+const told = () => sent.map((e) => [e.kind, e.step, e.answer ?? e.quantity].filter((x) => x !== undefined));
+
+describe("a step in hand", () => {
+  it("is done by its button, by Enter and by the pedal", async () => {
+    at("wash");
+    await userEvent.click(screen.getByRole("button", { name: /Done/ }));
+    press("Enter");
+    press("PageDown");
+    expect(told()).toEqual([
+      ["DONE", "wash"],
+      ["DONE", "wash"],
+      ["DONE", "wash"],
+    ]);
+  });
+
+  it("is not done again by Enter on a button that has the focus", () => {
+    at("wash");
+    screen.getByRole("button", { name: /Note/ }).focus();
+    fireEvent.keyDown(screen.getByRole("button", { name: /Note/ }), { key: "Enter" });
+    expect(sent).toEqual([]);
+  });
+});
+
+describe("a gate", () => {
+  it("asks what is wrong where there is more than one fault, and takes the one that is named", async () => {
+    at("shape-gate");
+    press("n");
+    const faults = screen.getAllByRole("button").map((b) => b.textContent);
+    expect(faults.some((f) => f?.startsWith("Low spot"))).toBe(true);
+    expect(faults.some((f) => f?.startsWith("Pinholes"))).toBe(true);
+    await userEvent.click(screen.getByRole("button", { name: /^Low spot/ }));
+    expect(told()).toEqual([["GATE", "shape-gate", "low"]]);
+  });
+
+  it("goes back to its question without an answer", async () => {
+    at("shape-gate");
+    press("n");
+    await userEvent.click(screen.getByRole("button", { name: "Back" }));
+    expect(sent).toEqual([]);
+    expect(screen.getByRole("button", { name: /^Good/ })).toBeTruthy();
+  });
+
+  it("is passed by no key where a reading says stop; by hand it says what that means", async () => {
+    const stop = { findings: [{ step: "shape-gate", said: "Stop: too thin.", stop: true }] };
+    at("shape-gate", stop);
+    press("PageDown");
+    press("Enter");
+    expect(sent).toEqual([]);
+    const yes = screen.getByRole("button", { name: /^Good/ });
+    expect(yes.textContent).toContain("against what was read");
+    await userEvent.click(yes);
+    expect(told()).toEqual([["GATE", "shape-gate", "yes"]]);
+  });
+});
+
+describe("a mix in hand", () => {
+  it("takes what is weighed, refuses what no scale shows, and starts its clock by Space", async () => {
+    at("filler-mix");
+    const field = screen.getByLabelText("Filler on the scale");
+    await userEvent.type(field, "9000");
+    expect(screen.getByText(/Expected 1 to 3000/)).toBeTruthy();
+    expect(screen.getByRole<HTMLButtonElement>("button", { name: "Take" }).disabled).toBe(true);
+    await userEvent.clear(field);
+    await userEvent.type(field, "61,4{Enter}");
+    expect(sent.at(-1)).toMatchObject({ kind: "READING", quantity: "FILLER_G", value: 61.4 });
+    field.blur();
+    press(" ");
+    expect(told().at(-1)).toEqual(["CLOCK", "filler-mix"]);
+  });
+});
+
+describe("the reading sheet", () => {
+  it("opens by r, keeps the pedal still, takes either system, and says what cannot be", async () => {
+    at("shape-gate");
+    press("r");
+    const sheet = within(screen.getByRole("dialog"));
+    press("PageDown");
+    expect(sent).toEqual([]);
+    const field = sheet.getByLabelText("Depth left");
+    await userEvent.type(field, "99");
+    expect(sheet.getByText(/That cannot be right: expected 0 to 25/)).toBeTruthy();
+    await userEvent.clear(field);
+    await userEvent.type(field, "1/8 in");
+    await userEvent.click(sheet.getByRole("button", { name: "Take the reading" }));
+    expect(sent.at(-1)).toMatchObject({ kind: "READING", quantity: "DEPTH_MM", value: 3.175 });
+  });
+});
+
+describe("the end of a run", () => {
+  it("says what was done last, not what another method would do next", () => {
+    const state = { ...begun, current: undefined, finishedAt: "2026-11-24T12:00:00Z" };
+    const run = { id: 7, state, frozen: { workup: { name: "Rear tyre", plan, drawing: {} } } };
+    show(<Hands run={run as unknown as Api["RunView"]} />);
+    expect(screen.getByRole("heading", { name: "Finished" })).toBeTruthy();
+    expect(document.body.textContent).not.toContain("ready for primer");
+  });
+});

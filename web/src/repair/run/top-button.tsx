@@ -1,0 +1,27 @@
+import type { ReactNode } from "react";
+
+/** A button of the run's head: its sign always, its word where there is room. */
+export function TopButton({
+  onClick,
+  disabled = false,
+  label,
+  children,
+}: {
+  onClick: () => void;
+  disabled?: boolean;
+  label: string;
+  children: ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      className="bg-ground firm-l n flex min-w-[72px] items-center justify-center gap-2 px-4 text-20 font-semibold disabled:text-muted"
+      disabled={disabled}
+      aria-label={label}
+      onClick={onClick}
+    >
+      {children}
+      <span className="hidden sm:inline">{label}</span>
+    </button>
+  );
+}

@@ -1,0 +1,85 @@
+import { type Api, ask } from "../api/client";
+import { keys, queryClient, useZone } from "../api/queries";
+import { dayAndTime } from "../units/units";
+import { has } from "./rule-table";
+import { useState } from "react";
+
+export function HouseRules({ book, find }: { book: Api["RulesView"]; find: string }) {
+  const zone = useZone();
+  const [refused, setRefused] = useState("");
+  const turn = async (question: string, answer: string) => {
+    setRefused("");
+    try {
+      const next = await ask<Api["RulesView"]>(`/api/house-rules/${question}`, { method: "PUT", body: { answer } });
+      queryClient.setQueryData(keys.rules, next);
+      await queryClient.invalidateQueries({ queryKey: keys.bench });
+    } catch (e) {
+      setRefused(e instanceof Error ? e.message : String(e));
+    }
+  };
+  return (
+    <div>
+      <p className="px-4 pt-3">
+        Where good technicians disagree the shop sets a rule once; a repair may follow another.{" "}
+        {!book.mayTurn && "Only a lead turns them."} A plan that was started keeps the rules it was made with.
+      </p>
+      {refused && (
+        <p role="alert" className="px-4 pt-2 font-bold text-oxide-text">
+          {refused}
+        </p>
+      )}
+      {book.schools
+        .filter(({ school }) =>
+          has(
+            find,
+            school.question,
+            ...school.materials,
+            school.why,
+            ...school.options.map((o) => `${o.label} ${o.told}`),
+          ),
+        )
+        .map(({ school, chosen, changes }) => {
+          const last = changes.at(-1);
+          return (
+            <section key={school.id} className="border-b border-hair p-4">
+              <h2 className="text-20 font-semibold">{school.question}</h2>
+              <p>
+                <b>Default: {school.options.find((o) => o.id === school.defaultOption)?.label}.</b> {school.why}{" "}
+                <span className="lab">{school.shown}</span>
+              </p>
+              <div
+                className="mt-2 grid gap-2"
+                style={{ gridTemplateColumns: `repeat(${school.options.length}, minmax(0, 1fr))` }}
+              >
+                {school.options.map((o) => {
+                  const on = o.id === chosen;
+                  return (
+                    <button
+                      key={o.id}
+                      type="button"
+                      aria-pressed={on}
+                      disabled={!book.mayTurn || on || !o.planned}
+                      className={`firm min-h-24 p-3 text-left align-top disabled:text-ink ${on ? "outline-violet bg-ground outline-3 -outline-offset-3" : ""}`}
+                      onClick={() => void turn(school.id, o.id)}
+                    >
+                      <span className="hd block">
+                        {o.label}
+                        {on && <span className="lab"> in force</span>}
+                      </span>
+                      <span className="block">{o.told}</span>
+                    </button>
+                  );
+                })}
+              </div>
+              {last && (
+                <p className="lab mt-1.5">
+                  turned {changes.length === 1 ? "once" : `${changes.length} times`}, last by {last.by},{" "}
+                  {dayAndTime(last.at, zone)}
+                </p>
+              )}
+            </section>
+          );
+        })}
+    </div>
+  );
+}

@@ -1,0 +1,40 @@
+import { useCatalogue } from "../api/queries";
+import { Table, has } from "./rule-table";
+
+/** How often a part of each family gives each reading. */
+export function Likelihoods({ find }: { find: string }) {
+  const catalogue = useCatalogue().data;
+  if (!catalogue) return <p className="p-6 text-20">One moment.</p>;
+  const families = Object.keys(catalogue.tests[0]?.readings[0]?.likelihood ?? {});
+  return (
+    <Table
+      heads={[
+        "Test",
+        "Reading",
+        ...families.map((f) => catalogue.families.find((x) => x.family === f)?.meaning.name ?? f),
+        "Source",
+      ]}
+      rows={catalogue.tests
+        .filter((t) => has(find, t.id, t.title, t.how))
+        .flatMap((t) =>
+          t.readings.map((r, i) => [
+            i === 0 ? (
+              <span key="t" className="hd">
+                {t.title}
+              </span>
+            ) : (
+              ""
+            ),
+            r.label,
+            ...families.map((f) => (
+              <span key={f} className="n font-semibold">
+                {Math.round((r.likelihood[f as keyof typeof r.likelihood] ?? 0) * 100)}
+                {"\u202f"}%
+              </span>
+            )),
+            catalogue.testsShown,
+          ]),
+        )}
+    />
+  );
+}
