@@ -1248,8 +1248,7 @@ export interface components {
         };
         Followed: {
             house: boolean;
-            option: string;
-            question: string;
+            school: components["schemas"]["SchoolFollowed"];
         };
         Forbidden: {
             classes: string[];

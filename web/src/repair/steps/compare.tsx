@@ -13,13 +13,11 @@ export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Ap
   const rules = useRules().data;
   const say = useSaid();
   const [asked, setAsked] = useState<{ question: string; option: string }>();
-  const bears = (rules?.schools ?? []).filter(({ school: s }) => s.question in plan.schools);
+  const bears = (rules?.schools ?? []).filter(({ school: s }) => plan.schools.some((f) => f.school === s.id));
   const ranked = useWholeStack(on.draft, true).data?.stack?.ranked ?? [];
-  const school = bears.find((b) => b.school.id === asked?.question)?.school;
-  const label = school?.options.find((o) => o.id === asked?.option)?.label;
   // Where a school is another way to mend, its best stack is taken; else the same stack is planned by its rule.
   const recipe = ranked.find((r) =>
-    r.schools.some((s) => s.question === school?.question && s.option === label),
+    r.schools.some((s) => s.school.school === asked?.question && s.school.option === asked.option),
   )?.recipe;
   const theirDraft = {
     ...on.draft,
@@ -41,8 +39,8 @@ export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Ap
       </Head>
       {bears
         .filter(({ school: s }) => !asked || s.id === asked.question)
-        .map(({ school, chosen }) => {
-          const mine = on.draft?.houseRules?.[school.id] ?? chosen;
+        .map(({ school }) => {
+          const mine = plan.schools.find((f) => f.school === school.id)?.option;
           return (
             <div key={school.id} className="border-b border-hair px-4 py-2.5">
               <div className="lab">{school.question}</div>

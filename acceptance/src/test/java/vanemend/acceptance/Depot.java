@@ -19,6 +19,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.time.Instant;
@@ -238,6 +240,24 @@ public final class Depot {
     static Connection database() throws SQLException {
         return DriverManager.getConnection(
                 "jdbc:mariadb://127.0.0.1:" + ONE.database[0] + "/vanemend_depot", ONE.database[1], ONE.database[2]);
+    }
+
+    /** Where {@code station} of the first repair called {@code name} is found; its number is the store's. */
+    static String path(String name, String station) {
+        try (Connection db = database();
+                PreparedStatement find =
+                        db.prepareStatement("SELECT MIN(id) FROM repair WHERE JSON_VALUE(draft, '$.part.name') = ?")) {
+            find.setString(1, name);
+            ResultSet found = find.executeQuery();
+            found.next();
+            long id = found.getLong(1);
+            if (found.wasNull()) {
+                throw new IllegalArgumentException("No repair is called '" + name + "'");
+            }
+            return "/repairs/" + id + "/" + station;
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     /** Folder of the data. */

@@ -168,7 +168,7 @@ class FamiliesTest {
     void aHouseRuleTurnedOverTurnsTheRanking() {
         Technician isla = new Technician(Depot.as("isla", 1280, 800));
         Page page = isla.page();
-        String chip = Depot.url() + "/repairs/18/stack";
+        String chip = Depot.url() + Depot.path("Windscreen star on the nearside", "stack");
         page.navigate(chip);
         Locator first = page.locator("details").first();
         assertThat(first).containsText("Vacuum, then pressure");

@@ -22,28 +22,29 @@ class LookTest {
             "/devices",
             "/shelf",
             "/rules",
-            "/repairs/7/part",
-            "/repairs/7/damage",
-            "/repairs/7/verdict",
-            "/repairs/7/stack",
-            "/repairs/7/footprint",
-            "/repairs/7/steps",
-            "/repairs/7/steps?sheet=pour",
-            "/repairs/7/steps?sheet=ladder",
-            "/repairs/6/run",
-            "/repairs/5/record",
-            "/repairs/3/verdict",
-            "/repairs/1/damage",
-            "/repairs/22/part",
-            "/repairs/12/stack",
-            "/repairs/18/damage",
-            "/repairs/21/verdict",
-            "/repairs/12/footprint",
-            "/repairs/12/steps?sheet=pour",
-            "/repairs/10/steps?sheet=cut",
-            "/repairs/12/steps?sheet=schools",
-            "/repairs/9/steps?sheet=ladder",
-            "/repairs/18/footprint");
+            Depot.path("Luggage-door ice dents", "part"),
+            Depot.path("Luggage-door ice dents", "damage"),
+            Depot.path("Luggage-door ice dents", "verdict"),
+            Depot.path("Luggage-door ice dents", "stack"),
+            Depot.path("Luggage-door ice dents", "footprint"),
+            Depot.path("Luggage-door ice dents", "steps"),
+            Depot.path("Luggage-door ice dents", "steps?sheet=pour"),
+            Depot.path("Luggage-door ice dents", "steps?sheet=ladder"),
+            Depot.path("Load-door hail dings", "run"),
+            Depot.path("Engine-flap ice dent", "record"),
+            Depot.path("Side-panel kick dent", "verdict"),
+            Depot.path("Step-edge cover, rust pits", "damage"),
+            Depot.path("Locker-lid scrape", "damage"),
+            Depot.path("Unmarked filler flap", "part"),
+            Depot.path("Front-skirt split", "stack"),
+            Depot.path("Windscreen star on the nearside", "damage"),
+            Depot.path("Shoulder cut, front tyre", "verdict"),
+            Depot.path("Front-skirt split", "footprint"),
+            Depot.path("Front-skirt split", "steps?sheet=pour"),
+            Depot.path("Battery-lid through-crack", "steps?sheet=cut"),
+            Depot.path("Front-skirt split", "steps?sheet=schools"),
+            Depot.path("Run on the mirror arm cover", "steps?sheet=ladder"),
+            Depot.path("Windscreen star on the nearside", "footprint"));
 
     private static final String SMALL_TYPE = """
             () => [...document.querySelectorAll('body *')]
@@ -108,7 +109,7 @@ class LookTest {
     @CsvSource({"390,844", "360,740"})
     void runOnAPhone(int width, int height) {
         Page page = Depot.as("tam", width, height);
-        page.navigate(Depot.url() + "/repairs/6/run");
+        page.navigate(Depot.url() + Depot.path("Load-door hail dings", "run"));
         page.locator("[data-step]").waitFor();
         assertThat((Boolean) page.evaluate("() => document.documentElement.scrollWidth <= window.innerWidth"))
                 .isTrue();

@@ -125,7 +125,7 @@ final class Technician {
 
     /** Does what is in hand. */
     void one(String id) {
-        if (id.endsWith("/mix") || id.endsWith(".mix")) {
+        if (id.endsWith("/mix") || id.endsWith("-mix")) {
             mix();
         } else if (notYet.containsKey(id)) {
             page.keyboard().press("n");

@@ -206,7 +206,7 @@ class WholeJobTest {
     @Test
     void onlyTheRecordIsPrinted() {
         Page page = Depot.as("isla", 1280, 800);
-        page.navigate(Depot.url() + "/repairs/5/record");
+        page.navigate(Depot.url() + Depot.path("Engine-flap ice dent", "record"));
         Locator record = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Record"));
         assertThat(record.getByText("Cream 2.92")).isVisible();
         page.emulateMedia(new Page.EmulateMediaOptions().setMedia(com.microsoft.playwright.options.Media.PRINT));
