@@ -1,4 +1,4 @@
-import { useRules } from "../api/queries";
+import { useRules, useCatalogue } from "../api/queries";
 import { useRoleWord } from "../repair/stack/roles";
 import { VerdictMark } from "../repair/verdict-mark";
 import { useFindKey } from "../shell/use-find-key";
@@ -32,6 +32,7 @@ const figures = (l: { from?: number; upTo?: number; unit: string }) =>
 /** The rule book: every figure with its source, and the house rules with both schools told. */
 export default function Rules() {
   const roleWord = useRoleWord();
+  const catalogue = useCatalogue().data;
   const rules = useRules();
   const [find, setFind] = useState("");
   const search = useFindKey();
@@ -172,7 +173,7 @@ export default function Rules() {
                 <span className="hd block">{r.name}</span>
                 <span className="lab">{r.title}</span>
               </span>,
-              r.damages.map((d) => d.toLowerCase().replace("_", " ")).join(", "),
+              r.damages.map((d) => catalogue?.damages.find((k) => k.kind === d)?.word ?? "").join(", "),
               r.slots.map((x) => roleWord(x.role)).join(", "),
               Object.entries(r.schools)
                 .map(

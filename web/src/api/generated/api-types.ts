@@ -1248,7 +1248,8 @@ export interface components {
         };
         Followed: {
             house: boolean;
-            school: components["schemas"]["SchoolFollowed"];
+            option: string;
+            question: string;
         };
         Forbidden: {
             classes: string[];

@@ -167,8 +167,8 @@ function RankedRow({
           </tbody>
         </table>
         {r.schools.map((s) => (
-          <p key={s.school.school} className="lab">
-            {s.school.question}: {s.school.label}
+          <p key={s.question} className="lab">
+            {s.question}: {s.option}
             {s.house ? ", the house's own" : ", another school"}
           </p>
         ))}

@@ -17,7 +17,7 @@ export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Ap
   const ranked = useWholeStack(on.draft, true).data?.stack?.ranked ?? [];
   // Where a school is another way to mend, its best stack is taken; else the same stack is planned by its rule.
   const recipe = ranked.find((r) =>
-    r.schools.some((s) => s.school.school === asked?.question && s.school.option === asked.option),
+    rules?.recipes.some((x) => asked && x.id === r.recipe && x.schools[asked.question] === asked.option),
   )?.recipe;
   const theirDraft = {
     ...on.draft,

@@ -1,8 +1,8 @@
 package vanemend.app.export;
 
-import com.lowagie.text.pdf.BaseFont;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import org.openpdf.text.pdf.BaseFont;
 
 /** Typefaces that every PDF reader has. */
 final class Fonts {

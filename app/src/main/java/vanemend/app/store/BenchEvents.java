@@ -1,5 +1,7 @@
 package vanemend.app.store;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
@@ -24,7 +26,8 @@ public class BenchEvents {
     /** Events as read, the newest of them at {@code newest}. */
     private record Read(long newest, List<BenchEvent> events) {}
 
-    private final Recent<Long, Read> read = new Recent<>(MOST_READ);
+    private final Cache<Long, Read> read =
+            Caffeine.newBuilder().maximumSize(MOST_READ).build();
     private final JdbcClient db;
     private final Clock clock;
 
@@ -52,12 +55,12 @@ public class BenchEvents {
 
     /** Everything that happened to {@code repairId} up to {@code newest}, its newest event; read again only when that is another. */
     public List<BenchEvent> of(long repairId, long newest) {
-        Optional<Read> known = read.find(repairId).filter(k -> k.newest() == newest);
+        Optional<Read> known = Optional.ofNullable(read.getIfPresent(repairId)).filter(k -> k.newest() == newest);
         if (known.isPresent()) {
             return known.get().events();
         }
         List<BenchEvent> events = of(repairId);
-        read.keep(repairId, new Read(newest, events));
+        read.put(repairId, new Read(newest, events));
         return events;
     }
 

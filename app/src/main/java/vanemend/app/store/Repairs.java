@@ -1,5 +1,7 @@
 package vanemend.app.store;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
@@ -42,7 +44,8 @@ public class Repairs {
     private final Clock clock;
 
     /** Frozen plans never change, so a copy in memory cannot go stale. */
-    private final Recent<Long, FrozenPlan> plans = new Recent<>(MOST_PLANS);
+    private final Cache<Long, FrozenPlan> plans =
+            Caffeine.newBuilder().maximumSize(MOST_PLANS).build();
 
     Repairs(JdbcClient db, Json json, Clock clock) {
         this.db = db;
@@ -136,7 +139,7 @@ public class Repairs {
 
     /** The plan the work began with. */
     public Optional<FrozenPlan> plan(long id) {
-        Optional<FrozenPlan> known = plans.find(id);
+        Optional<FrozenPlan> known = Optional.ofNullable(plans.getIfPresent(id));
         if (known.isPresent()) {
             return known;
         }
@@ -144,7 +147,7 @@ public class Repairs {
                 .param(id)
                 .query((rs, i) -> plan(rs.getInt("format"), rs.getString("plan")))
                 .optional();
-        read.ifPresent(p -> plans.keep(id, p));
+        read.ifPresent(p -> plans.put(id, p));
         return read;
     }
 

@@ -1,9 +1,9 @@
 package vanemend.app.web;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 import vanemend.app.bench.Bench;
 import vanemend.app.store.Repairs;
@@ -21,6 +21,9 @@ class Lines {
     /** A plan moves with the hour (sun, expiry): a line is worked out anew when it is older than this. */
     private static final Duration GOOD_FOR = Duration.ofMinutes(5);
 
+    /** More lines than a shop has open drafts; a line that was let go is worked out again. */
+    private static final long MOST_KNOWN = 10_000;
+
     /** A line of a draft, and what it was worked out from. */
     private record Known(int version, Conditions under, RepairLine line) {
         boolean holds(Repairs.Stored r, Conditions today) {
@@ -34,7 +37,10 @@ class Lines {
 
     private record Key(long repair, double spreadMlPerMin) {}
 
-    private final Map<Key, Known> known = new ConcurrentHashMap<>();
+    private final Cache<Key, Known> known = Caffeine.newBuilder()
+            .maximumSize(MOST_KNOWN)
+            .expireAfterWrite(GOOD_FOR)
+            .build();
     private final Bench bench;
 
     Lines(Bench bench) {
@@ -46,7 +52,7 @@ class Lines {
             return running(r);
         }
         Key key = new Key(r.id(), today.spreadMlPerMin());
-        Known k = known.get(key);
+        Known k = known.getIfPresent(key);
         if (k == null || !k.holds(r, today)) {
             k = new Known(r.version(), today, drafted(r, Bench.work(r.draft(), today)));
             known.put(key, k);

@@ -2,7 +2,6 @@ package vanemend.core.stack;
 
 import java.util.List;
 import vanemend.core.trade.MethodId;
-import vanemend.core.trade.SchoolFollowed;
 
 /**
  * One whole stack and how it scores.
@@ -45,10 +44,11 @@ public record RankedStack(
     /**
      * A school this stack belongs to.
      *
-     * @param school the school and its answer
+     * @param question as shown
+     * @param option as shown
      * @param house whether it is the house's own
      */
-    public record Followed(SchoolFollowed school, boolean house) {}
+    public record Followed(String question, String option, boolean house) {}
 
     /** Name, place and score alone. */
     public RankedStack sketch() {

@@ -12,7 +12,6 @@ import vanemend.core.material.MaterialClass;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
-import vanemend.core.trade.SchoolFollowed;
 import vanemend.core.trade.TradeBook;
 
 /** Scores whole stacks: eight terms from 0 to 1, weighted as the rule book says. Recalled, never shown as a measurement. */
@@ -68,7 +67,8 @@ final class Score {
         return HouseRules.schools().stream()
                 .filter(s -> recipe.schools().containsKey(s.id()))
                 .map(s -> new RankedStack.Followed(
-                        SchoolFollowed.of(s, recipe.schools().get(s.id())),
+                        s.question(),
+                        s.option(recipe.schools().get(s.id())).label(),
                         house.is(s.id(), recipe.schools().get(s.id()))))
                 .toList();
     }

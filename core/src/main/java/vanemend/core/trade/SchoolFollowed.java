@@ -10,7 +10,7 @@ package vanemend.core.trade;
  */
 public record SchoolFollowed(String school, String option, String question, String label) {
     /** The answer {@code option} of {@code school}. */
-    public static SchoolFollowed of(HouseRules.School school, String option) {
+    static SchoolFollowed of(HouseRules.School school, String option) {
         return new SchoolFollowed(
                 school.id(), option, school.question(), school.option(option).label());
     }
