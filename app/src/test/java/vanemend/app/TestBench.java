@@ -104,6 +104,11 @@ public final class TestBench {
         return ONE.app.getBean(type);
     }
 
+    /** The bean called {@code name}, where there are several of its type. */
+    public static <T> T bean(String name, Class<T> type) {
+        return ONE.app.getBean(name, type);
+    }
+
     /** Straight to the tables. */
     public static JdbcClient db() {
         return bean(JdbcClient.class);

@@ -28,7 +28,7 @@ public record Laid(
         Optional<FilmBudget> budget,
         List<Piece> pieces,
         Supplier<MethodSteps> page) {
-    /** The same with the film budget that its papers keep to. */
+    /** A copy that carries the film budget its papers have to stay within. */
     public Laid within(FilmBudget b) {
         return new Laid(mark, footprint, section, ladder, Optional.of(b), pieces, page);
     }

@@ -110,14 +110,14 @@ public record Step(
                 mix, asks, cautions, resources, newAfter, acts, portion);
     }
 
-    /** The same with another amount, its figure and its hands-on minutes. */
+    /** A copy with another amount, the figure shown for it, and other hands-on minutes. */
     public Step amounting(String newAmount, String newFigure, double min) {
         return new Step(
                 id, kind, title, detail, zone, layer, tool, paper, material, newAmount, newFigure, min, clock, gate,
                 mix, asks, cautions, resources, after, acts, portion);
     }
 
-    /** The same with other hands-on minutes. */
+    /** A copy with other hands-on minutes. */
     public Step lasting(double min) {
         return new Step(
                 id, kind, title, detail, zone, layer, tool, paper, material, amount, figure, min, clock, gate, mix,

@@ -47,7 +47,7 @@ public record Portion(
         }
     }
 
-    /** The same, whose second round takes {@code mL}: out of a cartridge with a fresh mixer, purged. */
+    /** A copy whose second round takes {@code mL}; what comes out of a cartridge then needs a fresh mixer, purged first. */
     public Portion again(Again ml) {
         double waste = form == Form.CARTRIDGE ? Portions.perMixerMl() : 0;
         Again with = new Again(ml.coat() + waste, ml.perMm(), 1, Double.MAX_VALUE);

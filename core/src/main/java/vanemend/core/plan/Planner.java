@@ -52,7 +52,7 @@ public final class Planner {
         return checked(draft, shop, check).map(p -> p.workup(Extent.WHOLE));
     }
 
-    /** The same as shown while typing, with what that leaves out not worked out at all. */
+    /** The workup as it is shown while typing: what that screen leaves out is not worked out at all. */
     public static Optional<Workup> sketch(RepairDraft draft, Conditions shop, Check check) {
         return checked(draft, shop, check).map(p -> p.workup(Extent.SKETCH));
     }

@@ -44,7 +44,7 @@ public record RepairDraft(
         return new RepairDraft(part, damages, null, null, null, null, null, null, null, null, null);
     }
 
-    /** The same with {@code signed} as its overrules. */
+    /** A copy with {@code signed} as its overrules. */
     public RepairDraft overruled(List<Overrule> signed) {
         return new RepairDraft(
                 part, damages, pins, drying, houseRules, cutYMm, promisedAt, recipe, signed, edits, lightAt);

@@ -54,7 +54,7 @@ public record BenchEvent(
         this(id, kind, at, by, step, answer, quantity, value, text, target, false);
     }
 
-    /** The same at the step {@code other}. */
+    /** A copy that happened at the step {@code other}. */
     BenchEvent at(String other) {
         return other.equals(step)
                 ? this
@@ -119,7 +119,7 @@ public record BenchEvent(
                 Optional.empty());
     }
 
-    /** The same reading, given by its device by itself. */
+    /** A copy of this reading as one that its device gave by itself. */
     public BenchEvent byItself() {
         return new BenchEvent(id, kind, at, by, step, answer, quantity, value, text, target, true);
     }
@@ -162,7 +162,7 @@ public record BenchEvent(
                 Optional.empty());
     }
 
-    /** The same put right by {@code amendment}. */
+    /** A copy as {@code amendment} puts it right. */
     BenchEvent amended(BenchEvent amendment) {
         double by = amendment.value().orElse(0.0);
         return switch (kind) {

@@ -80,7 +80,7 @@ public record RunStepId(List<Round> rounds, String step, int time) {
         return out.toString();
     }
 
-    /** The same gate, asked once more. */
+    /** This gate, asked once more. */
     RunStepId again() {
         return new RunStepId(rounds, step, time + 1);
     }

@@ -45,7 +45,7 @@ public record Leg(
         EVERY
     }
 
-    /** The same with another limit of jumps and another removal rate. */
+    /** A copy with another limit on the jump between grades and another removal rate. */
     public Leg at(double newLimit, double newRatePerUm) {
         return new Leg(
                 id,

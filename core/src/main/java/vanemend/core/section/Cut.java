@@ -63,7 +63,7 @@ public final class Cut {
         return layer(id, word, hatch, heights(x, top));
     }
 
-    /** The same with the heights of {@code top} at the cut's places. */
+    /** A layer given by the heights {@code top} of its surface at the cut's places, mm. */
     public Cut layer(String id, String word, String hatch, double[] top) {
         double[] below = surfaces.getLast();
         double[] above = new double[x.length];
@@ -80,7 +80,7 @@ public final class Cut {
         return proud(heights(x, top));
     }
 
-    /** The same with the heights of {@code top} at the cut's places. */
+    /** What stands proud, given by the heights {@code top} at the cut's places, mm. */
     public Cut proud(double[] top) {
         proud = top.clone();
         proudOver = surfaces.size() - 1;

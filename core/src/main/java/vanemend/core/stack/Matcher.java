@@ -72,7 +72,7 @@ public final class Matcher {
         return chosen.explained(m.ruledOut(m.built.values()), m.rejectedClasses(m.built.values()));
     }
 
-    /** The same as shown while typing: not why the rest of the shelf is not it. */
+    /** The match as it is shown while typing: without why the rest of the shelf was not chosen. */
     public static StackChoice brief(Need need, List<ShelfItem> shelf, Map<Role, String> pins, Optional<String> taken) {
         return new Matcher(need, shelf, pins).chosen(taken).sketch();
     }

@@ -36,7 +36,7 @@ public record StackChoice(
         rejectedClasses = rejectedClasses == null ? List.of() : List.copyOf(rejectedClasses);
     }
 
-    /** The same, told why the rest of the shelf is not it. */
+    /** A copy that also tells why the rest of the shelf was not chosen. */
     StackChoice explained(List<RuledOut> items, List<RejectedClass> classes) {
         return new StackChoice(
                 lines, papers, items, puttyAlone, fillNote, taken, ranked, rejectedWays, List.copyOf(classes));

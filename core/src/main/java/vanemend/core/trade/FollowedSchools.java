@@ -26,7 +26,7 @@ public final class FollowedSchools implements Schools {
         return new FollowedSchools(house, Map.of(), new LinkedHashSet<>());
     }
 
-    /** The same for the way to mend that has the options {@code own} by question; what was asked so far stays asked. */
+    /** A copy for the way to mend whose own answers, by question, are {@code own}; questions that were asked so far stay asked. */
     public FollowedSchools taking(Map<String, String> own) {
         return new FollowedSchools(house, own, new LinkedHashSet<>(asked));
     }

@@ -4,7 +4,7 @@ package vanemend.core.method.plastic;
 enum Way {
     /** Adhesive and cloth at the back, adhesive on the face. */
     TWO_SIDED(true),
-    /** The same with flexible polyester on the face. */
+    /** Two-sided, with flexible polyester on the face instead of epoxy. */
     POLYESTER_FACE(true),
     /** A self-adhesive patch at the back, pressed on once the face is dished. */
     PATCH(true),
