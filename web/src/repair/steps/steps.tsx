@@ -92,7 +92,7 @@ export function StepsStation({
       <Tabs.Content value="steps" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
         <StepList plan={plan} drawing={workup.drawing} on={on} frozen={frozen} />
       </Tabs.Content>
-      <Tabs.Content value="pour" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
+      <Tabs.Content value="pour" className="min-h-0 flex-1 overflow-y-auto">
         {plan.mixes.map((m) => (
           <PourPanel key={m.id} mix={m} on={on} frozen={frozen} />
         ))}
@@ -100,7 +100,8 @@ export function StepsStation({
         <WaitsPanel plan={plan} on={on} frozen={frozen} />
         <ShoppingPanel lines={plan.shopping} />
       </Tabs.Content>
-      <Tabs.Content value="ladder" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
+      {/* Nothing in it takes the focus, so it does itself: arrows scroll it. */}
+      <Tabs.Content value="ladder" className="min-h-0 flex-1 overflow-y-auto">
         <LadderPanel plan={plan} />
         <BudgetPanel budget={plan.budget} />
         <Schools on={on} station="steps" frozen={frozen} />
