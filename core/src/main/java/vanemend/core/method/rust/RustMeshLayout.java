@@ -1,6 +1,5 @@
 package vanemend.core.method.rust;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import org.locationtech.jts.geom.Geometry;
@@ -14,15 +13,12 @@ import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Job;
 import vanemend.core.method.Laid;
 import vanemend.core.method.Layout;
-import vanemend.core.method.Legs;
 import vanemend.core.mix.FillVolume;
 import vanemend.core.mix.Portion;
 import vanemend.core.mix.Portions;
 import vanemend.core.part.Metal;
 import vanemend.core.sanding.Ladder;
-import vanemend.core.sanding.Leg;
 import vanemend.core.sanding.SurfaceLadder;
-import vanemend.core.sanding.Tool;
 import vanemend.core.section.Cut;
 import vanemend.core.section.Section;
 import vanemend.core.section.Taper;
@@ -58,46 +54,11 @@ final class RustMeshLayout extends Layout {
                 .out(Zone.Kind.MESH, mesh)
                 .out(Zone.Kind.PRIME_BACK, mesh + value("dent.clean-past"))
                 .footprint();
-        double limit = value(job.house().is("ladder", "quick") ? "ladder.ratio.quick" : "ladder.ratio.fine");
-        List<Leg> legs = new ArrayList<>();
-        legs.add(Legs.over(
-                "strip",
-                "Strip",
-                36,
-                Zone.Kind.STRIP,
+        Ladder ladder = byHand(SurfaceLadder.of(
                 f,
-                "minutes.open.per-100cm2",
-                Tool.DA,
-                "bright metal, paint edge feathered"));
-        double tall = value("dent.proud") * (f.areaMm2(Zone.Kind.RUST) + f.areaMm2(Zone.Kind.FIBRE)) / 2;
-        legs.add(Legs.leg(
-                "fibre-level",
-                "On the glass-fibre filler",
-                80,
-                80,
-                tall,
-                Zone.Kind.FIBRE,
-                Zone.Kind.FIBRE,
-                Zone.Kind.FIBRE,
-                Tool.BOARD,
-                "cross the strokes",
-                "level or just below, no lump"));
-        double proud = value("dent.proud") * (f.areaMm2(Zone.Kind.FIBRE) + f.areaMm2(Zone.Kind.FILLER)) / 2;
-        legs.add(Legs.leg(
-                        "shape",
-                        "On the body filler",
-                        80,
-                        180,
-                        proud,
-                        Zone.Kind.FILLER,
-                        Zone.Kind.FILLER,
-                        Zone.Kind.STRIP,
-                        Tool.BOARD,
-                        "cross the directions",
-                        "flush, edges translucent, feathered")
-                .at(limit, value("ladder.rate.block")));
-        Ladder ladder = byHand(
-                SurfaceLadder.of(f, job.stack().papers(), legs, job.house().label("ladder")));
+                job.stack().papers(),
+                RustLegs.over(Zone.Kind.RUST, f, job.house()),
+                job.house().label("ladder")));
         if (blockers.isEmpty()) {
             ladderHolds(ladder);
             amounts(f);

@@ -1,6 +1,5 @@
 package vanemend.core.method.rust;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import vanemend.core.damage.RustPits;
@@ -11,14 +10,11 @@ import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Job;
 import vanemend.core.method.Laid;
 import vanemend.core.method.Layout;
-import vanemend.core.method.Legs;
 import vanemend.core.mix.FillVolume;
 import vanemend.core.mix.Portion;
 import vanemend.core.part.Metal;
 import vanemend.core.sanding.Ladder;
-import vanemend.core.sanding.Leg;
 import vanemend.core.sanding.SurfaceLadder;
-import vanemend.core.sanding.Tool;
 import vanemend.core.section.Cut;
 import vanemend.core.section.Section;
 import vanemend.core.section.Taper;
@@ -48,8 +44,11 @@ final class RustPitsLayout extends Layout {
                 .out(Zone.Kind.STRIP, strip)
                 .out(Zone.Kind.CLEAN, strip + value("dent.clean-past"))
                 .footprint();
-        Ladder ladder = byHand(
-                SurfaceLadder.of(f, job.stack().papers(), legs(f), job.house().label("ladder")));
+        Ladder ladder = byHand(SurfaceLadder.of(
+                f,
+                job.stack().papers(),
+                RustLegs.over(Zone.Kind.DAMAGE, f, job.house()),
+                job.house().label("ladder")));
         if (blockers.isEmpty()) {
             ladderHolds(ladder);
             amounts(f);
@@ -60,53 +59,6 @@ final class RustPitsLayout extends Layout {
                 section(f),
                 ladder,
                 () -> RustPitsFill.lay(kit(f, ladder)));
-    }
-
-    private List<Leg> legs(Footprint f) {
-        List<Leg> legs = new ArrayList<>();
-        legs.add(Legs.over(
-                "strip",
-                "Strip",
-                36,
-                Zone.Kind.STRIP,
-                f,
-                "minutes.open.per-100cm2",
-                Tool.DA,
-                "bright metal, paint edge feathered"));
-        double tall = value("dent.proud") * tapered(f, Zone.Kind.DAMAGE, Zone.Kind.FIBRE);
-        legs.add(Legs.leg(
-                "fibre-level",
-                "On the glass-fibre filler",
-                80,
-                80,
-                tall,
-                Zone.Kind.FIBRE,
-                Zone.Kind.FIBRE,
-                Zone.Kind.FIBRE,
-                Tool.BOARD,
-                "cross the strokes",
-                "level or just below, no lump"));
-        double limit = value(job.house().is("ladder", "quick") ? "ladder.ratio.quick" : "ladder.ratio.fine");
-        double proud = value("dent.proud") * tapered(f, Zone.Kind.FIBRE, Zone.Kind.FILLER);
-        legs.add(Legs.leg(
-                        "shape",
-                        "On the body filler",
-                        80,
-                        180,
-                        proud,
-                        Zone.Kind.FILLER,
-                        Zone.Kind.FILLER,
-                        Zone.Kind.STRIP,
-                        Tool.BOARD,
-                        "cross the directions",
-                        "flush, edges translucent, feathered")
-                .at(limit, value("ladder.rate.block")));
-        return legs;
-    }
-
-    /** Area of what is whole over {@code inner} and runs out to nothing at the edge of {@code outer}, mm². */
-    private static double tapered(Footprint f, Zone.Kind inner, Zone.Kind outer) {
-        return (f.areaMm2(inner) + f.areaMm2(outer)) / 2;
     }
 
     /** Mean depth of the pitted place, mm. */
