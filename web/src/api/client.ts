@@ -1,4 +1,6 @@
 import type { components } from "./generated/api-types";
+import { preferred } from "../units/preferred";
+import { inUnits } from "../units/text";
 import { correct } from "./clock";
 
 /** Shapes of the API, generated from its description. */
@@ -73,7 +75,11 @@ export async function ask<T>(path: string, { method = "GET", body, version, sign
     json = undefined;
   }
   if (!response.ok) {
-    const p = (json ?? {}) as { title?: string; detail?: string } & Record<string, unknown>;
+    // A refusal is read at once: it is said in the shop's units where it comes in.
+    const p = inUnits(
+      (json ?? {}) as { title?: string; detail?: string } & Record<string, unknown>,
+      preferred().system,
+    );
     throw new Problem(response.status, p.title ?? "Refused", p.detail ?? `The server answered ${response.status}.`, p);
   }
   return json as T;

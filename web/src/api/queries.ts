@@ -1,5 +1,14 @@
-import { keepPreviousData, QueryClient, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect } from "react";
+import {
+  keepPreviousData,
+  QueryClient,
+  type QueryKey,
+  useQuery,
+  useQueryClient,
+  type UseQueryOptions,
+} from "@tanstack/react-query";
+import { useCallback, useEffect } from "react";
+import { usePreferences } from "../shell/preferences";
+import { inUnits } from "../units/text";
 import { ask, type Api, Problem } from "./client";
 
 export const queryClient = new QueryClient({
@@ -43,24 +52,31 @@ queryClient.setQueryDefaults(["run"], {
   structuralSharing: (had, came) => newerRun(had as Api["RunView"] | undefined, came as Api["RunView"]),
 });
 
+/** Asks the server and has its words said in the shop's units; what is kept stays as it came. */
+export function useTold<T>(options: Omit<UseQueryOptions<T, Error, T, QueryKey>, "select">) {
+  const { system } = usePreferences();
+  const select = useCallback((told: T) => inUnits(told, system), [system]);
+  return useQuery({ ...options, select });
+}
+
 export const useSession = () =>
-  useQuery({ queryKey: keys.session, queryFn: () => ask<Api["Session"]>("/api/session"), staleTime: Infinity });
+  useTold({ queryKey: keys.session, queryFn: () => ask<Api["Session"]>("/api/session"), staleTime: Infinity });
 export const useBench = () =>
-  useQuery({ queryKey: keys.bench, queryFn: () => ask<Api["BenchView"]>("/api/bench"), refetchInterval: 30_000 });
+  useTold({ queryKey: keys.bench, queryFn: () => ask<Api["BenchView"]>("/api/bench"), refetchInterval: 30_000 });
 export const useRepairs = () =>
-  useQuery({ queryKey: keys.repairs, queryFn: () => ask<Api["RepairLine"][]>("/api/repairs") });
+  useTold({ queryKey: keys.repairs, queryFn: () => ask<Api["RepairLine"][]>("/api/repairs") });
 export const useRun = (id: number, enabled = true) =>
-  useQuery({ queryKey: keys.run(id), queryFn: () => ask<Api["RunView"]>(`/api/repairs/${id}/run`), enabled });
+  useTold({ queryKey: keys.run(id), queryFn: () => ask<Api["RunView"]>(`/api/repairs/${id}/run`), enabled });
 export const useRecord = (id: number, enabled = true) =>
-  useQuery({ queryKey: keys.record(id), queryFn: () => ask<Api["RecordView"]>(`/api/repairs/${id}/record`), enabled });
+  useTold({ queryKey: keys.record(id), queryFn: () => ask<Api["RecordView"]>(`/api/repairs/${id}/record`), enabled });
 export const useShelf = () =>
-  useQuery({ queryKey: keys.shelf, queryFn: () => ask<Api["ShelfLine"][]>("/api/shelf"), staleTime: 60_000 });
+  useTold({ queryKey: keys.shelf, queryFn: () => ask<Api["ShelfLine"][]>("/api/shelf"), staleTime: 60_000 });
 export const useRules = () =>
-  useQuery({ queryKey: keys.rules, queryFn: () => ask<Api["RulesView"]>("/api/rules"), staleTime: 60_000 });
+  useTold({ queryKey: keys.rules, queryFn: () => ask<Api["RulesView"]>("/api/rules"), staleTime: 60_000 });
 
 /** The stack of a draft with what speaks for and against each choice, which what is computed while typing leaves out. */
 export const useWholeStack = (draft: Api["RepairDraft"] | undefined, enabled: boolean) =>
-  useQuery({
+  useTold({
     queryKey: ["stack", draft] as const,
     queryFn: ({ signal }) => ask<Api["StackView"]>("/api/preview/stack", { method: "POST", body: draft, signal }),
     enabled: enabled && draft !== undefined,
@@ -69,7 +85,7 @@ export const useWholeStack = (draft: Api["RepairDraft"] | undefined, enabled: bo
 
 /** What there is to choose from; it changes with a release only. */
 export const useCatalogue = () =>
-  useQuery({
+  useTold({
     queryKey: keys.catalogue,
     queryFn: () => ask<Api["CatalogueView"]>("/api/catalogue"),
     staleTime: Infinity,

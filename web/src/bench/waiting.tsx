@@ -1,7 +1,6 @@
 import type { Api } from "../api/client";
 import { VerdictMark } from "../repair/verdict-mark";
-import { usePreferences } from "../shell/preferences";
-import { moment, said } from "../units/units";
+import { moment } from "../units/units";
 import { Link } from "react-router";
 
 /** What a repair waits for, as said: the lamp, the oven or whose hands. */
@@ -58,7 +57,6 @@ export function Waiting({
   now: number;
   zone: string;
 }) {
-  const { system } = usePreferences();
   if (lines.length === 0) return null;
   return (
     <>
@@ -75,9 +73,7 @@ export function Waiting({
                 <span className="lab block truncate">{w.vehicle}</span>
               </span>
               {w.verdict && <VerdictMark outcome={w.verdict} />}
-              <span className="line-clamp-2 min-w-0 flex-1">
-                {w.waitsFor ? said(w.waitsFor, system) : `${w.steps} steps`}
-              </span>
+              <span className="line-clamp-2 min-w-0 flex-1">{w.waitsFor ? w.waitsFor : `${w.steps} steps`}</span>
               {w.promisedAt && (
                 <span className="n shrink-0 font-semibold">promised {moment(w.promisedAt, now, zone)}</span>
               )}

@@ -1,8 +1,7 @@
-import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { ask, type Api } from "../api/client";
 import { useNow } from "../api/clock";
-import { keys, queryClient, useBench, useCatalogue } from "../api/queries";
+import { keys, queryClient, useBench, useCatalogue, useTold } from "../api/queries";
 import { Choice, Measure } from "../shell/field";
 import { usePreferences } from "../shell/preferences";
 import { stretch, type System, temperature, toFahrenheit } from "../units/units";
@@ -19,7 +18,7 @@ const FAULTS = [
 
 /** Every device of the bench: what it shows now, and for a stand-in what is true there and what is wrong with it. */
 export default function Devices() {
-  const devices = useQuery({ queryKey: keys.devices, queryFn: () => ask<Device[]>("/api/devices") });
+  const devices = useTold({ queryKey: keys.devices, queryFn: () => ask<Device[]>("/api/devices") });
   const live = useDevices();
   const [refused, setRefused] = useState("");
   const before = useRef(Promise.resolve());

@@ -1,7 +1,7 @@
 import type { Api } from "../api/client";
 import { useNow } from "../api/clock";
 import { useZone } from "../api/queries";
-import { usePreferences, useSaid } from "../shell/preferences";
+import { usePreferences } from "../shell/preferences";
 import { grams, minutes, moment, stretch, temperature } from "../units/units";
 import { MeaningNow } from "./part/meaning";
 import { Big, Head } from "./sheet";
@@ -21,7 +21,6 @@ export function Figures({
   /** When the work began, once it has. */
   frozenAt: string | undefined;
 }) {
-  const say = useSaid();
   const plan = workup?.plan;
   const mends = workup?.verdict.outcome === "MEND" || workup?.verdict.outcome === "LIMITS";
   const settled = mends && workup.stack.taken !== "" && workup.stack.lines.every((l) => l.missing === "");
@@ -38,7 +37,7 @@ export function Figures({
           <ul className="flex flex-col gap-3 p-4">
             {workup.blockers.map((b) => (
               <li key={b} className={settled ? "" : "font-bold text-oxide-text"}>
-                {say(b)}
+                {b}
               </li>
             ))}
           </ul>
@@ -51,14 +50,13 @@ export function Figures({
 }
 
 function StillToSay({ problems }: { problems: readonly Api["InputProblem"][] }) {
-  const say = useSaid();
   return (
     <>
       <Head title="Still to say">{problems.length}</Head>
       <ul className="flex flex-col gap-2.5 p-4" aria-live="polite">
         {problems.slice(0, 12).map((p, i) => (
           <li key={`${p.field}${i}`} className={p.given ? "font-bold text-oxide-text" : ""}>
-            {say(p.message)}
+            {p.message}
           </li>
         ))}
       </ul>

@@ -1,7 +1,6 @@
 import { Undo2 } from "lucide-react";
 import { Navigate, useNavigate, useParams } from "react-router";
 import { useRun, useZone } from "../api/queries";
-import { useSaid } from "../shell/preferences";
 import { dialogOpen, typing, useKeys } from "../shell/keys";
 import { dayAndTime } from "../units/units";
 import { DamageStation } from "./damage/damage";
@@ -152,7 +151,6 @@ function Title({
   steps?: number;
 }) {
   const zone = useZone();
-  const say = useSaid();
   const part = on.draft?.part;
   const workup = on.workup;
   return (
@@ -163,7 +161,7 @@ function Title({
       <span className="n min-w-20 shrink truncate text-muted">{part?.vehicle}</span>
       {workup && (
         <span className="firm bg-ground n shrink truncate px-2 leading-7 font-semibold" style={{ fontStretch: "98%" }}>
-          {say(workup.mark)}
+          {workup.mark}
         </span>
       )}
       {workup && <VerdictMark outcome={workup.verdict.outcome} />}

@@ -1,5 +1,7 @@
 import { useEffect, useMemo, useSyncExternalStore } from "react";
 import { useBench } from "../api/queries";
+import { usePreferences } from "../shell/preferences";
+import { inUnits } from "../units/text";
 import { type Draft, DraftDesk } from "./draft-desk";
 
 /** The draft of a repair on this screen, followed as it changes. */
@@ -12,9 +14,12 @@ export function useDraft(id: number) {
     void desk.load();
   }, [desk, stirred]);
   useEffect(() => () => void desk.save(), [desk]);
+  const { system } = usePreferences();
   return useMemo(
     () => ({
       ...state,
+      workup: inUnits(state.workup, system),
+      problems: inUnits(state.problems, system),
       frozen: state.frozenAt !== undefined,
       canUndo: state.past.length > 0,
       change: (step: (draft: Draft) => Draft) => desk.step(step),
@@ -24,7 +29,7 @@ export function useDraft(id: number) {
       keepMine: () => void desk.keepMine(),
       takeTheirs: () => void desk.takeTheirs(),
     }),
-    [state, desk],
+    [state, desk, system],
   );
 }
 

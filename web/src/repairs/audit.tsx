@@ -1,8 +1,7 @@
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { ask, type Api } from "../api/client";
-import { useZone } from "../api/queries";
+import { useZone, useTold } from "../api/queries";
 import { dayAndTime } from "../units/units";
 
 const ACTS: Record<Api["AuditLine"]["act"], string> = {
@@ -21,7 +20,7 @@ const ACTS: Record<Api["AuditLine"]["act"], string> = {
 export default function Audit() {
   const zone = useZone();
   const [act, setAct] = useState("");
-  const lines = useQuery({ queryKey: ["audit"], queryFn: () => ask<Api["AuditLine"][]>("/api/audit") });
+  const lines = useTold({ queryKey: ["audit"], queryFn: () => ask<Api["AuditLine"][]>("/api/audit") });
   const shown = lines.data?.filter((l) => act === "" || l.act === act);
   return (
     <>

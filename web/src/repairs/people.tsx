@@ -1,9 +1,8 @@
-import { useQuery } from "@tanstack/react-query";
 import { KeyRound, UserPlus } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import { ask, type Api } from "../api/client";
-import { queryClient } from "../api/queries";
+import { queryClient, useTold } from "../api/queries";
 import { Choice, Line, problemAt } from "../shell/field";
 import { FormDialog } from "../shell/form-dialog";
 
@@ -17,7 +16,7 @@ const ROLES: { value: Api["Account"]["role"]; label: string }[] = [
 
 /** Who can sign in; for a lead. */
 export default function PeoplePlace() {
-  const people = useQuery({ queryKey: PEOPLE, queryFn: () => ask<Api["Account"][]>("/api/people") });
+  const people = useTold({ queryKey: PEOPLE, queryFn: () => ask<Api["Account"][]>("/api/people") });
   return (
     <>
       <div className="firm-b flex h-[58px] shrink-0 items-stretch">

@@ -1,13 +1,12 @@
-import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useMutation } from "@tanstack/react-query";
 import { Search } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ask, type Api } from "../api/client";
-import { useZone } from "../api/queries";
+import { useZone, useTold } from "../api/queries";
 import { VerdictMark } from "../repair/verdict-mark";
 import { FileButton } from "../shell/file-button";
 import { useMe } from "../shell/me";
-import { useSaid } from "../shell/preferences";
 import { useFindKey } from "../shell/use-find-key";
 import { dayAndTime } from "../units/units";
 
@@ -31,7 +30,7 @@ export function Records() {
   const me = useMe();
   const navigate = useNavigate();
   const search = useFindKey();
-  const found = useQuery({
+  const found = useTold({
     queryKey: ["records", find],
     queryFn: ({ signal }) => ask<Api["FoundView"][]>(`/api/records?find=${encodeURIComponent(find)}`, { signal }),
     placeholderData: keepPreviousData,
@@ -112,7 +111,6 @@ export function Records() {
 
 function Row({ record: r }: { record: Api["FoundView"] }) {
   const zone = useZone();
-  const say = useSaid();
   return (
     <li className="border-b border-hair">
       <Link
@@ -134,7 +132,7 @@ function Row({ record: r }: { record: Api["FoundView"] }) {
           {r.met.length > 0 ? (
             r.met.map((w) => (
               <span key={`${w.sort}${w.text}`} className="line-clamp-1">
-                <span className="lab">{SORTS[w.sort]}</span> <b>{say(w.text)}</b>
+                <span className="lab">{SORTS[w.sort]}</span> <b>{w.text}</b>
               </span>
             ))
           ) : (

@@ -5,8 +5,7 @@ import { ask, type Api } from "../api/client";
 import { useRepairs, useZone } from "../api/queries";
 import { VerdictMark } from "../repair/verdict-mark";
 import { useFindKey } from "../shell/use-find-key";
-import { usePreferences } from "../shell/preferences";
-import { dayAndTime, said } from "../units/units";
+import { dayAndTime } from "../units/units";
 
 type Line = Api["RepairLine"];
 type Standing = Line["standing"];
@@ -110,7 +109,6 @@ export function Repairs() {
 }
 
 function RepairRow({ line: r }: { line: Line }) {
-  const { system } = usePreferences();
   const zone = useZone();
   const { word, to } = STANDING[r.standing];
   const share = r.steps > 0 ? r.stepsDone / r.steps : 0;
@@ -124,13 +122,13 @@ function RepairRow({ line: r }: { line: Line }) {
           <span className="n block truncate text-20 font-semibold" style={{ fontStretch: "90%" }}>
             {r.name}
           </span>
-          <span className="lab block truncate">{[r.vehicle, said(r.mark, system)].filter(Boolean).join(" · ")}</span>
+          <span className="lab block truncate">{[r.vehicle, r.mark].filter(Boolean).join(" · ")}</span>
         </span>
         <span>{r.verdict && <VerdictMark outcome={r.verdict} />}</span>
         <span className="min-w-0">
           <span className="hd block truncate">{r.step || word}</span>
           {r.waitsFor ? (
-            <span className="line-clamp-2 text-14 leading-[18px]">{said(r.waitsFor, system)}</span>
+            <span className="line-clamp-2 text-14 leading-[18px]">{r.waitsFor}</span>
           ) : r.standing === "RUNNING" ? (
             <span className="lab flex items-center gap-2">
               <svg width="120" height="12" aria-hidden="true">

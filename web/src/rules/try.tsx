@@ -1,9 +1,9 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { keepPreviousData } from "@tanstack/react-query";
 import { Check, X } from "lucide-react";
 import { type ReactNode, useState } from "react";
 import { ask, type Api } from "../api/client";
+import { useTold } from "../api/queries";
 import { Measure } from "../shell/field";
-import { useSaid } from "../shell/preferences";
 
 /** Rules of thumb, tried: what they really give and what that leads to. */
 export function Try({ book }: { book: Api["RulesView"] }) {
@@ -19,7 +19,7 @@ export function Try({ book }: { book: Api["RulesView"] }) {
 }
 
 function useThumb<T>(path: string, ready: boolean) {
-  return useQuery({
+  return useTold({
     queryKey: ["thumb", path],
     queryFn: () => ask<T>(path),
     enabled: ready,
@@ -38,14 +38,13 @@ function Bench({ title, told, children }: { title: string; told: string; childre
 }
 
 function Answer({ view, error }: { view: Api["ThumbView"] | undefined; error: Error | null }) {
-  const say = useSaid();
-  if (error) return <p className="mt-2 font-bold text-oxide-text">{say(error.message)}</p>;
+  if (error) return <p className="mt-2 font-bold text-oxide-text">{error.message}</p>;
   if (!view) return null;
   return (
     <div className="mt-2" aria-live="polite">
       {view.figures.map((f) => (
         <p key={f} className="n text-20 font-semibold">
-          {say(f)}
+          {f}
         </p>
       ))}
       <p className="mt-1 flex gap-2">
@@ -54,7 +53,7 @@ function Answer({ view, error }: { view: Api["ThumbView"] | undefined; error: Er
         ) : (
           <X className="text-oxide-text shrink-0" size={22} aria-label="does not hold up" />
         )}
-        <b>{say(view.leadsTo)}</b>
+        <b>{view.leadsTo}</b>
       </p>
     </div>
   );

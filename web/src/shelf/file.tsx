@@ -1,6 +1,8 @@
 import { useState } from "react";
 import { ask, type Api } from "../api/client";
 import { Head } from "../repair/sheet";
+import { usePreferences } from "../shell/preferences";
+import { inUnits } from "../units/text";
 
 const WORD: Record<Api["ImportLine"]["outcome"], string> = {
   TAKEN: "new",
@@ -12,12 +14,14 @@ const WORD: Record<Api["ImportLine"]["outcome"], string> = {
 /** The shelf as a file: out as CSV or JSON; in with a look at every line before anything is taken. */
 export function ShelfFile({ onTaken }: { onTaken: () => void }) {
   const [text, setText] = useState("");
-  const [view, setView] = useState<Api["ImportView"]>();
+  const [read, setRead] = useState<Api["ImportView"]>();
+  const { system } = usePreferences();
+  const view = inUnits(read, system);
   const [refused, setRefused] = useState("");
   const look = async (file: string, take: boolean) => {
     setRefused("");
     try {
-      setView(
+      setRead(
         await ask<Api["ImportView"]>(take ? "/api/shelf/file" : "/api/shelf/file/preview", {
           method: "POST",
           body: { text: file },
@@ -30,9 +34,9 @@ export function ShelfFile({ onTaken }: { onTaken: () => void }) {
   };
   const pick = async (file: File | undefined) => {
     if (!file) return;
-    const read = await file.text();
-    setText(read);
-    await look(read, false);
+    const words = await file.text();
+    setText(words);
+    await look(words, false);
   };
   return (
     <>

@@ -1,8 +1,7 @@
-import { useQuery } from "@tanstack/react-query";
 import { X } from "lucide-react";
 import { useState } from "react";
 import { ask, type Api, problemsOf } from "../api/client";
-import { useRules, useZone } from "../api/queries";
+import { useRules, useZone, useTold } from "../api/queries";
 import { Head } from "../repair/sheet";
 import { Line as TextLine, Measure, problemAt } from "../shell/field";
 import { dayAndTime } from "../units/units";
@@ -321,7 +320,7 @@ function SandTimes({ draft, put, problems }: Piece & { problems: readonly Api["I
 
 function History({ id }: { id: string }) {
   const zone = useZone();
-  const acts = useQuery({
+  const acts = useTold({
     queryKey: ["shelf", id, "acts"],
     queryFn: () => ask<Api["ActView"][]>(`/api/shelf/${encodeURIComponent(id)}/acts`),
   }).data;

@@ -6,7 +6,6 @@ import {
   parseLength,
   parsePlain,
   parseTemperature,
-  said,
   type System,
   toFahrenheit,
 } from "../units/units";
@@ -99,7 +98,7 @@ export function Measure({
       onChange(p.value);
     }
   };
-  const wrong = unread || (problem && said(problem, system));
+  const wrong = unread || (problem && problem);
   return (
     <div className="min-w-0">
       <label htmlFor={id} className="lab block">

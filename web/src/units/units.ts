@@ -11,12 +11,9 @@ export const fromInch = (inch: number) => inch * MM_PER_INCH;
 export const toFahrenheit = (c: number) => (c * 9) / 5 + 32;
 export const fromFahrenheit = (f: number) => ((f - 32) * 5) / 9;
 
-/** How fine a length is shown: places in mm and in inches. */
+/** How fine a length is shown in mm; inches have the fractions of a bench. */
 export type Fineness = "length" | "depth";
-const PLACES: Record<Fineness, { mm: number; inch: number }> = {
-  length: { mm: 0, inch: 2 },
-  depth: { mm: 1, inch: 3 },
-};
+const PLACES: Record<Fineness, number> = { length: 0, depth: 1 };
 
 const trimmed = (v: number, places: number) => {
   const s = v.toFixed(places);
@@ -28,10 +25,26 @@ export function lengthNumber(mm: number, system: System): string {
   return system === "metric" ? trimmed(mm, 2) : trimmed(toInch(mm), 3);
 }
 
+/**
+ * A length in inches as a bench rule has it: 32nds of an inch, 64ths under half an inch, thousandths below a 64th. A maximum is rounded down,
+ * a minimum up, anything else to the nearest.
+ */
+export function lengthInches(mm: number, bound?: "most" | "least"): string {
+  if (mm < 0) return `-${lengthInches(-mm, bound === "most" ? "least" : bound === "least" ? "most" : undefined)}`;
+  const whole = (v: number) =>
+    bound === "most" ? Math.floor(v + 1e-9) : bound === "least" ? Math.ceil(v - 1e-9) : Math.round(v);
+  const inch = toInch(mm);
+  if (inch < 1 / 64 - 1e-12) return trimmed(whole(inch * 1000) / 1000, 3);
+  const parts = inch < 0.5 ? 64 : 32;
+  let [over, under] = [whole(inch * parts), parts];
+  while (over % 2 === 0 && under > 1) [over, under] = [over / 2, under / 2];
+  const inches = Math.floor(over / under);
+  const rest = over % under === 0 ? "" : `${over % under}/${under}`;
+  return [inches > 0 || rest === "" ? String(inches) : "", rest].filter(Boolean).join("\u00a0");
+}
+
 export function length(mm: number, system: System, fineness: Fineness = "length"): string {
-  return system === "metric"
-    ? `${trimmed(mm, PLACES[fineness].mm)}${THIN}mm`
-    : `${trimmed(toInch(mm), PLACES[fineness].inch)}${THIN}in`;
+  return system === "metric" ? `${trimmed(mm, PLACES[fineness])}${THIN}mm` : `${lengthInches(mm)}${THIN}in`;
 }
 
 export function temperature(c: number, system: System, places = 0): string {
@@ -48,34 +61,6 @@ export function amountOf(value: number, unit: string, system: System, withUnit =
         ? temperature(value, system)
         : `${value}${THIN}${unit}`;
   return minus(withUnit ? text : (text.split(THIN)[0] ?? text));
-}
-
-const SPAN = /(-?\d+(?:\.\d+)?)( to -?| and -?)(\d+(?:\.\d+)?) (mm|°C)(?![a-zA-Z²³])/g;
-const FIGURE = /(-?\d+(?:\.\d+)?) (mm|°C)(?![a-zA-Z²³])/g;
-const UNIT = /(\d) (?=(?:g|mm|µm|mL|min|s|K|°C|%)(?![a-zA-Z²³]))/g;
-
-function turnFigure(figure: string, unit: string): string {
-  return unit === "°C"
-    ? trimmed(toFahrenheit(Number(figure)), 0)
-    : trimmed(toInch(Number(figure)), Math.abs(Number(figure)) < 25 ? 3 : 2);
-}
-
-/**
- * Words from the core as this screen says them: figures in mm and °C turned into the shop's system, and none parted from its unit at
- * a line's end.
- */
-export function said(text: string, system: System): string {
-  const turned =
-    system === "metric"
-      ? text
-      : text
-          .replace(SPAN, (_, a: string, joint: string, b: string, unit: string) => {
-            const other = unit === "°C" ? "°F" : "in";
-            const minus = joint.endsWith("-") ? "-" : "";
-            return `${turnFigure(a, unit)}${joint.replace("-", "")}${turnFigure(minus + b, unit)} ${other}`;
-          })
-          .replace(FIGURE, (_, a: string, unit: string) => `${turnFigure(a, unit)} ${unit === "°C" ? "°F" : "in"}`);
-  return turned.replace(UNIT, `$1${THIN}`).replace(/(\d) (?=in(?![a-z])|°F)/g, `$1${THIN}`);
 }
 
 export const grams = (g: number) => `${trimmed(g, 1)}${THIN}g`;

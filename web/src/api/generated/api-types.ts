@@ -2475,7 +2475,15 @@ export interface components {
             word: string;
         };
         TradeValue: {
+            /** @enum {string} */
+            bound: "NONE" | "MAX" | "MIN";
             id: string;
+            inches: {
+                /** Format: double */
+                asDouble?: number;
+                empty?: boolean;
+                present?: boolean;
+            };
             meaning: string;
             provenance: components["schemas"]["Provenance"];
             shown: string;

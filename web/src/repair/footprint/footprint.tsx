@@ -3,7 +3,7 @@ import { useId } from "react";
 import type { Api } from "../../api/client";
 import { Hatches, Swatch } from "../../marks/hatch";
 import { usePreferences } from "../../shell/preferences";
-import { length, said } from "../../units/units";
+import { length } from "../../units/units";
 import { ZONE_HATCH } from "../drawing/zone-hatch";
 import { litByZone, useLit } from "../drawing/lit";
 import { Head } from "../sheet";
@@ -118,7 +118,7 @@ export function FootprintStation({
           <Head title="Lines and edges" />
           <ul className="flex flex-col gap-2 p-4">
             {drawing.flags.map((f) => (
-              <li key={f}>{said(f, system)}</li>
+              <li key={f}>{f}</li>
             ))}
           </ul>
         </>

@@ -1,12 +1,10 @@
 import type { Api } from "../../api/client";
-import { useSaid } from "../../shell/preferences";
 import { useCatalogue } from "../../api/queries";
 import { Head } from "../sheet";
 import { useIdentified } from "./identify";
 
 /** What the substrate means before anything is done to it. */
 function Meaning({ identity: i }: { identity: Api["Identity"] }) {
-  const say = useSaid();
   if (!i.meaning && i.heatCapC === undefined) return null;
   return (
     <>
@@ -24,7 +22,7 @@ function Meaning({ identity: i }: { identity: Api["Identity"] }) {
         {i.heatCapC !== undefined && (
           <div>
             <dt className="hd">Heat</dt>
-            <dd>{say(`Surface at most ${i.heatCapC} °C`)}; recalled, verify.</dd>
+            <dd>{`Surface at most ${i.heatCapC} °C`}; recalled, verify.</dd>
           </div>
         )}
         {i.floats !== undefined && i.densityGPerCm3 !== undefined && (

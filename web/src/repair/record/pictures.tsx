@@ -1,8 +1,8 @@
-import { useMutation, useQuery } from "@tanstack/react-query";
+import { useMutation } from "@tanstack/react-query";
 import { Camera, Eraser } from "lucide-react";
 import { useRef, useState } from "react";
 import { ask, type Api } from "../../api/client";
-import { keys, queryClient, useZone } from "../../api/queries";
+import { keys, queryClient, useZone, useTold } from "../../api/queries";
 import { Line } from "../../shell/field";
 import { SheetDialog } from "../../shell/sheet-dialog";
 import { dayAndTime } from "../../units/units";
@@ -33,7 +33,7 @@ async function smaller(file: File): Promise<Blob> {
 
 /** Pictures before, during and after: as evidence, so that one is taken away with a reason only. */
 export function Pictures({ id }: { id: number }) {
-  const pictures = useQuery({
+  const pictures = useTold({
     queryKey: keys.pictures(id),
     queryFn: () => ask<Picture[]>(`/api/repairs/${id}/pictures`),
   });

@@ -4,7 +4,6 @@ import type { Api } from "../../api/client";
 import { now as serverNow } from "../../api/clock";
 import { useRun, useZone } from "../../api/queries";
 import { Line, Measure, type Quantity } from "../../shell/field";
-import { useSaid } from "../../shell/preferences";
 import { SheetDialog } from "../../shell/sheet-dialog";
 import { dayAndTime, moment } from "../../units/units";
 import { type Ask, type Asked, useAsked } from "../run/asks";
@@ -62,7 +61,6 @@ function happenings(run: Api["RunView"], asked: (ask: Ask) => Asked): Happened[]
 /** What was put right or taken back, and the way to do it: with a reason, nothing erased. */
 export function PutRight({ id, record }: { id: number; record: Api["RepairRecord"] }) {
   const zone = useZone();
-  const say = useSaid();
   const run = useRun(id);
   const asked = useAsked();
   const [open, setOpen] = useState(false);
@@ -116,7 +114,7 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
                     <span className="n min-w-14 font-semibold">
                       {moment(h.at, Date.parse(record.startedAt ?? record.frozen), zone)}
                     </span>
-                    <span>{say(h.said)}</span>
+                    <span>{h.said}</span>
                   </button>
                 </li>
               ))}
@@ -129,7 +127,7 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
                 if (why.trim() && value !== undefined && !note) push({ kind: "AMEND", value });
               }}
             >
-              <p className="text-20 font-semibold">{say(picked.said)}</p>
+              <p className="text-20 font-semibold">{picked.said}</p>
               {!note && (
                 <Measure large label={picked.field} quantity={picked.quantity} value={value} onChange={setValue} />
               )}
@@ -162,12 +160,12 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
       <ul>
         {record.amended.map((a) => (
           <li key={`${a.target}${a.at}`} className="border-b border-hair py-1.5">
-            {say(a.said)}. {a.by}, {dayAndTime(a.at, zone)}: “{a.reason}”
+            {a.said}. {a.by}, {dayAndTime(a.at, zone)}: “{a.reason}”
           </li>
         ))}
         {record.takenBack.map((t) => (
           <li key={`${t.target}${t.at}`} className="border-b border-hair py-1.5">
-            Taken back: {say(t.said)}. {t.by}, {dayAndTime(t.at, zone)}
+            Taken back: {t.said}. {t.by}, {dayAndTime(t.at, zone)}
             {t.reason && `: “${t.reason}”`}
           </li>
         ))}

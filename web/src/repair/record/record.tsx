@@ -2,7 +2,7 @@ import { FileDown, Printer, TriangleAlert } from "lucide-react";
 import { Link } from "react-router";
 import type { Api } from "../../api/client";
 import { useRecord, useZone } from "../../api/queries";
-import { usePreferences, useSaid } from "../../shell/preferences";
+import { usePreferences } from "../../shell/preferences";
 import { amount } from "../../units/amount";
 import { dayAndTime, grams, minutes, moment, percent, temperature } from "../../units/units";
 import { DrawingPair } from "../drawing/drawing-pair";
@@ -37,7 +37,6 @@ export function RecordStation({ id, frozen }: { id: number; frozen: boolean }) {
 function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"] }) {
   const zone = useZone();
   const { system } = usePreferences();
-  const say = useSaid();
   const { workup } = frozen;
   const plan = workup.plan;
   const begun = Date.parse(record.startedAt ?? record.frozen);
@@ -50,9 +49,8 @@ function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"]
               Record: {workup.name}, {workup.vehicle}
             </h2>
             <p>
-              {say(workup.mark)}. Plan frozen {dayAndTime(record.frozen, zone)} by {frozen.by}, rule book{" "}
-              {record.ruleBook}, shop air {plan && temperature(plan.air.tempC, system)}{" "}
-              {plan && percent(plan.air.rhPercent)}.
+              {workup.mark}. Plan frozen {dayAndTime(record.frozen, zone)} by {frozen.by}, rule book {record.ruleBook},
+              shop air {plan && temperature(plan.air.tempC, system)} {plan && percent(plan.air.rhPercent)}.
             </p>
           </div>
           <VerdictMark outcome={workup.verdict.outcome} />
@@ -86,7 +84,7 @@ function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"]
                 <TriangleAlert className="text-oxide mt-0.5 shrink-0" size={20} aria-hidden="true" />
                 <span className="n min-w-14 shrink-0 font-semibold">{moment(d.at, begun, zone)}</span>
                 <span>
-                  <b>{say(d.text)}.</b> {say(d.consequence)}
+                  <b>{d.text}.</b> {d.consequence}
                 </span>
               </li>
             ))}
@@ -147,7 +145,7 @@ function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"]
                 </td>
                 <td className="py-1.5 n pr-3 text-right whitespace-nowrap">{minutes(l.plannedMin)}</td>
                 <td className="py-1.5 n pr-3 text-right whitespace-nowrap">{span(l.takenMin)}</td>
-                <td className="py-1.5 pr-3">{say([l.answer, ...l.remarks].filter(Boolean).join("; "))}</td>
+                <td className="py-1.5 pr-3">{[l.answer, ...l.remarks].filter(Boolean).join("; ")}</td>
                 <td className="py-1.5 whitespace-nowrap">{l.by.split(" ")[0]}</td>
               </tr>
             ))}

@@ -1,6 +1,5 @@
 import { Check, RotateCcw, Timer } from "lucide-react";
 import type { Api } from "../../api/client";
-import { useSaid } from "../../shell/preferences";
 import { stretch } from "../../units/units";
 
 /** The answers of the step in hand, wide enough for a glove: done, started, or what its gate can be answered. */
@@ -27,7 +26,6 @@ export function AnswerBar({
   other: () => void;
   answer: (a: string) => void;
 }) {
-  const say = useSaid();
   const gate = step.gate;
   if (gate && branching) {
     return (
@@ -45,7 +43,7 @@ export function AnswerBar({
     return (
       <div className="firm-t flex shrink-0 flex-wrap">
         <div className="flex min-h-[72px] w-full items-center px-4 text-20 leading-7 font-semibold sm:px-8 md:min-h-[112px] md:w-[32%] n">
-          {say(gate.question)}
+          {gate.question}
         </div>
         <Answer
           go={!against}

@@ -1,10 +1,8 @@
 import { Check, X } from "lucide-react";
 import type { Api } from "../../api/client";
-import { useSaid } from "../../shell/preferences";
 
 /** What must hold before a mix goes live, in one glance; what does not hold comes first. */
 export function BeforeMixGlance({ musts }: { musts: readonly Api["Must"][] }) {
-  const say = useSaid();
   const sorted = [...musts].sort((a, b) => Number(a.holds) - Number(b.holds));
   return (
     <section aria-label="Before the mix goes live" className="firm bg-ground px-3 py-1">
@@ -21,7 +19,7 @@ export function BeforeMixGlance({ musts }: { musts: readonly Api["Must"][] }) {
             )}
             <span className={m.holds ? "" : "font-bold text-oxide-text"}>
               {m.said}
-              {m.detail && <span className="text-muted">: {say(m.detail)}</span>}
+              {m.detail && <span className="text-muted">: {m.detail}</span>}
             </span>
           </li>
         ))}

@@ -1,7 +1,7 @@
 import { TriangleAlert } from "lucide-react";
 import type { Api } from "../../api/client";
 import { isDeadline } from "../../marks/clock-rule";
-import { grams, micrometres, minutes, moment, percent, stretch } from "../../units/units";
+import { grams, length, micrometres, minutes, moment, percent, stretch, type System } from "../../units/units";
 import type { Ask } from "./asks";
 import { curedBy } from "./cured-by";
 import { depthMm } from "./rework";
@@ -58,7 +58,7 @@ export function figureOf(
   left: number | undefined,
   now: number,
   zone: string,
-  say: (text: string) => string,
+  system: System,
 ): Figure {
   const { step } = current;
   if (live && left === undefined) return { value: "never", note: curedBy(step).never };
@@ -88,7 +88,7 @@ export function figureOf(
         : deep === undefined
           ? "as the first time: read the depth, weigh less"
           : deep > 0
-            ? `filler, for ${say(`${deep} mm`)} of depth`
+            ? `filler, for ${length(deep, system, "depth")} of depth`
             : "filler, for a coat";
       return { ...split(grams(mix.fillerTargetG)), note };
     }
@@ -104,7 +104,7 @@ export function figureOf(
       unit: "grade",
       note: `${step.tool}; about ${minutes(step.activeMin)}`,
     };
-  if (step.figure) return { ...split(say(step.figure).replace(/ planned$/, "")), note: "planned" };
+  if (step.figure) return { ...split(step.figure), note: "planned" };
   if (step.activeMin > 0) return { ...split(minutes(step.activeMin)), note: "hands on, about" };
   return { value: "by test", note: "no clock: the sign decides" };
 }

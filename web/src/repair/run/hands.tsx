@@ -6,7 +6,7 @@ import { useNow } from "../../api/clock";
 import { useZone } from "../../api/queries";
 import { isDeadline, secondsLeft } from "../../marks/clock-rule";
 import { dialogOpen, typing, useKeys } from "../../shell/keys";
-import { useSaid } from "../../shell/preferences";
+import { usePreferences } from "../../shell/preferences";
 import { KeysDialog } from "../../shell/keys-dialog";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { litByStep, LitProvider } from "../drawing/lit";
@@ -66,7 +66,6 @@ interface InHand {
 function StepInHand({ run, plan, state, current, index, next }: InHand) {
   const { step } = current;
   const now = useNow();
-  const say = useSaid();
   const zone = useZone();
   const navigate = useNavigate();
   const me = useMe();
@@ -126,7 +125,8 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
   });
 
   const crowded = state.before.length > 0;
-  const figure = figureOf(state, current, live, left, now, zone, say);
+  const { system } = usePreferences();
+  const figure = figureOf(state, current, live, left, now, zone, system);
   const lastReading = state.readings.findLast(
     (r) => r.step === current.id && (r.quantity === "SURFACE_C" || r.quantity === "UV"),
   );
@@ -178,7 +178,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
             {/* Beside the title while the glance before a mix takes the room below. */}
             {crowded && <BigFigure figure={figure} size="clamp(72px, 7.5vw, 96px)" />}
           </div>
-          <p className="text-20 leading-7 sm:text-[25px] sm:leading-8">{say(step.detail)}</p>
+          <p className="text-20 leading-7 sm:text-[25px] sm:leading-8">{step.detail}</p>
           {step.cautions.map((c) => (
             <p key={c.id} className="flex items-center gap-2 text-16 font-bold sm:text-20">
               <ShieldAlert className="text-oxide shrink-0" size={26} aria-label="Caution" />
@@ -197,7 +197,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
               ) : (
                 <Check className="text-pine-text mt-1 shrink-0" size={26} aria-label="Holds" />
               )}
-              {say(f.said)}
+              {f.said}
             </p>
           ))}
           {step.kind === "MIX" && mix && (
@@ -210,7 +210,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
           )}
           {(live?.warning || lastReading || by === CURED_BY.light) && (
             <p className="pb-3 text-20 font-bold sm:text-24" role="status">
-              {live?.warning && <span className="text-oxide-text">{say(live.warning)} </span>}
+              {live?.warning && <span className="text-oxide-text">{live.warning} </span>}
               {(lastReading || by === CURED_BY.light) && live?.note}
             </p>
           )}

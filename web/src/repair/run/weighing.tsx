@@ -2,7 +2,6 @@ import { useState } from "react";
 import type { Api } from "../../api/client";
 import { LiveFigureLine } from "../../devices/live-figure";
 import { Measure } from "../../shell/field";
-import { useSaid } from "../../shell/preferences";
 import { grams, percent } from "../../units/units";
 import { type Ask, useAsked } from "./asks";
 
@@ -62,9 +61,8 @@ export function Weighing({
 
 /** A puddle's area goes with its filler, the bead across it with the area. */
 function NoScale({ share, pour }: { share: number; pour: Api["Pour"] }) {
-  const say = useSaid();
-  const puddle = say(`${Math.round(pour.puddleMm * Math.sqrt(share))} mm`);
-  const bead = say(`${Math.round(pour.beadMm * share)} mm`);
+  const puddle = `${Math.round(pour.puddleMm * Math.sqrt(share))} mm`;
+  const bead = `${Math.round(pour.beadMm * share)} mm`;
   return (
     <p className="n text-20 leading-6">
       No scale: puddle {puddle} across, bead {bead}.

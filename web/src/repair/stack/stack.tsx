@@ -4,7 +4,6 @@ import type { Api } from "../../api/client";
 import { grainOf, Hatches, type HatchName, Swatch } from "../../marks/hatch";
 import { useRules, useWholeStack } from "../../api/queries";
 import { useRoleWord } from "./roles";
-import { useSaid } from "../../shell/preferences";
 import { litByLayer, useLit } from "../drawing/lit";
 import { Schools } from "../schools";
 import { Head } from "../sheet";
@@ -29,7 +28,6 @@ export function StackStation({
 }) {
   const roleWord = useRoleWord();
   const id = useId();
-  const say = useSaid();
   const whole = useWholeStack(on.draft, !frozen).data?.stack;
   if (!workup) return <NotYet what="a stack" />;
   const { lines, fillNote, papers, taken } = workup.stack;
@@ -49,7 +47,7 @@ export function StackStation({
         <RankedRow key={r.recipe} stack={r} place={i + 1} taken={r.recipe === taken} frozen={frozen} take={take} />
       ))}
       <Head title="Stack">from the shelf</Head>
-      <p className="firm-b px-4 py-2.5 font-bold">{say(fillNote)}</p>
+      <p className="firm-b px-4 py-2.5 font-bold">{fillNote}</p>
       {lines.map((l) => (
         <StackRow key={l.role} line={l} id={id} frozen={frozen} pin={pin} />
       ))}
@@ -77,7 +75,7 @@ export function StackStation({
               <div className="lab">
                 {roleWord(r.role)}, lot {r.lot}
               </div>
-              <div>{say(r.reason)}</div>
+              <div>{r.reason}</div>
             </div>
           </li>
         ))}
@@ -103,7 +101,6 @@ function RankedRow({
   frozen: boolean;
   take: (recipe: string) => void;
 }) {
-  const say = useSaid();
   return (
     <details className={`border-b border-hair ${taken ? "bg-ground" : ""}`}>
       <summary className="flex min-h-14 cursor-pointer items-center gap-3 px-4 py-2">
@@ -142,12 +139,12 @@ function RankedRow({
         ))}
         {r.wins.map((w) => (
           <p key={w}>
-            <b>Wins on</b> {say(w)}
+            <b>Wins on</b> {w}
           </p>
         ))}
         {r.losses.map((w) => (
           <p key={w}>
-            <b>Loses on</b> {say(w)}
+            <b>Loses on</b> {w}
           </p>
         ))}
         <table className="w-full text-left">
@@ -157,7 +154,7 @@ function RankedRow({
               <tr key={t.id} className="border-t border-hair">
                 <th scope="row" className="py-1 pr-2 text-16 font-semibold">
                   {t.word}
-                  <span className="lab block">{say(t.said)}</span>
+                  <span className="lab block">{t.said}</span>
                 </th>
                 <td className="n text-right font-semibold whitespace-nowrap">
                   {Math.round(t.value * t.weight * 100)} of {Math.round(t.weight * 100)}
@@ -178,7 +175,6 @@ function RankedRow({
 }
 
 function Rejected({ title, rows }: { title: string; rows: readonly Api["RejectedClass"][] }) {
-  const say = useSaid();
   if (rows.length === 0) return null;
   return (
     <details>
@@ -189,7 +185,7 @@ function Rejected({ title, rows }: { title: string; rows: readonly Api["Rejected
         {rows.map((r) => (
           <li key={r.id} className="border-b border-hair px-4 py-2">
             <div className="hd">{r.name}</div>
-            <div className="first-letter:uppercase">{say(r.reason)}.</div>
+            <div className="first-letter:uppercase">{r.reason}.</div>
             <div className="lab">{r.rule}</div>
           </li>
         ))}

@@ -1,8 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { ask, type Api } from "../../api/client";
-import { useRules, useWholeStack } from "../../api/queries";
-import { useSaid } from "../../shell/preferences";
+import { useRules, useWholeStack, useTold } from "../../api/queries";
 import { minutes } from "../../units/units";
 import { Head } from "../sheet";
 import type { DraftOnScreen } from "../use-draft";
@@ -11,7 +9,6 @@ import { differences } from "./differences";
 /** The other school's plan beside this one, with what differs marked. */
 export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Api["Plan"]; frozen: boolean }) {
   const rules = useRules().data;
-  const say = useSaid();
   const [asked, setAsked] = useState<{ question: string; option: string }>();
   const bears = (rules?.schools ?? []).filter(({ school: s }) => plan.schools.some((f) => f.school === s.id));
   const ranked = useWholeStack(on.draft, true).data?.stack?.ranked ?? [];
@@ -25,7 +22,7 @@ export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Ap
     edits: undefined,
     houseRules: { ...on.draft?.houseRules, ...(asked ? { [asked.question]: asked.option } : {}) },
   };
-  const other = useQuery({
+  const other = useTold({
     queryKey: ["school", on.draft, asked, recipe],
     queryFn: ({ signal }) => ask<Api["PreviewView"]>("/api/preview", { method: "POST", body: theirDraft, signal }),
     enabled: asked !== undefined && on.draft !== undefined,
@@ -71,7 +68,7 @@ export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Ap
       {asked && other.isError && <p className="px-4 py-3 font-bold text-oxide-text">{other.error.message}</p>}
       {asked && other.data && !theirs && (
         <p className="px-4 py-3 font-bold text-oxide-text">
-          {say(other.data.workup?.blockers[0] ?? "No plan by that school.")}
+          {other.data.workup?.blockers[0] ?? "No plan by that school."}
         </p>
       )}
       {asked && theirs && (
@@ -94,8 +91,8 @@ export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Ap
                 </span>
                 <span>
                   <span className={r.mark === "gone" ? "line-through" : ""}>{r.title}</span>
-                  {r.was && <span className="lab block">here: {say(r.was)}</span>}
-                  {r.becomes && <span className="block font-bold">there: {say(r.becomes)}</span>}
+                  {r.was && <span className="lab block">here: {r.was}</span>}
+                  {r.becomes && <span className="block font-bold">there: {r.becomes}</span>}
                 </span>
               </li>
             ))}

@@ -3,7 +3,7 @@ import { useId } from "react";
 import type { Api } from "../../api/client";
 import { useRules, useShelf } from "../../api/queries";
 import { Hatches, type HatchName, Swatch } from "../../marks/hatch";
-import { usePreferences, useSaid } from "../../shell/preferences";
+import { usePreferences } from "../../shell/preferences";
 import { length, minutes, stretch } from "../../units/units";
 import { useLit } from "../drawing/lit";
 import { When } from "../../shell/field";
@@ -31,7 +31,6 @@ const FORM: Record<Api["Portion"]["form"], string> = {
 export function PortionsPanel({ plan }: { plan: Api["Plan"] }) {
   const id = useId();
   const { lit, light } = useLit();
-  const say = useSaid();
   const { system } = usePreferences();
   const classes = useRules().data?.classes;
   const shelf = useShelf().data;
@@ -80,13 +79,13 @@ export function PortionsPanel({ plan }: { plan: Api["Plan"] }) {
                     <div key={f.word}>
                       <dt className="lab">{f.word}</dt>
                       <dd className="n text-20 font-semibold">{figure(f.value, f.unit)}</dd>
-                      {f.note && <dd className="lab">{say(f.note)}</dd>}
+                      {f.note && <dd className="lab">{f.note}</dd>}
                     </div>
                   ))}
                 </dl>
                 {p.notes.map((n) => (
                   <p key={n} className="mt-1.5">
-                    {say(n)}
+                    {n}
                   </p>
                 ))}
               </div>
@@ -157,7 +156,6 @@ const BY: Record<Api["DryingRoute"]["kind"], string> = {
 
 /** Every wait with its ways to cure side by side; tapping one plans it. */
 export function WaitsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftOnScreen; frozen: boolean }) {
-  const say = useSaid();
   const mixed = new Set(plan.mixes.map((m) => m.id));
   const waits = plan.waits.filter((w) => !mixed.has(w.id));
   if (waits.length === 0) return null;
@@ -169,7 +167,7 @@ export function WaitsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
           <div className="flex flex-wrap items-baseline justify-between gap-x-4">
             <span className="hd">{w.title}</span>
             <span className="lab">
-              {w.material}; {say(w.source)}
+              {w.material}; {w.source}
             </span>
           </div>
           <div className="mt-2 grid grid-cols-[repeat(auto-fit,minmax(170px,1fr))] gap-1.5">
@@ -201,7 +199,7 @@ export function WaitsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
                       {cures && r.rampMin > 0
                         ? `ramp ${Math.ceil(r.rampMin)}, hold ${Math.ceil(r.holdMin)}, cool ${Math.ceil(r.coolMin)}\u202fmin; `
                         : ""}
-                      {cures ? HANDS[r.kind] : say(r.note)}
+                      {cures ? HANDS[r.kind] : r.note}
                     </span>
                   )}
                 </button>
@@ -218,7 +216,7 @@ export function WaitsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
               />
             </div>
           )}
-          <p className="lab mt-1.5">Clock and sign: {say(w.sign)}</p>
+          <p className="lab mt-1.5">Clock and sign: {w.sign}</p>
         </div>
       ))}
     </section>

@@ -1,12 +1,12 @@
 import { TriangleAlert } from "lucide-react";
 import { useId, useState } from "react";
-import { useQuery } from "@tanstack/react-query";
 import { ask, type Api } from "../../api/client";
+import { useTold } from "../../api/queries";
 import { Hatches } from "../../marks/hatch";
 import { lengthTicks } from "../../marks/rule";
 import { Measure } from "../../shell/field";
 import { usePreferences } from "../../shell/preferences";
-import { grams, length, millilitres, minutes, percent, said, stretch } from "../../units/units";
+import { grams, length, millilitres, minutes, percent, stretch } from "../../units/units";
 import { creamFor } from "../run/dose";
 import { Big, Head } from "../sheet";
 import type { DraftOnScreen } from "../use-draft";
@@ -196,7 +196,7 @@ function BeadPanel({ pour, putty }: { pour: Api["Pour"]; putty: boolean }) {
   const [bead, setBead] = useState<number>();
   const [puddle, setPuddle] = useState<number>();
   const asked = { puddleMm: puddle ?? pour.puddleMm, beadMm: bead ?? pour.beadMm };
-  const answer = useQuery({
+  const answer = useTold({
     queryKey: ["bead", asked.puddleMm, asked.beadMm],
     queryFn: () => ask<Api["BeadView"]>(`/api/bead?puddleMm=${asked.puddleMm}&beadMm=${asked.beadMm}`),
     enabled: bead !== undefined || puddle !== undefined,
@@ -259,7 +259,6 @@ function BeadPanel({ pour, putty }: { pour: Api["Pour"]; putty: boolean }) {
 }
 
 function Routes({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftOnScreen; frozen: boolean }) {
-  const { system } = usePreferences();
   return (
     <div className="firm-t firm-b grid grid-cols-2 divide-x divide-hair">
       {mix.routes.map((r) => {
@@ -281,8 +280,8 @@ function Routes({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftOnScreen; f
               value={cures ? minutes(r.sandFromMin) : "does not cure"}
               note={
                 lamp && cures
-                  ? `ramp ${Math.ceil(r.rampMin)}, hold ${Math.ceil(r.holdMin)}, cool ${Math.ceil(r.coolMin)}\u202fmin. ${said(r.note, system)}`
-                  : said(r.note, system) ||
+                  ? `ramp ${Math.ceil(r.rampMin)}, hold ${Math.ceil(r.holdMin)}, cool ${Math.ceil(r.coolMin)}\u202fmin. ${r.note}`
+                  : r.note ||
                     (mix.law.fitted ? "from the label's own times" : "twice as fast per 10 °C: recalled, verify")
               }
             />

@@ -6,7 +6,6 @@ import type { Api } from "../../api/client";
 import { useNow } from "../../api/clock";
 import { useZone } from "../../api/queries";
 import { dialogOpen, typing, useKeys } from "../../shell/keys";
-import { useSaid } from "../../shell/preferences";
 import { minutes, moment } from "../../units/units";
 import { litByStep, useLit } from "../drawing/lit";
 import { Schools } from "../schools";
@@ -42,7 +41,6 @@ export function StepsStation({
 }) {
   const [params, setParams] = useSearchParams();
   const tab = TABS.some((t) => t.value === params.get("sheet")) ? (params.get("sheet") ?? "steps") : "steps";
-  const say = useSaid();
   if (!workup) return <NotYet what="a plan" />;
   const plan = workup.plan;
   if (!plan) {
@@ -52,7 +50,7 @@ export function StepsStation({
         <ul className="mt-3 flex flex-col gap-2 text-20">
           {workup.blockers.map((b) => (
             <li key={b} className="font-bold text-oxide-text">
-              {say(b)}
+              {b}
             </li>
           ))}
         </ul>
@@ -127,7 +125,6 @@ function StepList({
   on: DraftOnScreen;
   frozen: boolean;
 }) {
-  const say = useSaid();
   const now = useNow();
   const begun = on.frozenAt ? Date.parse(on.frozenAt) : Math.floor(now / 60_000) * 60_000;
   const zone = useZone();
@@ -175,7 +172,7 @@ function StepList({
               <span className="min-w-0">
                 <span className="hd block">{step.title}</span>
                 <span className="lab block">
-                  {say([step.tool, step.paper, step.material, step.amount].filter(Boolean).join(" · "))}
+                  {[step.tool, step.paper, step.material, step.amount].filter(Boolean).join(" · ")}
                 </span>
               </span>
               <span className="lab">
@@ -205,16 +202,16 @@ function StepList({
             </button>
             {i === at && (
               <div className="grid gap-2 pr-4 pb-4 pl-[68px]">
-                <p>{say(step.detail)}</p>
+                <p>{step.detail}</p>
                 {step.clock && (
                   <p>
                     <b>{step.clock.label}</b> {minutes(step.clock.minutes, step.clock.kind === "BY" ? "down" : "up")};{" "}
-                    {say(step.clock.note)}.
+                    {step.clock.note}.
                   </p>
                 )}
                 {step.gate && (
                   <p>
-                    <b>Gate: {say(step.gate.question)}</b> {step.gate.yes}: {step.gate.yesNote}.{" "}
+                    <b>Gate: {step.gate.question}</b> {step.gate.yes}: {step.gate.yesNote}.{" "}
                     {step.gate.branches.map((b) => `${b.label}: ${b.note}.`).join(" ")}
                   </p>
                 )}

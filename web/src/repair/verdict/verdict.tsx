@@ -2,7 +2,6 @@ import { type ReactNode, useState } from "react";
 import { ask, type Api } from "../../api/client";
 import { useSession } from "../../api/queries";
 import { Line } from "../../shell/field";
-import { useSaid } from "../../shell/preferences";
 import { Head } from "../sheet";
 import type { DraftOnScreen } from "../use-draft";
 import { Schools } from "../schools";
@@ -56,7 +55,6 @@ export function VerdictStation({
 }
 
 function FindingRow({ finding: f, children }: { finding: Api["Finding"]; children?: ReactNode }) {
-  const say = useSaid();
   const { Icon, word } = OUTCOME[f.outcome];
   const bad = f.outcome === "REFER" || f.outcome === "REPLACE";
   return (
@@ -69,9 +67,9 @@ function FindingRow({ finding: f, children }: { finding: Api["Finding"]; childre
         />
         <span className="hd">{f.title}</span>
       </div>
-      {f.margin && <p className="n font-semibold">{say(f.margin)}</p>}
-      <p>{say(f.reason)}</p>
-      {f.change && <p className={bad ? "font-bold text-oxide-text" : "font-bold"}>{say(f.change)}</p>}
+      {f.margin && <p className="n font-semibold">{f.margin}</p>}
+      <p>{f.reason}</p>
+      {f.change && <p className={bad ? "font-bold text-oxide-text" : "font-bold"}>{f.change}</p>}
       <p className="lab">
         {f.ruleId}: {f.provenance}
       </p>

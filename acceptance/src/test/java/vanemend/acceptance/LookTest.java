@@ -60,11 +60,31 @@ class LookTest {
               .map(e => (e.getAttribute('aria-label') || e.textContent).trim().slice(0, 40) + ' ' + Math.round(e.getBoundingClientRect().height))
             """;
 
-    @ParameterizedTest(name = "{0} at {1} by {2}")
-    @CsvSource({"day,1280,800", "night,1280,800", "day,1024,768", "night,1920,1080"})
-    void screens(String theme, int width, int height) {
+    /** Quantities that nobody turned into the shop's units, shown or in a label. */
+    private static final String NOT_SAID = """
+            () => [...document.querySelectorAll('body, body *')]
+              .flatMap(e => [...e.attributes].map(a => a.value)
+                .concat([...e.childNodes].filter(n => n.nodeType === 3).map(n => n.textContent)))
+              .filter(t => /[⟦⟧]/.test(t))
+              .map(t => t.trim().slice(0, 60))
+            """;
+
+    /** Millimetres and degrees Celsius in a shop of inches; what somebody called a thing is called so everywhere. */
+    private static final String METRIC = """
+            () => [...document.querySelectorAll('main *')]
+              .filter(e => e.checkVisibility())
+              .flatMap(e => [...e.childNodes].filter(n => n.nodeType === 3).map(n => n.textContent))
+              .filter(t => /\\d[\\s\\u202f]?(mm|°C)(?![\\w²³])/.test(t) && !t.includes('unit, 6 mm'))
+              .map(t => t.trim().slice(0, 60))
+            """;
+
+    @ParameterizedTest(name = "{0} at {1} by {2}, {3}")
+    @CsvSource({"day,1280,800,metric", "night,1280,800,inch", "day,1024,768,metric", "night,1920,1080,inch"})
+    void screens(String theme, int width, int height, String system) {
         Page page = Depot.as("isla", width, height);
-        page.evaluate("t => localStorage.setItem('vanemend.preferences', JSON.stringify({theme: t}))", theme);
+        page.evaluate(
+                "p => localStorage.setItem('vanemend.preferences', JSON.stringify({theme: p[0], system: p[1]}))",
+                List.of(theme, system));
         List<String> wrong = new ArrayList<>();
         List<String> elsewhere = new ArrayList<>();
         page.onRequest(r -> {
@@ -89,6 +109,10 @@ class LookTest {
                                     .toList()));
             if ((Boolean) page.evaluate("() => document.documentElement.scrollWidth > window.innerWidth + 1")) {
                 wrong.add(screen + " is wider than the glass");
+            }
+            ((List<?>) page.evaluate(NOT_SAID)).forEach(t -> wrong.add(screen + " quantity not said: " + t));
+            if (system.equals("inch")) {
+                ((List<?>) page.evaluate(METRIC)).forEach(t -> wrong.add(screen + " metric: " + t));
             }
             ((List<?>) page.evaluate(SMALL_TYPE)).forEach(t -> wrong.add(screen + " type under 14 px: " + t));
             int least = screen.endsWith("/run") ? 72 : 56;

@@ -27,6 +27,7 @@ import vanemend.core.plan.Workup;
 import vanemend.core.section.Layer;
 import vanemend.core.section.Section;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** The bench sheet: two pages of A4. The first draws the repair and says how much, the second walks it step by step. */
 public final class BenchSheetPdf {
@@ -366,7 +367,7 @@ public final class BenchSheetPdf {
     }
 
     private static PdfPCell cell(String words, Font font) {
-        PdfPCell cell = new PdfPCell(new Phrase(font.getSize() * 1.12f, words, font));
+        PdfPCell cell = new PdfPCell(new Phrase(font.getSize() * 1.12f, Text.plain(words), font));
         cell.setPadding(1.2f);
         cell.setPaddingBottom(2.2f);
         return cell;
@@ -378,7 +379,7 @@ public final class BenchSheetPdf {
         c.beginText();
         c.setFontAndSize(bold ? Fonts.bold() : Fonts.plain(), size);
         c.setTextMatrix(xMm * PT, yMm * PT);
-        c.showText(words);
+        c.showText(Text.plain(words));
         c.endText();
         c.restoreState();
     }

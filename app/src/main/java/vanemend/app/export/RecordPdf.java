@@ -20,6 +20,7 @@ import vanemend.core.mix.Portion;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** The record on A4: what was planned, what was done, with the drawing it was done by. */
 public final class RecordPdf {
@@ -156,14 +157,14 @@ public final class RecordPdf {
     }
 
     private void section(Document doc, String words) {
-        Paragraph p = new Paragraph(words, head);
+        Paragraph p = new Paragraph(Text.plain(words), head);
         p.setSpacingBefore(7);
         p.setSpacingAfter(3);
         doc.add(p);
     }
 
     private void line(Document doc, String words) {
-        doc.add(new Paragraph(11, words, plain));
+        doc.add(new Paragraph(11, Text.plain(words), plain));
     }
 
     private PdfPTable table(float[] widths, String... heads) {
@@ -183,7 +184,7 @@ public final class RecordPdf {
     }
 
     private static PdfPCell cell(String words, Font font) {
-        PdfPCell c = new PdfPCell(new Phrase(10, words, font));
+        PdfPCell c = new PdfPCell(new Phrase(10, Text.plain(words), font));
         c.setBorder(Rectangle.BOTTOM);
         c.setBorderWidth(0.4f);
         c.setPadding(2);

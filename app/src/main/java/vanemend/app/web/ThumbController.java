@@ -18,6 +18,7 @@ import vanemend.core.mix.TwoPart;
 import vanemend.core.sanding.GritJump;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** Rules of thumb, tried: what they really give and what that leads to. */
@@ -57,8 +58,8 @@ class ThumbController {
         } catch (IllegalArgumentException e) {
             throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, "Grit jump", e.getMessage());
         }
-        String grains = Check.shown(jump.fromUm()) + " to " + Check.shown(jump.toUm()) + " µm of grain";
-        String ratio = hundredths(jump.ratio()) + " times finer";
+        String grains = Text.of(jump.fromUm(), "µm") + " to " + Text.of(jump.toUm(), "µm") + " of grain";
+        String ratio = Text.of(Math.round(jump.ratio() * 100) / 100.0, "times") + " finer";
         if (jump.ratio() <= 1) {
             return new ThumbView(
                     List.of(grains, ratio), "The second paper is no finer: it leaves the scratch as it is.", false);
@@ -101,9 +102,9 @@ class ThumbController {
         boolean good = minutes >= asks;
         return new ThumbView(
                 List.of(
-                        "10 min on the label comes to " + Math.round(Math.ceil(asks)) + " min at "
-                                + Check.shown(air.tempC()) + " °C and " + Check.shown(air.rhPercent()) + " %",
-                        Math.round(100 * minutes / asks) + " % of it waited"),
+                        Text.book("promoter.flash") + " on the label comes to " + Text.of(Math.ceil(asks), "min")
+                                + " at " + Text.of(air.tempC(), "°C") + " and " + Text.of(air.rhPercent(), "%"),
+                        Text.of(Math.round(100 * minutes / asks), "%") + " of it waited"),
                 good
                         ? "Long enough by this air; the touch decides, not the clock."
                         : "Solvent is still in the promoter: what goes over it lifts. Wait, then touch beside the repair.",
@@ -123,7 +124,7 @@ class ThumbController {
         check.range("ahew", "Hardener's equivalent weight", ahew, 10, 1000, "g");
         check.range("resinDensity", "Resin's density", resinDensity, 0.7, 3, "g/mL");
         check.range("hardenerDensity", "Hardener's density", hardenerDensity, 0.7, 3, "g/mL");
-        check.range("toOne", "Ratio by volume", toOne, 0.1, 100, "to 1");
+        check.range("toOne", "Ratio by volume, to one", toOne, 0.1, 100, "");
         Refused.unlessClean("Two-part ratio", check);
         double asked = TwoPart.partsPerHundred(ahew, eew);
         double mixed = TwoPart.partsByWeight(toOne, resinDensity, hardenerDensity);
@@ -131,24 +132,22 @@ class ThumbController {
         boolean good = Math.abs(off) <= TradeBook.value("mix.ratio-tolerance");
         return new ThumbView(
                 List.of(
-                        tenths(asked) + " g of hardener to 100 g of resin is what the equivalents ask",
-                        tenths(100 / TwoPart.partsByVolume(asked, resinDensity, hardenerDensity))
-                                + " : 1 by volume would be that",
-                        Check.shown(toOne) + " : 1 by volume gives " + tenths(mixed) + " g to 100 g"),
+                        Text.of(tenth(asked), "g") + " of hardener to " + Text.of(100, "g")
+                                + " of resin is what the equivalents ask",
+                        Text.ratio(tenth(100 / TwoPart.partsByVolume(asked, resinDensity, hardenerDensity)), 1)
+                                + " by volume would be that",
+                        Text.ratio(toOne, 1) + " by volume gives " + Text.of(tenth(mixed), "g") + " to "
+                                + Text.of(100, "g")),
                 good
                         ? "It agrees. The label's ratio stands, whatever this sum says."
-                        : "Off by " + Math.round(Math.abs(off) * 100) + " %: too "
+                        : "Off by " + Text.of(Math.round(Math.abs(off) * 100), "%") + ": too "
                                 + (off > 0 ? "much" : "little")
                                 + " hardener, unless the label prints this ratio. Check which is A, which is B, and what is by"
                                 + " weight. The label's ratio stands.",
                 good);
     }
 
-    private static String tenths(double v) {
-        return Check.shown(Math.round(v * 10) / 10.0);
-    }
-
-    private static String hundredths(double v) {
-        return Check.shown(Math.round(v * 100) / 100.0);
+    private static double tenth(double v) {
+        return Math.round(v * 10) / 10.0;
     }
 }

@@ -72,6 +72,32 @@ class FormatsTest {
         assertThat(record.used()).isNotEmpty();
     }
 
+    @ParameterizedTest
+    @CsvSource({"rust-pits, RUST_PITS", "chip-vacuum, GLASS_CHIP"})
+    void recordsOfTheSecondFormat(String recipe, MethodId method) {
+        RecordFile file = read(kept("record-2-" + recipe + ".json"));
+        Check check = new Check();
+        file.check(check);
+        assertThat(check.problems()).isEmpty();
+        assertThat(file.frozen().plan().method()).isEqualTo(method);
+        RunState state = Replay.of(file.frozen().plan(), file.events(), LATER);
+        assertThat(state.ignored()).isEmpty();
+        assertThat(state.finishedAt()).isPresent();
+        assertThat(RepairRecord.of(file.frozen(), file.events(), LATER).lines()).hasSameSizeAs(state.steps());
+    }
+
+    @Test
+    void lengthsAndTemperaturesInOldWordsAreQuantities() {
+        RecordFile file = read(kept("record-2-rust-pits.json"));
+        assertThat(file.frozen().workup().verdict().findings())
+                .anyMatch(f -> f.margin().equals("⟦0.4 mm⟧ deep in sheet of ⟦0.8 mm⟧"))
+                .anyMatch(f -> f.margin().equals("⟦21 °C⟧ of at least ⟦10 °C⟧"));
+        assertThat(file.frozen().workup().mark()).isEqualTo("steel 0.8 mm, bare");
+        assertThat(file.frozen().plan().steps())
+                .extracting(s -> s.step().detail())
+                .noneMatch(d -> d.matches(".*[^⟦0-9.]\\d+ mm\\b.*"));
+    }
+
     @Test
     void whatAGatePutInKeepsItsReadingsUnderItsNewName() {
         RecordFile file = read(kept("record-1-dent-filler-putty.json"));

@@ -144,7 +144,7 @@ class FamiliesApiTest {
     @Test
     void rulesOfThumbSayWhatTheyReallyGive() {
         Caller.Answer grit = tam.get("/api/thumb/grit?fromGrading=P&from=80&toGrading=P&to=220");
-        assertThat(grit.text("figures.1")).isEqualTo("2.96 times finer");
+        assertThat(grit.text("figures.1")).isEqualTo("⟦2.96 times⟧ finer");
         assertThat(grit.at("good").asBoolean()).isFalse();
         assertThat(tam.get("/api/thumb/grit?fromGrading=P&from=700&toGrading=P&to=800")
                         .status())

@@ -148,7 +148,7 @@ class RecordApiTest {
         Map<String, Object> nonsense = Happens.event("AMEND", "", "target", weighed.get("id"));
         nonsense.put("value", 900);
         nonsense.put("text", "typed");
-        assertThat(does(tam, path, nonsense).text("refused.0.problem.message")).contains("from -20 to 120");
+        assertThat(does(tam, path, nonsense).text("refused.0.problem.message")).contains("from ⟦-20 to 120 °C⟧");
         Map<String, Object> nothing = Happens.event("AMEND", "", "target", UUID.randomUUID());
         nothing.put("value", 1);
         nothing.put("text", "?");
@@ -255,7 +255,7 @@ class RecordApiTest {
         assertThat(again).hasSize(1);
         assertThat(again.at("/0/repair").asString()).isEqualTo(in.text("id"));
         assertThat(Instant.parse(again.at("/0/look/due").asString())).isBefore(TestBench.now());
-        assertThat(again.at("/0/look/what").asString()).startsWith("After 6 months");
+        assertThat(again.at("/0/look/what").asString()).startsWith("After ⟦6 months⟧");
     }
 
     @Test

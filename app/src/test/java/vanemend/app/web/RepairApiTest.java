@@ -59,7 +59,7 @@ class RepairApiTest {
         assertThat(bad.status()).isEqualTo(200);
         assertThat(bad.text("problems.0.field")).isEqualTo("damages[0].depthMm");
         assertThat(bad.text("problems.0.given")).isEqualTo("-3");
-        assertThat(bad.text("problems.0.expected")).isEqualTo("from 0.1 to 25 mm");
+        assertThat(bad.text("problems.0.expected")).isEqualTo("from ⟦0.1 to 25 mm⟧");
         assertThat(tam.get("/api/repairs").body().size()).isEqualTo(before);
     }
 
@@ -114,7 +114,7 @@ class RepairApiTest {
                 .isEqualTo(422);
         Caller.Answer bad = tam.put("/api/shop/air", Map.of("tempC", -11, "rhPercent", 0));
         assertThat(bad.at("problems").size()).isEqualTo(2);
-        assertThat(bad.text("problems.0.expected")).isEqualTo("from -10 to 50 °C");
+        assertThat(bad.text("problems.0.expected")).isEqualTo("from ⟦-10 to 50 °C⟧");
         Caller.Answer good = tam.put("/api/shop/air", Map.of("tempC", 17, "rhPercent", 58));
         assertThat(good.at("dewPointC").asDouble()).isBetween(8.6, 8.8);
     }

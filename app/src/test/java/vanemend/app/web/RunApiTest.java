@@ -89,8 +89,8 @@ class RunApiTest {
                         Happens.event("DONE", "straighten")));
         assertThat(a.at("refused").size()).isEqualTo(1);
         assertThat(a.text("refused.0.problem.message"))
-                .contains("Surface of 900 °C cannot be right")
-                .contains("from -20 to 120 °C");
+                .contains("Surface of ⟦900 °C⟧ cannot be right")
+                .contains("from ⟦-20 to 120 °C⟧");
         assertThat(a.text("run.state.current")).isEqualTo("depth");
     }
 
@@ -210,7 +210,7 @@ class RunApiTest {
             }
         }
         Caller.Answer record = tam.get("/api/repairs/" + id + "/record");
-        assertThat(record.at("record.deviations.0.text").asString()).startsWith("Cream 2.9");
+        assertThat(record.at("record.deviations.0.text").asString()).startsWith("Cream ⟦2.9");
         assertThat(record.at("record.lines").findValuesAsString("loop")).contains("Low spot", "Pinholes");
         assertThat(record.at("record.lots").toString()).contains("BF-2207").contains("FP-0911");
     }

@@ -1,6 +1,7 @@
 package vanemend.core.cure;
 
 import java.util.OptionalDouble;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /**
@@ -61,7 +62,8 @@ public record DryingRoute(
                         0,
                         0,
                         airC,
-                        "Does not cure below " + Math.round(law.minC()) + " °C: warm panel and shop first.");
+                        "Does not cure below " + Text.of(Math.round(law.minC()), "°C")
+                                + ": warm panel and shop first.");
     }
 
     /** Under a lamp on a steel panel, set for polyester. */
@@ -98,7 +100,8 @@ public record DryingRoute(
                 hold,
                 down,
                 plateauC,
-                "Surface " + Math.round(plateauC) + " °C, stop above " + Math.round(law.capC()) + " °C.");
+                "Surface " + Text.of(Math.round(plateauC), "°C") + ", stop above "
+                        + Text.of(Math.round(law.capC()), "°C") + ".");
     }
 
     /** A route that takes {@code minutes} without warming the part; not a number where it does not cure. */

@@ -1,7 +1,7 @@
 package vanemend.core.cure;
 
 import java.util.OptionalDouble;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** What a dose of cream does to the clock. Percent by weight of filler. */
@@ -18,7 +18,7 @@ public sealed interface Peroxide {
     /** Judges {@code percent}: 1.5 to 3 honest, 1 to 1.5 and 3 to 4 warned, otherwise it fails. */
     static Peroxide of(double percent) {
         double nominal = TradeBook.value("peroxide.nominal");
-        String given = Check.shown(Math.round(percent * 100) / 100.0) + " % cream";
+        String given = Text.of(Math.round(percent * 100) / 100.0, "%") + " cream";
         if (percent < TradeBook.value("peroxide.fails-below")) {
             return new Fails(given + ": too little. It stays soft whatever the time: take it all off and mix anew.");
         }

@@ -10,6 +10,7 @@ import org.locationtech.jts.geom.Polygon;
 import vanemend.core.part.Part;
 import vanemend.core.part.PartDraft;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /**
@@ -216,8 +217,8 @@ public record DamageDraft(
                 check.refuse(
                         at + ".chip.spanMm",
                         span,
-                        "at least the body, " + Check.shown(body) + " mm",
-                        called + ": with its legs it cannot be smaller than its body of " + Check.shown(body) + " mm.");
+                        "at least the body, " + Text.of(body, "mm"),
+                        called + ": with its legs it cannot be smaller than its body of " + Text.of(body, "mm") + ".");
             }
             double near = c.repairMm() == null
                     ? Double.POSITIVE_INFINITY
@@ -315,8 +316,8 @@ public record DamageDraft(
                 check.refuse(
                         at + ".trace",
                         t.lengthMm(),
-                        "at least 1 mm long",
-                        called + " is shorter than 1 mm: give its two ends.");
+                        "at least " + Text.atLeast(1, "mm") + " long",
+                        called + " is shorter than " + Text.atLeast(1, "mm") + ": give its two ends.");
                 return Optional.empty();
             }
             return Optional.of(t);
@@ -362,8 +363,8 @@ public record DamageDraft(
                         at + "." + (d.trace.isEmpty() ? field : "trace"),
                         given,
                         "damage that lies on the part",
-                        called + " reaches " + Check.shown(Math.ceil(over * 10) / 10) + " mm past the part's " + edge
-                                + " edge: move it in or make it smaller.");
+                        called + " reaches " + Text.atLeast(Math.ceil(over * 10) / 10, "mm") + " past the part's "
+                                + edge + " edge: move it in or make it smaller.");
             }
         }
 
@@ -373,10 +374,10 @@ public record DamageDraft(
                 check.refuse(
                         at + ".depthMm",
                         dent.depthMm(),
-                        "at most " + Check.shown(Math.floor(most * 10) / 10) + " mm for this width",
-                        called + ": " + Check.shown(dent.depthMm()) + " mm deep and only "
-                                + Check.shown(Math.min(dent.lengthMm(), dent.widthMm()))
-                                + " mm across would have torn the sheet. Measure depth with a straightedge across the dent.");
+                        "at most " + Text.atMost(Math.floor(most * 10) / 10, "mm") + " for this width",
+                        called + ": " + Text.of(dent.depthMm(), "mm") + " deep and only "
+                                + Text.of(Math.min(dent.lengthMm(), dent.widthMm()), "mm")
+                                + " across would have torn the sheet. Measure depth with a straightedge across the dent.");
             }
         }
     }

@@ -3,7 +3,7 @@ package vanemend.core.footprint;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Geometry;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /**
  * Plies in a dish, the smallest against its bottom, each next larger by the same step, the last just inside the rim.
@@ -57,10 +57,10 @@ public record Pyramid(List<Ply> plies, double plyMm, double bondMm, boolean held
         double needs = least * each + lowMm;
         String said = held
                 ? ""
-                : least + " plies of " + mm(plyMm) + " mm with " + mm(bondMm)
-                        + " mm of adhesive under each need a dish "
-                        + mm(needs) + " mm deep; this one is " + mm(dish.depthMm())
-                        + " mm. A cloth half as heavy, or plies that are cut through at the face, would be the way.";
+                : least + " plies of " + mm(plyMm) + " with " + mm(bondMm)
+                        + " of adhesive under each need a dish "
+                        + mm(needs) + " deep; this one is " + mm(dish.depthMm())
+                        + ". A cloth half as heavy, or plies that are cut through at the face, would be the way.";
         return new Pyramid(List.copyOf(plies), plyMm, bondMm, held, said);
     }
 
@@ -81,6 +81,6 @@ public record Pyramid(List<Ply> plies, double plyMm, double bondMm, boolean held
     }
 
     private static String mm(double v) {
-        return Check.shown(Math.round(v * 100) / 100.0);
+        return Text.of(Math.round(v * 100) / 100.0, "mm");
     }
 }

@@ -15,7 +15,7 @@ import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.locationtech.jts.operation.polygonize.Polygonizer;
 import vanemend.core.part.Part;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** How far a zone reaches: out by a distance, up to an edge, up to a feature line. */
@@ -60,9 +60,9 @@ public final class Reach {
                         + ": shape one side to tape along it, then the other. Fine zones run over it.");
             } else if (away < reach) {
                 side = within(pieceWith(sheet, line, field), side);
-                flags.add("320 stops at the " + l.name() + ", " + mm(away) + " mm from the damage.");
+                flags.add("320 stops at the " + l.name() + ", " + mm(away) + " from the damage.");
             } else if (away - reach <= near) {
-                flags.add("The " + l.name() + " lies " + mm(away - reach) + " mm past the 320: take the 320 up to it.");
+                flags.add("The " + l.name() + " lies " + mm(away - reach) + " past the 320: take the 320 up to it.");
             }
         }
         return side;
@@ -119,6 +119,6 @@ public final class Reach {
     }
 
     private static String mm(double v) {
-        return Check.shown((double) Math.round(v));
+        return Text.of(Math.round(v), "mm");
     }
 }

@@ -193,8 +193,8 @@ public record MaterialClass(
                             .filter(b -> !b.isEmpty())
                             .map(Surface::valueOf),
                     shares(row.get("rating")),
-                    DataFile.textOr(row, "never"),
-                    DataFile.textOr(row, "sanding"),
+                    DataFile.wordsOr(row, "never"),
+                    DataFile.wordsOr(row, "sanding"),
                     DataFile.provenance(row).shown());
             out.put(c.id(), c);
         }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /**
  * A shelf item as typed or imported; any field may be absent. Units as in {@link ShelfItem}.
@@ -148,7 +149,7 @@ public record ShelfItemDraft(
                         "sand[" + i + "].atC",
                         t.atC(),
                         "each temperature once",
-                        "Two label times for " + Check.shown(t.atC()) + " °C: keep one.");
+                        "Two label times for " + Text.of(t.atC(), "°C") + ": keep one.");
             }
             seen.add(t.atC());
         }

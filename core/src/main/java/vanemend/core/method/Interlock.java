@@ -105,8 +105,8 @@ public record Interlock(String id, Set<Act> then, Set<Act> needs, Set<Act> since
                         acts(row, "then"),
                         acts(row, "needs"),
                         acts(row, "since"),
-                        DataFile.text(row, "said"),
-                        DataFile.text(row, "follows")));
+                        DataFile.words(row, "said"),
+                        DataFile.words(row, "follows")));
             }
         }
         return List.copyOf(out);

@@ -11,8 +11,8 @@ import vanemend.core.method.Step.Kind;
 import vanemend.core.method.Step.Resource;
 import vanemend.core.mix.Portion;
 import vanemend.core.sanding.Rung;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** What the pages of all methods share. */
@@ -133,12 +133,12 @@ public abstract class MethodPage extends MixingPage {
         return List.of(look(
                         "dew",
                         "Surface over the dew point?",
-                        "Dew point " + Math.round(kit.job().shop().air().dewPointC())
-                                + " °C in today's air: the surface at " + Check.shown(least)
-                                + " °C or more, no mist from a breath that stays.",
+                        "Dew point " + Text.of(Math.round(kit.job().shop().air().dewPointC()), "°C")
+                                + " in today's air: the surface at " + Text.atLeast(least, "°C")
+                                + " or more, no mist from a breath that stays.",
                         zone,
                         gate(
-                                "Surface at " + Check.shown(least) + " °C or more, and dry?",
+                                "Surface at " + Text.atLeast(least, "°C") + " or more, and dry?",
                                 "Dry",
                                 "go on",
                                 "Too near",
@@ -201,16 +201,13 @@ public abstract class MethodPage extends MixingPage {
         return p.figures().stream()
                 .filter(f -> f.word().equals(word))
                 .findFirst()
-                .map(f -> Check.shown(f.value()) + " "
-                        + (f.value() == 1 && f.unit().endsWith("s")
-                                ? f.unit().substring(0, f.unit().length() - 1)
-                                : f.unit()))
+                .map(f -> Text.of(f.value(), f.unit()))
                 .orElseThrow(() -> new IllegalStateException("portion " + p.id() + " has no figure " + word));
     }
 
     /** How much of a portion, in the unit of the shelf. */
     protected static String needed(Portion p) {
-        return Check.shown(p.needed()) + " " + (p.unit().equals("pieces") && p.needed() == 1 ? "piece" : p.unit());
+        return Text.of(p.needed(), p.unit());
     }
 
     /** Material laid on within its work time. */
@@ -232,7 +229,8 @@ public abstract class MethodPage extends MixingPage {
                         Clock.Kind.BY,
                         "On the part by",
                         p.onPartByMin(),
-                        "0.8 of the label's work time, at today's air" + (p.batches() > 1 ? "; each go" : ""))
+                        Text.book("mix.work-share") + " of the label's work time, at today's air"
+                                + (p.batches() > 1 ? "; each go" : ""))
                 : b;
     }
 
@@ -289,8 +287,8 @@ public abstract class MethodPage extends MixingPage {
         Optional<Wait> w = kit.waited(wait);
         boolean heat = w.filter(x -> x.route().kind().heats()).isPresent();
         String how = heat
-                ? w.orElseThrow().route().note() + " Then cool to " + Check.shown(TradeBook.value("heat.cool-to"))
-                        + " °C: no sanding while warm. "
+                ? w.orElseThrow().route().note() + " Then cool to " + Text.book("heat.cool-to")
+                        + ": no sanding while warm. "
                 : "";
         StepBuilder b = step(
                         id,

@@ -2,7 +2,6 @@ package vanemend.core.method;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.DryingRoute;
@@ -14,9 +13,9 @@ import vanemend.core.method.Step.Kind;
 import vanemend.core.method.Step.Resource;
 import vanemend.core.mix.Again;
 import vanemend.core.stack.StackChoice;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Schools;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** Steps in order, and filler and cream on their way from the tin to the part: what every page has under it. */
@@ -76,10 +75,8 @@ public abstract class MixingPage {
         String grams = grams(mix);
         String cream = creamAcross()
                 ? "Filler first, spread to a flat puddle "
-                        + Math.round(mix.pour().puddleMm())
-                        + " mm across; then a bead of cream "
-                        + Math.round(mix.pour().beadMm())
-                        + " mm long across it, weighed all the same."
+                        + Text.of(Math.round(mix.pour().puddleMm()), "mm") + " across; then a bead of cream "
+                        + Text.of(Math.round(mix.pour().beadMm()), "mm") + " long across it, weighed all the same."
                 : "Filler first, then cream to what was really weighed, beside it on the board.";
         return step(id, Kind.MIX, "Weigh and mix" + of)
                 .detail(cream + folded(mix))
@@ -87,14 +84,15 @@ public abstract class MixingPage {
                 .tool("Scale, board")
                 .material(mix.pour().material())
                 .amount(grams)
-                .figure(Check.shown(mix.pour().fillerG()) + " g")
+                .figure(Text.of(mix.pour().fillerG(), "g"))
                 .active(mix.pour().mixMin())
                 .mix(mix.id())
                 .clock(
                         Clock.Kind.BY,
                         "On the part by",
                         mix.pour().onPartByMin(),
-                        "0.8 of " + Check.shown(mix.labelWorkMin()) + " min label work time, at today's air and dose")
+                        Text.book("mix.work-share") + " of " + Text.of(mix.labelWorkMin(), "min")
+                                + " label work time, at today's air and dose")
                 .asks(Quantity.FILLER_G, Quantity.CREAM_G)
                 .caution("styrene")
                 .caution("peroxide");
@@ -129,14 +127,16 @@ public abstract class MixingPage {
 
     /** How much a second round takes, before its depth is known. */
     protected static String said(Again again, String unit) {
-        String coat = Check.shown(again.amount(0)) + " " + unit + " for a coat";
+        String coat = Text.of(again.amount(0), unit) + " for a coat";
         long more = Math.round(Math.ceil(again.perMm()));
-        return more > 0 ? coat + ", up to " + more + " " + unit + " more for each 1 mm of depth" : coat;
+        return more > 0
+                ? coat + ", up to " + Text.of(more, unit) + " more for each " + Text.of(1, "mm") + " of depth"
+                : coat;
     }
 
     private static String folded(MixPlan mix) {
         return " Press down, fold, do not whip; one even colour inside "
-                + Math.round(mix.pour().mixMin() * 60) + " s.";
+                + Text.of(Math.round(mix.pour().mixMin() * 60), "s") + ".";
     }
 
     protected StepBuilder spreading(MixPlan mix, String id, String title, String detail, String layer, Zone.Kind zone) {
@@ -173,8 +173,8 @@ public abstract class MixingPage {
                         route.sandFromMin(),
                         lamp
                                 ? "ramp, hold and cool"
-                                : "label " + Math.round(mix.law().sandMin()) + " min at "
-                                        + Check.shown(mix.law().refC()) + " °C")
+                                : "label " + Text.of(Math.round(mix.law().sandMin()), "min") + " at "
+                                        + Text.of(mix.law().refC(), "°C"))
                 .gate(new Gate(
                         "Nail leaves no mark on the thin edge, paper does not clog?",
                         "Hard",
@@ -193,9 +193,9 @@ public abstract class MixingPage {
                 .min();
         String warm = cap.isPresent()
                 ? " Warm the panel to "
-                        + Check.shown(
-                                Math.min(cap.getAsDouble(), kit.job().warmestC().orElse(Double.MAX_VALUE)))
-                        + " °C at most."
+                        + Text.atMost(
+                                Math.min(cap.getAsDouble(), kit.job().warmestC().orElse(Double.MAX_VALUE)), "°C")
+                        + " at most."
                 : "";
         return waitAgain(longer("Wait a little longer", "Longer does no harm." + warm)
                 .zone(Zone.Kind.DAMAGE)
@@ -227,8 +227,8 @@ public abstract class MixingPage {
     }
 
     protected String grams(MixPlan mix) {
-        return Check.shown(mix.pour().fillerG()) + " g, cream "
-                + String.format(Locale.ROOT, "%.1f", mix.pour().creamG()) + " g";
+        return Text.of(mix.pour().fillerG(), "g") + ", cream "
+                + Text.of(mix.pour().creamG(), "g");
     }
 
     protected static String lifts(MixPlan mix) {
@@ -241,11 +241,11 @@ public abstract class MixingPage {
     }
 
     protected static String mm(String valueId) {
-        return Check.shown(TradeBook.value(valueId)) + " mm";
+        return Text.book(valueId);
     }
 
     protected static String minutes(String valueId) {
-        return Check.shown(TradeBook.value(valueId)) + " min";
+        return Text.book(valueId);
     }
 
     protected static String first(String s) {

@@ -13,7 +13,7 @@ import vanemend.core.cure.Wait;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.part.Composite;
 import vanemend.core.part.Plastic;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** The waits of a repair, each with its ways to cure, as they are laid out. A way that never cures becomes a blocker. */
@@ -84,7 +84,7 @@ public final class Waits {
 
     /** Where the time of {@code law} comes from, as said. */
     static String label(CureLaw law) {
-        return "label " + Math.round(law.sandMin()) + " min at " + Check.shown(law.refC()) + " °C";
+        return "label " + Text.of(Math.round(law.sandMin()), "min") + " at " + Text.of(law.refC(), "°C");
     }
 
     private DryingRoute chosen(List<DryingRoute> routes) {
@@ -113,7 +113,7 @@ public final class Waits {
                 item.name(),
                 today,
                 "Dry to the touch, shine gone?",
-                (item.flashMin().isPresent() ? "label " : "house rule ") + Check.shown(label)
-                        + " min, stretched by today's air; recalled, verify");
+                (item.flashMin().isPresent() ? "label " : "house rule ") + Text.of(label, "min")
+                        + ", stretched by today's air; recalled, verify");
     }
 }

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import vanemend.core.material.ShelfItem;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.Schools;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** From volume to grams, cream and batches. */
@@ -80,7 +80,7 @@ public final class Dose {
             notes.add(batches
                     + " equal batches, each with its own clock: a ribbon across a larger puddle gives too little.");
         } else if (batches > 1) {
-            notes.add("One mix cannot be spread in " + Check.shown(Math.floor(window * 10) / 10) + " min: " + batches
+            notes.add("One mix cannot be spread in " + Text.of(Math.floor(window * 10) / 10, "min") + ": " + batches
                     + " equal batches, each with its own clock.");
         }
         double perBatch = volume.totalMl() / batches;
@@ -88,8 +88,9 @@ public final class Dose {
         double least = TradeBook.value("mix.min-filler");
         double filler = Math.max(least, Math.ceil(perBatch * gramsPerMl - 1e-9));
         if (perBatch * gramsPerMl < least) {
-            notes.add("The hollow needs only " + Math.round(Math.ceil(perBatch * item.density()))
-                    + " g; a scale of 0.1 g doses no less than " + Math.round(least) + " g well.");
+            notes.add("The hollow needs only " + Text.of(Math.round(Math.ceil(perBatch * item.density())), "g")
+                    + "; a scale of " + Text.book("mix.scale-step") + " doses no less than "
+                    + Text.of(Math.round(least), "g") + " well.");
         }
         double puddle = BeadRule.puddleMm(filler / item.density());
         double stepPercent = TradeBook.value("mix.scale-step") / filler * 100;

@@ -7,6 +7,7 @@ import vanemend.core.material.ShelfItem;
 import vanemend.core.mix.Portion.Figure;
 import vanemend.core.mix.Portion.Form;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** From areas and volumes to what is squeezed, dropped, sprayed, brushed or cut. Areas mm², lengths mm, volumes mL. */
@@ -32,7 +33,7 @@ public final class Portions {
         int cartridges = (int) Math.ceil(drawn / usable - 1e-9);
         List<String> notes = new ArrayList<>();
         notes.add("Equalise first: both sides level. Then fit the mixer, then purge "
-                + shown(TradeBook.value("cartridge.purge")) + " mm into the waste. "
+                + Text.of(TradeBook.value("cartridge.purge"), "mm") + " into the waste. "
                 + item.ratioByVolume()
                         .map(r -> "Gun and mixer for " + TwoPart.said(r) + ".")
                         .orElse("Gun ratio as the label says."));
@@ -52,15 +53,16 @@ public final class Portions {
                                 "Bead to lay",
                                 volume.onPartMl() * 1000 / (Math.PI * bead * bead / 4),
                                 "mm",
-                                shown(bead) + " mm bead"),
+                                Text.of(bead, "mm") + " bead"),
                         figure("Mixers", goes, "mixers", goes == 1 ? "one go" : "one for each go"),
                         figure("Waste in purge and mixer", goes * perMixer, "mL", source("cartridge.mixer")),
                         figure(
                                 "Cartridges",
                                 cartridges,
                                 "cartridges",
-                                shown(pack) + " mL each, " + Math.round(TradeBook.value("cartridge.usable") * 100)
-                                        + " % comes out")),
+                                Text.of(pack, "mL") + " each, "
+                                        + Text.of(Math.round(TradeBook.value("cartridge.usable") * 100), "%")
+                                        + " comes out")),
                 goes,
                 pace.workMin(),
                 pace.onPartByMin(),
@@ -130,7 +132,8 @@ public final class Portions {
         List<Figure> figures = new ArrayList<>();
         figures.add(figure("Resin with hardener", up(grams / goes, 1), "g", "for each of " + goes));
         figures.addAll(TwoPart.sides(item, ml / goes, "Resin", "Hardener"));
-        figures.add(figure("Cloth", cloth, "g", "glass to resin 1 : " + shown(tenth((1 - psi) / psi)) + " by weight"));
+        figures.add(figure(
+                "Cloth", cloth, "g", "glass to resin " + Text.ratio(1, tenth((1 - psi) / psi)) + " by weight"));
         figures.add(figure("Glass", psi * 100, "%", "by weight, hand lay-up; " + source("laminate.glass-share")));
         return new Portion(
                 id,
@@ -163,7 +166,7 @@ public final class Portions {
                 up(ml * (1 + TradeBook.value("mix.board-loss")), 0.5),
                 "mL",
                 List.of(
-                        figure("Bead", lengthMm, "mm", shown(diameterMm) + " mm across"),
+                        figure("Bead", lengthMm, "mm", Text.of(diameterMm, "mm") + " across"),
                         figure("On the part", ml, "mL", "")),
                 1,
                 0,
@@ -183,7 +186,7 @@ public final class Portions {
                 ? List.of(
                         figure("Load", Math.ceil(load * 0.75), "drops", "three quarters of the resin"),
                         figure("Keep back", load - Math.ceil(load * 0.75), "drops", "for the last bead"),
-                        figure("All", load, "drops", shown(drop) + " mL each"))
+                        figure("All", load, "drops", Text.of(drop, "mL") + " each"))
                 : List.of(
                         figure("First fill", first, "drops", ""),
                         figure("Again where it stays dark", more, "drops", "dark is air"),
@@ -219,7 +222,10 @@ public final class Portions {
                 up(ml * item.density(), 0.1),
                 "g",
                 List.of(figure(
-                        "In the divot", Math.max(0.01, Math.ceil(ml * 100) / 100), "mL", "a drop is about 0.03 mL")),
+                        "In the divot",
+                        Math.max(0.01, Math.ceil(ml * 100) / 100),
+                        "mL",
+                        "a drop is about " + Text.book("glass.drop"))),
                 1,
                 0,
                 0,
@@ -250,7 +256,7 @@ public final class Portions {
                                 wiped ? "Rounds" : "Coats",
                                 coats,
                                 coats == 1 ? time : time + "s",
-                                shown(perM2) + " mL/m² each; " + source(perM2Id)),
+                                Text.of(perM2, "mL/m²") + " each; " + source(perM2Id)),
                         figure("In all", ml, "mL", "")),
                 1,
                 0,
@@ -307,7 +313,7 @@ public final class Portions {
             notes.add(
                     "Even small goes cannot be spread in time: take a slower class, cool the shop, or mend part of it first.");
         } else if (goes > 1) {
-            notes.add("One go cannot be spread in " + shown(Math.floor(window * 10) / 10) + " min: " + goes
+            notes.add("One go cannot be spread in " + Text.of(Math.floor(window * 10) / 10, "min") + ": " + goes
                     + " equal goes, each with its own clock.");
         }
     }

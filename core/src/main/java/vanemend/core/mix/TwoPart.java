@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.mix.Portion.Figure;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /**
  * Two parts in their ratio. The label's ratio is what is mixed; what the data sheet's equivalent weights ask for shows whether a ratio
@@ -77,7 +77,7 @@ public final class TwoPart {
     /** A ratio as printed on labels: 2 : 1, or 1 : 2 where the second part is the larger. */
     static String said(double ratio) {
         return ratio >= 1
-                ? Check.shown(Math.round(ratio * 100) / 100.0) + " : 1"
-                : "1 : " + Check.shown(Math.round(100 / ratio) / 100.0);
+                ? Text.ratio(Math.round(ratio * 100) / 100.0, 1)
+                : Text.ratio(1, Math.round(100 / ratio) / 100.0);
     }
 }

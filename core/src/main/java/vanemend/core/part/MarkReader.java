@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import vanemend.core.trade.Text;
 
 /**
  * Reads a moulded mark by the grammar of ISO 11469 and ISO 1043, one character after the other. Older and loose forms are read
@@ -339,7 +340,7 @@ public final class MarkReader {
         } else {
             sum = shares.stream().mapToInt(Integer::intValue).sum();
             if (sum > 99) {
-                throw new Wrong(open + 1, open + 1, "fillers add up to " + sum + " %");
+                throw new Wrong(open + 1, open + 1, "fillers add up to " + Text.of(sum, "%"));
             }
         }
         for (int i = 0; i < codes.size(); i++) {

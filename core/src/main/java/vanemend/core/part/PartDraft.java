@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.Ordered;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /**
@@ -179,8 +180,8 @@ public record PartDraft(
                 check.refuse(
                         at + ".x2Mm",
                         Math.hypot(x2 - x1, y2 - y1),
-                        "at least 10 mm long",
-                        "The " + called + " is shorter than 10 mm: give its two ends.");
+                        "at least " + Text.atLeast(10, "mm") + " long",
+                        "The " + called + " is shorter than " + Text.atLeast(10, "mm") + ": give its two ends.");
             }
             out.add(new Part.BodyLine(called, x1, y1, x2, y2));
         }

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.Peroxide;
@@ -20,9 +19,9 @@ import vanemend.core.run.ReadingFinding;
 import vanemend.core.run.RunState;
 import vanemend.core.run.RunState.MixDone;
 import vanemend.core.run.RunState.RunStep;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.Limits;
 
@@ -53,7 +52,7 @@ final class Deviations {
                         Deviation.Kind.TOO_DEEP,
                         r.step(),
                         r.at(),
-                        "Depth left " + Check.shown(r.value()) + " mm, at most " + Check.shown(deep) + " mm",
+                        "Depth left " + Text.of(r.value(), "mm") + ", at most " + Text.atMost(deep, "mm"),
                         "Thick filler cracks and prints through: back to straightening."));
             }
         }
@@ -101,7 +100,7 @@ final class Deviations {
                         Deviation.Kind.OVER_TEMPERATURE,
                         r.step(),
                         r.at(),
-                        "Surface " + Check.shown(r.value()) + " °C, at most " + Check.shown(cap) + " °C",
+                        "Surface " + Text.of(r.value(), "°C") + ", at most " + Text.atMost(cap, "°C"),
                         "Over its cap it shrinks and lifts at the edge: look for a ring after paint."));
     }
 
@@ -118,8 +117,8 @@ final class Deviations {
                         Deviation.Kind.SPREAD_LATE,
                         s.id(),
                         s.doneAt().orElseThrow(),
-                        "On the part after " + clock(took) + ", due by "
-                                + clock(by.get().minutes()),
+                        "On the part after " + Text.clock(took) + ", due by "
+                                + Text.clock(by.get().minutes()),
                         "Laid while gelling: it does not wet what it lies on and lets go from there."));
     }
 
@@ -162,8 +161,8 @@ final class Deviations {
                         Deviation.Kind.WENT_ON_EARLY,
                         s.id(),
                         s.doneAt().orElseThrow(),
-                        s.step().title() + ": " + clock(took) + " waited, "
-                                + clock(from.get().minutes()) + " asked",
+                        s.step().title() + ": " + Text.clock(took) + " waited, "
+                                + Text.clock(from.get().minutes()) + " asked",
                         "The sign was felt, the clock was not done: what is under the skin may be soft or wet."));
     }
 
@@ -206,7 +205,7 @@ final class Deviations {
                 Deviation.Kind.DOSE_OFF,
                 m.step(),
                 m.clockAt().get(),
-                "Cream " + two(given) + " %, asked " + two(asked) + " %",
+                "Cream " + percent(given) + ", asked " + percent(asked),
                 m.said().isEmpty() ? "Inside the window; the clock followed what was weighed." : m.said()));
     }
 
@@ -227,7 +226,7 @@ final class Deviations {
                         Deviation.Kind.SPREAD_LATE,
                         m.step(),
                         m.spreadAt().get(),
-                        "On the part after " + clock(took) + ", due by " + clock(by),
+                        "On the part after " + Text.clock(took) + ", due by " + Text.clock(by),
                         "Spread while gelling: torn surface, pinholes, weak edge."));
     }
 
@@ -250,8 +249,8 @@ final class Deviations {
             return Optional.empty();
         }
         String text = cure.map(c -> "Sanded at " + share(c)
-                        + " of the cure asked (" + (int) Math.floor(c.reachedMin()) + " of "
-                        + (int) Math.ceil(c.neededMin()) + " min at label temperature)")
+                        + " of the cure asked (" + Text.of(Math.floor(c.reachedMin()), "min") + " of "
+                        + Text.of(Math.ceil(c.neededMin()), "min") + " at label temperature)")
                 .orElse("Sanded though the dose never cures");
         return Optional.of(new Deviation(
                 Deviation.Kind.SANDED_BEFORE_CURE,
@@ -261,17 +260,12 @@ final class Deviations {
                 "Paper clogs, edges tear, and it goes on shrinking under the paint."));
     }
 
-    private static String two(double v) {
-        return String.format(Locale.ROOT, "%.2f", v);
-    }
-
-    private static String clock(double min) {
-        long s = Math.round(min * 60);
-        return s / 60 + ":" + String.format(Locale.ROOT, "%02d", s % 60) + " min";
+    private static String percent(double v) {
+        return Text.of(Math.round(v * 100) / 100.0, "%");
     }
 
     private static String share(Clocks.CureAt c) {
-        return Math.round(Math.floor(c.reachedMin() / c.neededMin() * 100)) + " %";
+        return Text.of(Math.round(Math.floor(c.reachedMin() / c.neededMin() * 100)), "%");
     }
 
     private static double minutes(Instant from, Instant to) {

@@ -6,6 +6,7 @@ import java.util.List;
 import vanemend.core.method.Methods;
 import vanemend.core.plan.Plan;
 import vanemend.core.run.RunState;
+import vanemend.core.trade.Text;
 
 /**
  * A later look at the repair.
@@ -23,7 +24,7 @@ public record LookAgain(Instant due, String what, String shown) {
                                 done.atOffset(ZoneOffset.UTC)
                                         .plusMonths(l.months())
                                         .toInstant(),
-                                "After " + l.months() + " months: " + l.what(),
+                                "After " + Text.of(l.months(), "months") + ": " + l.what(),
                                 l.shown())))
                 .toList();
     }

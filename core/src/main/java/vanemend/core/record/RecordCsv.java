@@ -5,6 +5,8 @@ import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** A record as CSV: a line for every step, mix, amount, deviation and amendment. Times ISO 8601, minutes to one decimal. */
 public final class RecordCsv {
@@ -81,10 +83,10 @@ public final class RecordCsv {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return out.toString();
+        return Text.plain(out.toString());
     }
 
     private static String tenth(double v) {
-        return vanemend.core.trade.Check.shown(Math.round(v * 10) / 10.0);
+        return Check.shown(Math.round(v * 10) / 10.0);
     }
 }

@@ -18,7 +18,10 @@ import vanemend.core.trade.Check;
  */
 public record RecordFile(String format, UUID repair, FrozenPlan frozen, List<BenchEvent> events) {
     /** Name and version of the format. */
-    public static final String FORMAT = "vane-mend-record-2";
+    public static final String FORMAT = "vane-mend-record-3";
+
+    /** The second format, which is still read: its words hold bare figures. */
+    public static final String FORMAT_2 = "vane-mend-record-2";
 
     /** The first format, which is still read. */
     public static final String FORMAT_1 = "vane-mend-record-1";

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import vanemend.core.plan.FrozenPlan;
+import vanemend.core.trade.Text;
 
 /** What a record can be found by: vehicle, part, material, lot, damage, deviation, person, day. */
 public final class RecordWords {
@@ -66,7 +67,7 @@ public final class RecordWords {
                 continue;
             }
             Optional<Word> hit = words.stream()
-                    .filter(w -> w.text().toLowerCase(Locale.ROOT).contains(part))
+                    .filter(w -> Text.plain(w.text()).toLowerCase(Locale.ROOT).contains(part))
                     .findFirst();
             if (hit.isEmpty()) {
                 return Optional.empty();

@@ -10,7 +10,7 @@ import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.mix.Portion;
 import vanemend.core.plan.Plan;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** What must hold before a mix goes live, looked over in one glance. */
 public final class BeforeMix {
@@ -88,10 +88,9 @@ public final class BeforeMix {
             out.add(new Must(
                     "warm enough",
                     plan.air().tempC() >= mix.law().minC(),
-                    Check.shown(plan.air().tempC()) + " °C, at least "
-                            + Check.shown(mix.law().minC()) + " °C"));
-            out.add(new Must(
-                    "label work time on file", mix.labelWorkMin() > 0, Check.shown(mix.labelWorkMin()) + " min"));
+                    Text.of(plan.air().tempC(), "°C") + ", at least "
+                            + Text.atLeast(mix.law().minC(), "°C")));
+            out.add(new Must("label work time on file", mix.labelWorkMin() > 0, Text.of(mix.labelWorkMin(), "min")));
             out.add(free(
                     mix.pour().spreadMin(),
                     mix.pour().onPartByMin() - mix.pour().mixMin()));
@@ -102,7 +101,7 @@ public final class BeforeMix {
                         "label work time on file",
                         p.workMin() > 0,
                         p.workMin() > 0
-                                ? Check.shown(Math.round(p.workMin() * 10) / 10.0) + " min today"
+                                ? Text.of(Math.round(p.workMin() * 10) / 10.0, "min") + " today"
                                 : "by its label"));
                 if (p.workMin() > 0) {
                     out.add(free(p.spreadMin(), p.onPartByMin()));
@@ -116,7 +115,7 @@ public final class BeforeMix {
         return new Must(
                 "hands free until it is spread",
                 spreadMin <= windowMin + 1e-9,
-                Check.shown(Math.ceil(spreadMin * 10 - 1e-9) / 10) + " of "
-                        + Check.shown(Math.floor(windowMin * 10 + 1e-9) / 10) + " min");
+                Text.of(Math.ceil(spreadMin * 10 - 1e-9) / 10, "min") + " of "
+                        + Text.of(Math.floor(windowMin * 10 + 1e-9) / 10, "min"));
     }
 }

@@ -20,6 +20,7 @@ import vanemend.core.run.RunState.MixDone;
 import vanemend.core.run.RunState.Reading;
 import vanemend.core.run.RunState.RunStep;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /**
@@ -163,7 +164,7 @@ public record Clocks(Plan plan, List<Reading> readings) {
     }
 
     private static String height(double deg) {
-        return deg <= 0 ? "down" : Math.round(deg) + "° high";
+        return deg <= 0 ? "down" : Text.of(Math.round(deg), "°") + " high";
     }
 
     private static String lightWarning(LightDose dose, boolean reached) {
@@ -220,7 +221,7 @@ public record Clocks(Plan plan, List<Reading> readings) {
         return age.readings().stream()
                 .filter(r -> r.surfaceC() > law.capC())
                 .findFirst()
-                .map(r -> "Surface over " + Math.round(law.capC()) + " °C: lamp off, let it cool.");
+                .map(r -> "Surface over " + Text.of(Math.round(law.capC()), "°C") + ": lamp off, let it cool.");
     }
 
     /** Cure of what was spread at {@code start}, from the surface readings typed since. */

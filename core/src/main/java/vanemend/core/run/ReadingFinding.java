@@ -7,8 +7,8 @@ import vanemend.core.plan.Plan;
 import vanemend.core.sanding.FilmBudget;
 import vanemend.core.stack.Recipe;
 import vanemend.core.trade.Air;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.Limits;
 
@@ -98,12 +98,12 @@ public record ReadingFinding(String step, String said, boolean stop) {
         boolean two = Recipe.find(plan.recipe())
                 .filter(r -> r.when().contains(Recipe.When.ANGLE_SLANT))
                 .isPresent();
-        String is = Check.shown(deg) + "° from square: ";
+        String is = Text.of(deg, "°") + " from square: ";
         if (over && !two) {
             return new ReadingFinding(
                     step,
-                    is + "over " + Check.shown(most)
-                            + "° takes two pieces, stem and patch apart. Plan anew with this angle.",
+                    is + "over " + Text.book("limit.tyre-angle.upTo")
+                            + " takes two pieces, stem and patch apart. Plan anew with this angle.",
                     true);
         }
         return new ReadingFinding(
@@ -127,10 +127,9 @@ public record ReadingFinding(String step, String said, boolean stop) {
                         .orElse(plan.air().rhPercent()));
         double margin = air.marginK(surface.get());
         double least = TradeBook.value("air.dew-margin");
-        String is = "Surface " + Check.shown(surface.get()) + " °C, dew point "
-                + Check.shown(Math.round(air.dewPointC() * 10) / 10.0) + " °C: "
-                + Check.shown(Math.floor(margin * 10 + 1e-9) / 10) + " K over it, at least " + Check.shown(least)
-                + " K";
+        String is = "Surface " + Text.of(surface.get(), "°C") + ", dew point "
+                + Text.of(Math.round(air.dewPointC() * 10) / 10.0, "°C") + ": "
+                + Text.of(Math.floor(margin * 10 + 1e-9) / 10, "K") + " over it, at least " + Text.atLeast(least, "K");
         return Optional.of(
                 margin < least
                         ? new ReadingFinding(step, is + ". Warm it, wipe it dry.", true)
@@ -138,6 +137,6 @@ public record ReadingFinding(String step, String said, boolean stop) {
     }
 
     private static String micrometres(double um) {
-        return Math.round(um) + " µm";
+        return Text.of(Math.round(um), "µm");
     }
 }

@@ -25,6 +25,7 @@ import vanemend.core.run.RunState.Reading;
 import vanemend.core.run.RunState.RunStep;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 
 /**
  * Computes where a repair stands from its frozen plan and everything that happened, in the order it was received. The same events
@@ -133,7 +134,7 @@ public final class Replay {
             String now = was.kind() == BenchEvent.Kind.READING
                     ? said(was) + ", put right to " + Check.shown(v) + " "
                             + was.quantity().map(Quantity::unit).orElse("")
-                    : said(was) + " was " + Check.shown(v) + " min earlier";
+                    : said(was) + " was " + Text.of(v, "min") + " earlier";
             unsign();
             amended.add(new RunState.Amended(was.id(), now, e.text(), e.at(), e.by()));
             lastUndoable = Optional.of(e.id());

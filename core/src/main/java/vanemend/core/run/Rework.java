@@ -1,7 +1,6 @@
 package vanemend.core.run;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import vanemend.core.method.Gate;
 import vanemend.core.method.MixPlan;
@@ -10,8 +9,8 @@ import vanemend.core.mix.Again;
 import vanemend.core.mix.Dose;
 import vanemend.core.mix.Portion;
 import vanemend.core.plan.Plan;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 
 /**
  * A round of rework that a gate's answer put into the run.
@@ -67,12 +66,9 @@ public record Rework(RunStepId gate, String answer, String path) {
             MixPlan mix = plan.mix(step.mix());
             return amount(id, mix.pour().again(), readings)
                     .map(g -> step.amounting(
-                            Check.shown(g) + " g, cream "
-                                    + String.format(
-                                            Locale.ROOT,
-                                            "%.1f",
-                                            Dose.creamG(g, mix.pour().percent())) + " g",
-                            step.kind() == Step.Kind.MIX ? Check.shown(g) + " g" : "",
+                            Text.of(g, "g") + ", cream "
+                                    + Text.of(Dose.creamG(g, mix.pour().percent()), "g"),
+                            step.kind() == Step.Kind.MIX ? Text.of(g, "g") : "",
                             step.kind() == Step.Kind.SPREAD
                                     ? step.activeMin() * g / mix.pour().fillerG()
                                     : step.activeMin()))
@@ -86,7 +82,7 @@ public record Rework(RunStepId gate, String answer, String path) {
     }
 
     private static Step portioned(Step step, Portion p, double amount) {
-        String said = Check.shown(amount) + " " + p.unit();
+        String said = Text.of(amount, p.unit());
         return step.amounting(said, said, step.activeMin());
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /**
@@ -63,7 +64,8 @@ public record FilmBudget(double soundUm, double leastUm, List<Left> left, String
             }
         }
         double end = Math.max(0, um);
-        String left = Math.round(end) + " of " + Math.round(soundUm) + " µm left, " + Math.round(leastUm) + " asked";
+        String left = Text.of(Math.round(end), "µm") + " of " + Text.of(Math.round(soundUm), "µm") + " left, "
+                + Text.atLeast(Math.round(leastUm), "µm") + " asked";
         String said = through.isPresent()
                 ? "Would cut through at " + through.get() + ": repaint instead."
                 : under.isPresent()

@@ -13,7 +13,7 @@ import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.MaterialClass.Surface;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.part.Material;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** Hard filters: what rules an item or a class out, each with its rule and a reason. */
@@ -104,8 +104,8 @@ final class ItemFilter {
                 ? Optional.empty()
                 : reason(
                         "heat",
-                        () -> "its label cures it at " + Check.shown(asks.get()) + " °C; this part takes at most "
-                                + Check.shown(cap.getAsDouble()) + " °C");
+                        () -> "its label cures it at " + Text.of(asks.get(), "°C") + "; this part takes at most "
+                                + Text.atMost(cap.getAsDouble(), "°C"));
     }
 
     private Optional<Reason> clock(ShelfItem item, MaterialClass c, Role role) {
@@ -122,8 +122,8 @@ final class ItemFilter {
         if (!sprayed && sand.isPresent() && sand.getAsDouble() > slow) {
             return reason(
                     "too-slow",
-                    () -> "too slow today: " + Math.round(Math.ceil(sand.getAsDouble())) + " min to sand at "
-                            + Check.shown(need.airC()) + " °C, at most " + Check.shown(slow) + " min");
+                    () -> "too slow today: " + Text.of(Math.round(Math.ceil(sand.getAsDouble())), "min")
+                            + " to sand at " + Text.of(need.airC(), "°C") + ", at most " + Text.atMost(slow, "min"));
         }
         double needs = c.chemistry() == Chemistry.POLYESTER
                 ? 2 * TradeBook.value("mix.minutes")
@@ -131,8 +131,8 @@ final class ItemFilter {
         if (!sprayed && work.getAsDouble() * TradeBook.value("mix.work-share") <= needs) {
             return reason(
                     "too-quick",
-                    () -> "too quick today: " + Math.round(work.getAsDouble() * 60) + " s of work time at "
-                            + Check.shown(need.airC()) + " °C leaves no time to spread");
+                    () -> "too quick today: " + Text.of(Math.round(work.getAsDouble() * 60), "s") + " of work time at "
+                            + Text.of(need.airC(), "°C") + " leaves no time to spread");
         }
         return Optional.empty();
     }

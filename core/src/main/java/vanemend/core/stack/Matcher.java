@@ -21,9 +21,9 @@ import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.MaterialClass.Surface;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.part.SurfaceState;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.MethodId;
+import vanemend.core.trade.Text;
 import vanemend.core.verdict.Limits;
 
 /**
@@ -269,18 +269,18 @@ public final class Matcher {
         if (wait.isPresent()) {
             boolean dries =
                     role == Role.PINHOLE && item.materialClass().chemistry() == MaterialClass.Chemistry.ONE_PART;
-            return Math.round(Math.ceil(wait.getAsDouble())) + " min to " + (dries ? "dry" : "sand") + " today, "
-                    + expiry;
+            return Text.of(Math.round(Math.ceil(wait.getAsDouble())), "min") + " to " + (dries ? "dry" : "sand")
+                    + " today, " + expiry;
         }
         if (!item.sand().isEmpty() && need.airC() < item.minC()) {
-            return "does not cure at " + Check.shown(need.airC()) + " °C, warm to " + Check.shown(item.minC()) + " °C; "
+            return "does not cure at " + Text.of(need.airC(), "°C") + ", warm to " + Text.of(item.minC(), "°C") + "; "
                     + expiry;
         }
         MaterialClass c = item.materialClass();
         return c.figure("full")
-                .map(f -> "full after " + Check.shown(f / 60) + " h, typical: read the label; " + expiry)
+                .map(f -> "full after " + Text.of(f / 60, "h") + ", typical: read the label; " + expiry)
                 .or(() -> c.figure("flash")
-                        .map(f -> "flash " + Check.shown(f) + " min, typical: read the label; " + expiry))
+                        .map(f -> "flash " + Text.of(f, "min") + ", typical: read the label; " + expiry))
                 .orElse(expiry);
     }
 
@@ -305,14 +305,14 @@ public final class Matcher {
                     + b.recipe().name().substring(1) + ".";
         }
         double shallow = Limits.rule("metal-shallow").upTo().orElseThrow();
-        String depth = Check.shown(need.deepestMm()) + " mm";
+        String depth = Text.of(need.deepestMm(), "mm");
         Optional<ShelfItem> putty = b.item(Role.FINISH);
         if (alone) {
-            return depth + " deep: under " + Check.shown(shallow) + " mm, putty alone.";
+            return depth + " deep: under " + Text.of(shallow, "mm") + ", putty alone.";
         }
         if (need.deepestMm() < shallow && putty.isPresent()) {
             return depth + " deep: the putty's label holds it to "
-                    + Check.shown(putty.get().typical("maxFinishedMm")) + " mm finished, so filler first.";
+                    + Text.of(putty.get().typical("maxFinishedMm"), "mm") + " finished, so filler first.";
         }
         return depth + " deep: body filler, then putty.";
     }

@@ -17,6 +17,7 @@ import vanemend.core.part.Material;
 import vanemend.core.trade.DataFile;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Ordered;
+import vanemend.core.trade.Text;
 
 /**
  * One way to mend: one school of a method, as a stack of roles.
@@ -54,14 +55,14 @@ public record Recipe(
         OUTER_LAYER("it goes through the part"),
         SHORT("too long for sealant: laminate"),
         SMALL("too large for polyester on a flexing part"),
-        ROOM_38("no 38 mm of sound plastic all round for a patch"),
+        ROOM_38("no {stack.patch-past} of sound plastic all round for a patch"),
         ABS("melts into ABS and ASA only"),
         TRIM("for grained trim only"),
         NOT_TRIM("trim has its own way"),
         PUTTY_ALONE("too deep for putty alone"),
         NOT_PUTTY_ALONE("shallow enough for putty alone"),
-        ANGLE_SQUARE("over 25° from square: two pieces"),
-        ANGLE_SLANT("up to 25° from square: one piece does");
+        ANGLE_SQUARE("over {limit.tyre-angle.upTo} from square: two pieces"),
+        ANGLE_SLANT("up to {limit.tyre-angle.upTo} from square: one piece does");
 
         private final String otherwise;
 
@@ -71,7 +72,7 @@ public record Recipe(
 
         /** Why not, where it is not met. */
         public String otherwise() {
-            return otherwise;
+            return Text.fill(otherwise);
         }
     }
 
@@ -206,7 +207,7 @@ public record Recipe(
                     set(row, "damages", Damage.Kind::valueOf),
                     texts(row.get("house")),
                     DataFile.textOr(row, "same"),
-                    DataFile.textOr(row, "note")));
+                    DataFile.wordsOr(row, "note")));
         }
         return List.copyOf(out);
     }
@@ -223,7 +224,7 @@ public record Recipe(
                     DataFile.texts(row, "with"),
                     DataFile.texts(row, "without"),
                     DataFile.textOr(row, "when"),
-                    DataFile.text(row, "why")));
+                    DataFile.words(row, "why")));
         }
         return List.copyOf(out);
     }

@@ -10,8 +10,8 @@ import java.util.function.ToDoubleFunction;
 import vanemend.core.damage.Damage;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.material.MaterialClass.Role;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** Scores whole stacks: eight terms from 0 to 1, weighted as the rule book says. Recalled, never shown as a measurement. */
@@ -119,12 +119,12 @@ final class Score {
                         1 - Math.abs(bends - flexes),
                         percent(flexes) + ", the part " + percent(bends)),
                 term("sanding", "Sanding", ease, percent(ease) + " easy"),
-                term("elapsed", "Waiting", 60 / (60 + wait), Math.round(Math.ceil(wait)) + " min of waits"),
+                term("elapsed", "Waiting", 60 / (60 + wait), Text.of(Math.round(Math.ceil(wait)), "min") + " of waits"),
                 term(
                         "hands-on",
                         "Hands on",
                         45 / (45 + e.recipe().minutes()),
-                        Check.shown(e.recipe().minutes()) + " min"),
+                        Text.of(e.recipe().minutes(), "min")),
                 term("cost", "Cost", cheap, percent(cheap) + " cheap"),
                 term("stock", "Stock", chosen == 0 ? 0 : 1 - (double) low / chosen, low == 0 ? "ample" : low + " low"),
                 term("house", "House rule", follows, follows == 1 ? "the house's own" : "another school"));
@@ -135,7 +135,7 @@ final class Score {
     }
 
     private static String percent(double share) {
-        return Math.round(share * 100) + " %";
+        return Text.of(Math.round(share * 100), "%");
     }
 
     private static double mean(Entry e, Set<Role> roles, ToDoubleFunction<MaterialClass> rated) {

@@ -8,7 +8,7 @@ import org.locationtech.jts.geom.GeometryFactory;
 import vanemend.core.footprint.Piece;
 import vanemend.core.footprint.Ring;
 import vanemend.core.footprint.Zone;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /**
  * A sheet of templates 1:1, with a rule of 100 mm to check the print by. Lower left is the origin, y up, mm.
@@ -53,7 +53,12 @@ public record Template(String title, double widthMm, double heightMm, List<Line>
      *
      * @param heightMm of its letters
      */
-    public record Word(double xMm, double yMm, double heightMm, String text) {}
+    public record Word(double xMm, double yMm, double heightMm, String text) {
+        public Word {
+            // A sheet is printed 1:1 and measured in mm, whatever a shop reads on its screens.
+            text = Text.plain(text);
+        }
+    }
 
     /** A piece in its place; turned a quarter where that saves sheet. */
     private record Placed(Piece piece, int copy, double x, double y, boolean turned) {
@@ -175,7 +180,7 @@ public record Template(String title, double widthMm, double heightMm, List<Line>
             double tick = i % 5 == 0 ? TICK_MM * 1.5 : TICK_MM;
             lines.add(new Line(Line.Kind.CHECK, List.of(x, 6.0, x, 6.0 + tick), false));
         }
-        words.add(new Word(0, 1, 3, Check.shown(CHECK_MM) + " mm: measure it before you cut. Print at 100 %."));
+        words.add(new Word(0, 1, 3, Text.of(CHECK_MM, "mm") + ": measure it before you cut. Print at 100 %."));
         words.add(new Word(0, 14, 4, title));
         return new Template(
                 title,

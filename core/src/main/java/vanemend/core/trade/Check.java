@@ -28,7 +28,7 @@ public final class Check {
 
     /** A number from {@code min} to {@code max}, both allowed, in {@code unit}. */
     public double range(String field, String name, Double given, double min, double max, String unit) {
-        String expected = "from " + shown(min) + " to " + shown(max) + " " + unit;
+        String expected = "from " + Text.between(min, max, unit);
         if (given == null) {
             refuse(field, null, expected, name + " is missing: type a size " + expected + ".");
             return min;
@@ -42,7 +42,7 @@ public final class Check {
                     field,
                     given,
                     expected,
-                    name + " of " + shown(given) + " " + unit + " cannot be right: expected " + expected + ".");
+                    name + " of " + Text.of(given, unit) + " cannot be right: expected " + expected + ".");
             return min;
         }
         return given;

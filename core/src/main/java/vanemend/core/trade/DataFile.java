@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.dataformat.yaml.YAMLMapper;
 
@@ -79,6 +80,21 @@ public final class DataFile {
             node.forEach(n -> out.add(n.asDouble()));
         }
         return List.copyOf(out);
+    }
+
+    /** A value's twin in inches: absent where the trade prints no pair. */
+    static OptionalDouble inches(JsonNode row, String field) {
+        return row.has(field) ? OptionalDouble.of(row.get(field).asDouble()) : OptionalDouble.empty();
+    }
+
+    /** Text of a required field with the figures it names by id: {@link Text#fill}. */
+    public static String words(JsonNode row, String field) {
+        return Text.fill(text(row, field));
+    }
+
+    /** The same of an optional field, empty when absent. */
+    public static String wordsOr(JsonNode row, String field) {
+        return Text.fill(textOr(row, field));
     }
 
     /** Provenance from the fields {@code provenance} and {@code source}. */

@@ -108,15 +108,15 @@ public record HouseRules(Map<String, String> chosen) implements Schools {
             row.get("options")
                     .forEach(o -> options.add(new Option(
                             DataFile.text(o, "id"),
-                            DataFile.text(o, "label"),
-                            DataFile.text(o, "told"),
+                            DataFile.words(o, "label"),
+                            DataFile.words(o, "told"),
                             o.path("planned").asBoolean(true))));
             School s = new School(
                     DataFile.text(row, "id"),
                     DataFile.text(row, "question"),
                     DataFile.texts(row, "stations"),
                     DataFile.text(row, "default"),
-                    DataFile.text(row, "why"),
+                    DataFile.words(row, "why"),
                     List.copyOf(options),
                     DataFile.texts(row, "materials"),
                     DataFile.texts(row, "methods").stream().map(MethodId::of).toList(),

@@ -1,6 +1,7 @@
 package vanemend.core.trade;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,11 +11,14 @@ import tools.jackson.databind.JsonNode;
 public final class TradeBook {
     private static final TradeBook SHIPPED = load();
     private final Map<String, TradeValue> values;
+    private final Map<String, String> said;
     private final Map<String, Caution> cautions;
     private final String closing;
 
-    private TradeBook(Map<String, TradeValue> values, Map<String, Caution> cautions, String closing) {
+    private TradeBook(
+            Map<String, TradeValue> values, Map<String, String> said, Map<String, Caution> cautions, String closing) {
         this.values = values;
+        this.said = said;
         this.cautions = cautions;
         this.closing = closing;
     }
@@ -36,6 +40,22 @@ public final class TradeBook {
             throw new IllegalArgumentException("no trade value is called " + id);
         }
         return v;
+    }
+
+    /**
+     * The figure called {@code id} as words say it: a value of the trade, or a limit of the verdict as {@code limit.<rule>.from} and
+     * {@code limit.<rule>.upTo}.
+     */
+    String said(String id) {
+        return named(said, id);
+    }
+
+    private static String named(Map<String, String> said, String id) {
+        String s = said.get(id);
+        if (s == null) {
+            throw new IllegalArgumentException("no figure is called " + id);
+        }
+        return s;
     }
 
     /** All figures in file order. */
@@ -62,14 +82,41 @@ public final class TradeBook {
         for (String file : DataFile.withFamilies("trade/values.yaml", "figures.yaml")) {
             read(DataFile.read(file), values);
         }
+        Map<String, String> said = new HashMap<>();
+        values.forEach((id, v) -> said.put(id, v.said()));
+        for (JsonNode row : DataFile.read("verdict/limits.yaml").get("rules")) {
+            limits(row, said);
+        }
         JsonNode file = DataFile.read("trade/cautions.yaml");
         Map<String, Caution> cautions = new LinkedHashMap<>();
         List<Caution> list = new ArrayList<>();
         for (JsonNode row : file.get("cautions")) {
-            list.add(new Caution(DataFile.text(row, "id"), DataFile.text(row, "text"), DataFile.texts(row, "wear")));
+            String text = Text.fill(DataFile.text(row, "text"), id -> named(said, id));
+            list.add(new Caution(DataFile.text(row, "id"), text, DataFile.texts(row, "wear")));
         }
         list.forEach(c -> cautions.put(c.id(), c));
-        return new TradeBook(values, cautions, DataFile.text(file, "closing"));
+        return new TradeBook(values, said, cautions, DataFile.text(file, "closing"));
+    }
+
+    /** A rule's figures: said in other units, what it allows never grows. */
+    private static void limits(JsonNode row, Map<String, String> said) {
+        if (row.has("from") && row.has("upTo")) {
+            said.put(
+                    "limit." + DataFile.text(row, "id"),
+                    Text.between(row.get("from").asDouble(), row.get("upTo").asDouble(), DataFile.textOr(row, "unit")));
+        }
+        for (String end : List.of("from", "upTo")) {
+            if (row.has(end)) {
+                String bound = DataFile.textOr(row, "bound");
+                said.put(
+                        "limit." + DataFile.text(row, "id") + "." + end,
+                        Text.of(
+                                row.get(end).asDouble(),
+                                DataFile.textOr(row, row.has(end + "Unit") ? end + "Unit" : "unit"),
+                                bound.isEmpty() ? Text.Bound.MAX : Text.Bound.of(bound),
+                                DataFile.inches(row, end + "Inches")));
+            }
+        }
     }
 
     private static void read(JsonNode file, Map<String, TradeValue> values) {
@@ -83,7 +130,9 @@ public final class TradeBook {
                     DataFile.text(row, "meaning"),
                     p.shown(),
                     p,
-                    DataFile.text(file.get("used"), id.substring(0, id.indexOf('.'))));
+                    DataFile.text(file.get("used"), id.substring(0, id.indexOf('.'))),
+                    Text.Bound.of(DataFile.textOr(row, "bound")),
+                    DataFile.inches(row, "inches"));
             if (values.put(id, v) != null) {
                 throw new IllegalStateException("trade value " + id + " stands twice");
             }

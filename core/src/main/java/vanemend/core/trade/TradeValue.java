@@ -1,5 +1,7 @@
 package vanemend.core.trade;
 
+import java.util.OptionalDouble;
+
 /**
  * One figure of the trade.
  *
@@ -10,6 +12,22 @@ package vanemend.core.trade;
  * @param shown provenance as shown on screen
  * @param provenance label and source
  * @param used where it works, as shown
+ * @param bound whether it is a maximum or a minimum
+ * @param inches its twin in inches, where the trade prints it as a pair
  */
 public record TradeValue(
-        String id, double value, String unit, String meaning, String shown, Provenance provenance, String used) {}
+        String id,
+        double value,
+        String unit,
+        String meaning,
+        String shown,
+        Provenance provenance,
+        String used,
+        Text.Bound bound,
+        OptionalDouble inches) {
+
+    /** As words say it: {@link Text}. */
+    public String said() {
+        return Text.of(value, unit, bound, inches);
+    }
+}

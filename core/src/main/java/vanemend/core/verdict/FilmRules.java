@@ -1,7 +1,7 @@
 package vanemend.core.verdict;
 
 import vanemend.core.damage.Run;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** Runs in clear coat: what is left of the clear after levelling. */
 final class FilmRules {
@@ -21,8 +21,7 @@ final class FilmRules {
                 wrong,
                 r.soundUm() > r.totalUm()
                         ? "clear of " + um(r.soundUm()) + " cannot be more than the total of " + um(r.totalUm())
-                        : "total beside the run " + um(r.totalUm()) + ", from " + Check.shown(thin) + " to "
-                                + um(thick));
+                        : "total beside the run " + um(r.totalUm()) + ", from " + Text.between(thin, thick, "µm"));
         double rest = r.soundUm() - r.takeUm();
         double least = Limits.rule("film-run").from().orElseThrow();
         double strict = Limits.rule("film-tight").upTo().orElseThrow();
@@ -30,11 +29,13 @@ final class FilmRules {
         out.bears(
                 bears,
                 um(rest) + " of clear left beside the run, "
-                        + (rest < least ? "at least " + um(least) : "strict end " + um(strict)));
+                        + (rest < least
+                                ? "at least " + Limits.rule("film-run").fromSaid()
+                                : "strict end " + um(strict)));
         Limits.Rule taken = Limits.rule("film-removed");
         double free = taken.from().orElseThrow();
         double most = taken.upTo().orElseThrow();
-        String said = um(r.takeUm()) + " taken beside the run of at most " + um(most);
+        String said = um(r.takeUm()) + " taken beside the run of at most " + taken.upToSaid();
         if (r.takeUm() > most) {
             out.bears(taken, said);
         } else if (r.takeUm() > free) {
@@ -45,6 +46,6 @@ final class FilmRules {
     }
 
     private static String um(double v) {
-        return Check.shown(Findings.round(v)) + " µm";
+        return Text.of(Findings.round(v), "µm");
     }
 }

@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import vanemend.core.part.Part;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** Collects what every rule says, and names the verdict. */
 final class Findings {
@@ -126,7 +126,7 @@ final class Findings {
     }
 
     static String mm(double v) {
-        return Check.shown(round(v)) + " mm";
+        return Text.of(round(v), "mm");
     }
 
     /** Shown to a tenth; what is compared stays unrounded. */

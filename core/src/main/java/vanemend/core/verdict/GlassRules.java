@@ -7,7 +7,7 @@ import vanemend.core.damage.Chip;
 import vanemend.core.damage.Crack;
 import vanemend.core.damage.Damage;
 import vanemend.core.part.Glass;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /**
@@ -60,8 +60,7 @@ final class GlassRules {
         out.measured(
                 rule,
                 t < min || t > max,
-                "glass at air temperature " + Check.shown(t) + " °C, from " + Check.shown(min) + " to "
-                        + Check.shown(max) + " °C");
+                "glass at air temperature " + Text.of(t, "°C") + ", from " + Text.between(min, max, "°C"));
     }
 
     private void nearEdge() {
@@ -75,8 +74,7 @@ final class GlassRules {
             out.measured(
                     rule,
                     nearest < least,
-                    Findings.mm(Findings.floor1(nearest)) + " from the nearest edge, at least " + Check.shown(least)
-                            + " mm");
+                    Findings.mm(Findings.floor1(nearest)) + " from the nearest edge, at least " + rule.fromSaid());
         }
     }
 
@@ -104,13 +102,13 @@ final class GlassRules {
                 out.measured(
                         small,
                         chip.pitMm() < least,
-                        "pit " + Findings.mm(chip.pitMm()) + ", at least " + Check.shown(least) + " mm to take resin");
+                        "pit " + Findings.mm(chip.pitMm()) + ", at least " + small.fromSaid() + " to take resin");
             }
         }
         Limits.Rule pit = Limits.rule("glass-us-pit");
         double most = pit.upTo().orElseThrow();
         boolean deep = chip.pitMm() > most;
-        String said = "pit " + Findings.mm(chip.pitMm()) + " of at most " + Check.shown(most) + " mm";
+        String said = "pit " + Findings.mm(chip.pitMm()) + " of at most " + pit.upToSaid();
         if (chip.type() == Chip.Type.PIT
                 && !deep
                 && chip.pitMm() >= Limits.rule("glass-us-small-pit").from().orElseThrow()) {
@@ -129,9 +127,7 @@ final class GlassRules {
         Limits.Rule pit = Limits.rule("glass-us-view-pit");
         double below = pit.upTo().orElseThrow();
         out.measured(
-                pit,
-                chip.pitMm() >= below,
-                "finished pit " + Findings.mm(chip.pitMm()) + ", below " + Check.shown(below) + " mm");
+                pit, chip.pitMm() >= below, "finished pit " + Findings.mm(chip.pitMm()) + ", below " + pit.upToSaid());
         boolean alone = near(Limits.rule("glass-us-view-near"), chip);
         if (fine && chip.pitMm() < below && alone) {
             out.bears(Limits.rule("glass-us-view-ok"), "in the driver's view, inside all limits");
@@ -141,10 +137,7 @@ final class GlassRules {
     private boolean viewSize(double mm) {
         Limits.Rule rule = Limits.rule("glass-us-view");
         double most = rule.upTo().orElseThrow();
-        out.measured(
-                rule,
-                mm > most,
-                "in the driver's view " + Findings.mm(mm) + " of at most " + Check.shown(most) + " mm");
+        out.measured(rule, mm > most, "in the driver's view " + Findings.mm(mm) + " of at most " + rule.upToSaid());
         return mm <= most;
     }
 
@@ -156,15 +149,14 @@ final class GlassRules {
                 close,
                 Double.isInfinite(chip.repairMm())
                         ? "no other repair"
-                        : Findings.mm(chip.repairMm()) + " to the nearest repair, at least " + Check.shown(least)
-                                + " mm");
+                        : Findings.mm(chip.repairMm()) + " to the nearest repair, at least " + rule.fromSaid());
         return !close;
     }
 
     /** Bears as mendable up to the limit, with the rule's own verdict above it. */
     private void size(Limits.Rule rule, double mm) {
         double most = rule.upTo().orElseThrow();
-        String said = Findings.mm(mm) + " of at most " + Check.shown(most) + " mm";
+        String said = Findings.mm(mm) + " of at most " + rule.upToSaid();
         out.bears(rule, mm > most ? rule.verdict() : Verdict.Outcome.MEND, said);
     }
 
@@ -179,7 +171,7 @@ final class GlassRules {
             out.bears(
                     a,
                     mm > most ? a.verdict() : Verdict.Outcome.LIMITS,
-                    Findings.mm(mm) + " of at most " + Check.shown(most) + " mm");
+                    Findings.mm(mm) + " of at most " + a.upToSaid());
             return;
         }
         Limits.Rule b = Limits.rule("glass-uk-b");
@@ -187,7 +179,7 @@ final class GlassRules {
         double most = b.upTo().orElseThrow();
         Verdict.Outcome outcome =
                 mm <= free ? Verdict.Outcome.MEND : mm <= most ? Verdict.Outcome.REFER : Verdict.Outcome.REPLACE;
-        out.bears(b, outcome, Findings.mm(mm) + " of at most " + Check.shown(free) + " mm");
+        out.bears(b, outcome, Findings.mm(mm) + " of at most " + b.fromSaid());
     }
 
     /** Cracks from one impact go together; a crack to two edges parts the screen. */
@@ -204,20 +196,27 @@ final class GlassRules {
                     .filter(o -> o.lengthMm() > longMm && o.trace().startsNear(k.trace(), SAME_IMPACT_MM))
                     .count();
             if (same >= 3) {
-                out.bears(three, same + " cracks over " + Check.shown(longMm) + " mm from one impact");
+                out.bears(three, same + " cracks over " + three.fromSaid() + " from one impact");
             }
             String said = Findings.mm(k.lengthMm()) + " long";
             if (k.lengthMm() > most) {
-                out.bears(Limits.rule("glass-crack"), said + " of at most " + Check.shown(most) + " mm");
+                out.bears(
+                        Limits.rule("glass-crack"),
+                        said + " of at most " + Limits.rule("glass-long-crack").upToSaid());
             } else if (k.lengthMm() > longMm || !k.fromChip()) {
                 out.bears(
                         Limits.rule("glass-long-crack"),
-                        said + (k.fromChip() ? ", over " + Check.shown(longMm) + " mm" : ", without a chip"));
+                        said
+                                + (k.fromChip()
+                                        ? ", over "
+                                                + Limits.rule("glass-long-crack")
+                                                        .fromSaid()
+                                        : ", without a chip"));
             } else if (us) {
                 out.bears(
                         Limits.rule("glass-short-crack"),
                         Verdict.Outcome.LIMITS,
-                        said + " of at most " + Check.shown(longMm) + " mm, from a chip");
+                        said + " of at most " + Limits.rule("glass-short-crack").upToSaid() + ", from a chip");
             }
             if (uk) {
                 ukCrack(k);
@@ -236,8 +235,7 @@ final class GlassRules {
                 ? Limits.rule("glass-uk-a").upTo().orElseThrow()
                 : Limits.rule("glass-uk-b").from().orElseThrow();
         Limits.Rule rule = Limits.rule("glass-uk-crack");
-        String said =
-                Findings.mm(across) + " around, zone " + (inA ? "A" : "B") + " allows " + Check.shown(most) + " mm";
+        String said = Findings.mm(across) + " around, zone " + (inA ? "A" : "B") + " allows " + Text.atMost(most, "mm");
         if (across > most) {
             out.bears(rule, said);
         } else if (k.fromChip()) {

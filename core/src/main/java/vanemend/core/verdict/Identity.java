@@ -7,7 +7,7 @@ import vanemend.core.part.Mark;
 import vanemend.core.part.Plastic;
 import vanemend.core.part.Polymer;
 import vanemend.core.part.Substrate;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /**
@@ -64,8 +64,7 @@ public record Identity(
                 p.known().map(Family::meaning),
                 low,
                 main.filter(x -> !x.energy().isEmpty())
-                        .map(x -> Check.shown(x.energy().get(0)) + " to "
-                                + Check.shown(x.energy().get(1)) + " mN/m")
+                        .map(x -> Text.between(x.energy().get(0), x.energy().get(1), "mN/m"))
                         .orElse(""),
                 PlasticRow.of(p).map(PlasticRow::heatCapC),
                 p.mark(),

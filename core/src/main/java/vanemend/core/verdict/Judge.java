@@ -4,7 +4,7 @@ import java.util.Locale;
 import vanemend.core.part.Material;
 import vanemend.core.part.Plastic;
 import vanemend.core.trade.Air;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /**
  * Judges a part by the rows of {@link Limits}: every row that concerns it is asked, the worst that bears wins. Where no row of the
@@ -49,21 +49,17 @@ public final class Judge {
     private static void air(Air air, Findings out) {
         Limits.Rule cold = Limits.rule("any-cold");
         double minC = cold.from().orElseThrow();
-        out.measured(
-                cold, air.tempC() < minC, Check.shown(air.tempC()) + " °C of at least " + Check.shown(minC) + " °C");
+        out.measured(cold, air.tempC() < minC, Text.of(air.tempC(), "°C") + " of at least " + Text.atLeast(minC, "°C"));
         Limits.Rule dew = Limits.rule("any-dew");
         double marginK = air.marginK(air.tempC());
         double least = dew.from().orElseThrow();
         out.measured(
                 dew,
                 marginK < least,
-                "panel at air temperature is " + Check.shown(Findings.floor1(marginK)) + " K above dew point, at least "
-                        + Check.shown(least) + " K");
+                "panel at air temperature is " + Text.of(Findings.floor1(marginK), "K") + " above dew point, at least "
+                        + dew.fromSaid());
         Limits.Rule humid = Limits.rule("any-humid");
         double most = humid.upTo().orElseThrow();
-        out.measured(
-                humid,
-                air.rhPercent() > most,
-                Check.shown(air.rhPercent()) + " % of at most " + Check.shown(most) + " %");
+        out.measured(humid, air.rhPercent() > most, Text.of(air.rhPercent(), "%") + " of at most " + humid.upToSaid());
     }
 }

@@ -11,6 +11,7 @@ import tools.jackson.databind.JsonNode;
 import vanemend.core.damage.Damage;
 import vanemend.core.part.Material;
 import vanemend.core.trade.DataFile;
+import vanemend.core.trade.Text;
 
 /** The table of limits as shipped, row by row. */
 public final class Limits {
@@ -47,6 +48,16 @@ public final class Limits {
             boolean carbonOnly,
             boolean care,
             String standard) {
+        /** What it bears above, as words say it. */
+        public String fromSaid() {
+            return Text.book("limit." + id + ".from");
+        }
+
+        /** What it allows, as words say it. */
+        public String upToSaid() {
+            return Text.book("limit." + id + ".upTo");
+        }
+
         /** True where a technician answers yes or no. */
         public boolean asks() {
             return !ask.isEmpty();
@@ -92,14 +103,14 @@ public final class Limits {
                     DataFile.text(row, "id"),
                     DataFile.text(row, "family"),
                     DataFile.text(row, "title"),
-                    DataFile.textOr(row, "ask"),
+                    DataFile.wordsOr(row, "ask"),
                     DataFile.textOr(row, "short"),
                     Verdict.Outcome.valueOf(DataFile.text(row, "verdict")),
                     number(row, "from"),
                     number(row, "upTo"),
                     DataFile.textOr(row, "unit"),
-                    DataFile.text(row, "reason"),
-                    DataFile.textOr(row, "instead"),
+                    DataFile.words(row, "reason"),
+                    DataFile.wordsOr(row, "instead"),
                     DataFile.provenance(row).shown(),
                     DataFile.texts(row, "materials").stream()
                             .map(Material::valueOf)
@@ -123,7 +134,8 @@ public final class Limits {
             out.add(new Unmended(
                     DataFile.text(row, "zone"),
                     row.get("upTo").asDouble(),
-                    DataFile.text(row, "text"),
+                    DataFile.text(row, "text")
+                            .replace("{upTo}", Text.atMost(row.get("upTo").asDouble(), "mm")),
                     DataFile.provenance(row).shown()));
         }
         return List.copyOf(out);

@@ -11,7 +11,7 @@ import vanemend.core.damage.RustPits;
 import vanemend.core.damage.Scratch;
 import vanemend.core.part.Metal;
 import vanemend.core.part.SurfaceState;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** Sheet metal: depth of filler, rust holes, aluminium. */
@@ -48,7 +48,7 @@ final class MetalRules {
             boolean through = deepest >= metal.gaugeMm();
             out.bears(
                     Limits.rule(through ? "metal-pits-through" : "metal-pits"),
-                    Check.shown(deepest) + " mm deep in sheet of " + Check.shown(metal.gaugeMm()) + " mm");
+                    Text.of(deepest, "mm") + " deep in sheet of " + Text.of(metal.gaugeMm(), "mm"));
         });
     }
 
@@ -61,9 +61,8 @@ final class MetalRules {
         Limits.Rule bears = deepest <= aim ? shallow : deepest <= most ? mid : Limits.rule("metal-too-deep");
         out.bears(
                 bears,
-                Check.shown(deepest) + " mm deep, "
-                        + (deepest <= aim ? "aim is at most " + Check.shown(aim) : "at most " + Check.shown(most))
-                        + " mm");
+                Text.of(deepest, "mm") + " deep, "
+                        + (deepest <= aim ? "aim is at most " + shallow.upToSaid() : "at most " + mid.upToSaid()));
     }
 
     /** Holes whose mesh margins meet count as one: its measure is the circle around all of them. */
@@ -91,7 +90,7 @@ final class MetalRules {
                                     .max()
                                     .orElse(0)));
             String said = (in.size() == 1 ? "" : in.size() + " holes that count as one: ") + Findings.mm(across)
-                    + " across of at most " + Check.shown(most) + " mm" + (atEdge ? ", reaches an edge" : "");
+                    + " across of at most " + small.upToSaid() + (atEdge ? ", reaches an edge" : "");
             out.bears(across > most || atEdge ? Limits.rule("metal-hole-large") : small, said);
         }
     }

@@ -67,7 +67,7 @@ public record PlasticRow(
                                 .filter(f -> !f.isEmpty())
                                 .map(Family::valueOf),
                         Verdict.Outcome.valueOf(DataFile.text(row, "verdict")),
-                        DataFile.text(row, "limit"),
+                        DataFile.words(row, "limit"),
                         row.get("heatCapC").asDouble(),
                         DataFile.provenance(row).shown()));
             }

@@ -3,7 +3,7 @@ package vanemend.core.verdict;
 import java.util.Optional;
 import vanemend.core.damage.Missing;
 import vanemend.core.part.Plastic;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** Plastics: the polymer's own row, heat, missing pieces. */
 final class PlasticRules {
@@ -19,13 +19,13 @@ final class PlasticRules {
                     row.get().verdict(),
                     "Polymer " + plastic.word(),
                     row.get().limit(),
-                    "Heat cap " + Check.shown(row.get().heatCapC()) + " °C.");
+                    "Heat cap " + Text.of(row.get().heatCapC(), "°C") + ".");
             Limits.Rule heat = Limits.rule("plastic-heat");
             double cap = row.get().heatCapC();
             out.measured(
                     heat,
                     c.surfaceC() > cap,
-                    "surface planned at " + Check.shown(c.surfaceC()) + " °C of at most " + Check.shown(cap) + " °C");
+                    "surface planned at " + Text.of(c.surfaceC(), "°C") + " of at most " + Text.atMost(cap, "°C"));
         } else if (plastic.mark().isPresent()) {
             out.bears(
                     polymer,
@@ -37,8 +37,9 @@ final class PlasticRules {
             double best = plastic.belief().orElseThrow().families().getFirst().share();
             out.bears(
                     Limits.rule("any-unidentified"),
-                    "belief " + Math.round(best * 100) + " % of at least "
-                            + Math.round(plastic.belief().get().enough() * 100) + " %: too thin to plan on");
+                    "belief " + Text.of(Math.round(best * 100), "%") + " of at least "
+                            + Text.atLeast(Math.round(plastic.belief().get().enough() * 100), "%")
+                            + ": too thin to plan on");
         }
         for (Missing m : c.all(Missing.class)) {
             missing(m, plastic, out);
@@ -58,8 +59,7 @@ final class PlasticRules {
         }
         Limits.Rule holds = Limits.rule("plastic-missing");
         double least = holds.from().orElseThrow();
-        String margin =
-                Findings.mm(m.soundMm()) + " of sound plastic all round, at least " + Check.shown(least) + " mm";
+        String margin = Findings.mm(m.soundMm()) + " of sound plastic all round, at least " + holds.fromSaid();
         out.bears(m.soundMm() >= least ? holds : Limits.rule("plastic-missing-large"), margin);
     }
 }

@@ -3,7 +3,7 @@ package vanemend.core.verdict;
 import java.time.temporal.ChronoUnit;
 import vanemend.core.damage.Injury;
 import vanemend.core.part.Tyre;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** Tyres: place, size, angle, tread, age, speed symbol. */
 final class TyreRules {
@@ -31,13 +31,13 @@ final class TyreRules {
         Limits.Rule size = Limits.rule(truck ? "tyre-size-truck" : "tyre-size");
         double most = size.upTo().orElseThrow();
         boolean large = i.diameterMm() > most;
-        out.measured(size, large, Check.shown(i.diameterMm()) + " mm of at most " + Check.shown(most) + " mm");
+        out.measured(size, large, Text.of(i.diameterMm(), "mm") + " of at most " + size.upToSaid());
         Limits.Rule angle = Limits.rule("tyre-angle");
         double square = angle.upTo().orElseThrow();
         out.measured(
                 angle,
                 i.angleDeg() > square,
-                Check.shown(i.angleDeg()) + "° from square, one piece up to " + Check.shown(square) + "°");
+                Text.of(i.angleDeg(), "°") + " from square, one piece up to " + angle.upToSaid());
         if (placed && !slanted && !large) {
             out.bears(Limits.rule("tyre-crown-injury"), i.angleDeg() > square ? "two-piece unit" : "one-piece unit");
         }
@@ -73,7 +73,7 @@ final class TyreRules {
                 place,
                 !ok,
                 i.place() == Injury.Place.CROWN
-                        ? Findings.mm(edge) + " from the tread edge, at least " + Check.shown(least) + " mm"
+                        ? Findings.mm(edge) + " from the tread edge, at least " + place.fromSaid()
                         : "injury in the " + i.place().word());
         return ok;
     }
@@ -104,21 +104,21 @@ final class TyreRules {
         out.measured(
                 worn,
                 tyre.treadDepthMm() <= least,
-                Check.shown(tyre.treadDepthMm()) + " mm in the shallowest groove, over " + Check.shown(least) + " mm");
+                Text.of(tyre.treadDepthMm(), "mm") + " in the shallowest groove, over " + worn.fromSaid());
         Limits.Rule front = Limits.rule("tyre-tread-front");
         double steer = front.from().orElseThrow();
         if (tyre.use() == Tyre.Use.TRUCK && tyre.position() == Tyre.Position.FRONT) {
             out.measured(
                     front,
                     tyre.treadDepthMm() < steer,
-                    Check.shown(tyre.treadDepthMm()) + " mm, front axle at least " + Check.shown(steer) + " mm");
+                    Text.of(tyre.treadDepthMm(), "mm") + ", front axle at least " + front.fromSaid());
         }
     }
 
     private static void speed(Tyre tyre, Findings out) {
         Limits.Rule rule = Limits.rule("tyre-speed");
         double h = rule.from().orElseThrow();
-        String said = "symbol " + tyre.speed() + ", " + tyre.speed().kmh() + " km/h";
+        String said = "symbol " + tyre.speed() + ", " + Text.of(tyre.speed().kmh(), "km/h");
         if (tyre.speed().kmh() > h) {
             out.bears(rule, said);
         } else if (tyre.speed().kmh() == h) {
@@ -136,7 +136,7 @@ final class TyreRules {
             return;
         }
         double years = ChronoUnit.DAYS.between(tyre.made().get(), c.today()) / DAYS_A_YEAR;
-        String said = Check.shown(Findings.floor1(years)) + " years by its date code";
+        String said = Text.of(Findings.floor1(years), "years") + " by its date code";
         if (years > old.upTo().orElseThrow()) {
             out.bears(old, said);
         } else {

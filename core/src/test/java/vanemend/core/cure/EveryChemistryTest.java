@@ -11,6 +11,7 @@ import vanemend.core.Bench;
 import vanemend.core.Seeds;
 import vanemend.core.material.ShelfItem.LabelTime;
 import vanemend.core.trade.Air;
+import vanemend.core.trade.Text;
 
 @DisplayName("cure of every chemistry: sun, moisture, solvent, heat")
 class EveryChemistryTest {
@@ -133,9 +134,9 @@ class EveryChemistryTest {
         DryingRoute lamp = DryingRoute.heated(DryingRoute.Kind.LAMP, law, 18, 1, 9, 82);
         assertThat(lamp.holdMin()).isLessThan(oven.holdMin());
         assertThat(oven.sandFromMin()).isCloseTo(oven.rampMin() + oven.holdMin() + oven.coolMin(), within(1e-9));
-        assertThat(oven.note()).contains("60 °C").contains("82 °C");
+        assertThat(Text.plain(oven.note())).contains("60 °C").contains("82 °C");
         assertThat(DryingRoute.air(law, 9, 1).cures()).isFalse();
-        assertThat(DryingRoute.air(law, 9, 1).note()).contains("Does not cure below 10 °C");
+        assertThat(Text.plain(DryingRoute.air(law, 9, 1).note())).contains("Does not cure below 10 °C");
         assertThat(DryingRoute.still(DryingRoute.Kind.SUN, Double.NaN, 9, "too low")
                         .cures())
                 .isFalse();

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import vanemend.core.Bench;
 import vanemend.core.Seeds;
 import vanemend.core.material.ShelfItem.LabelTime;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 @DisplayName("cure: Arrhenius and equivalent age, values from memory of the sources named")
@@ -135,7 +136,7 @@ class PublishedCureTest {
         assertThat(law.sandMinAt(9.9, 1)).isEmpty();
         assertThat(law.sandMinAt(10, 1)).isPresent();
         assertThat(DryingRoute.air(law, 5, 1).cures()).isFalse();
-        assertThat(DryingRoute.air(law, 5, 1).note()).contains("Does not cure below 10 °C");
+        assertThat(Text.plain(DryingRoute.air(law, 5, 1).note())).contains("Does not cure below 10 °C");
         assertThat(new EquivalentAge(law, 5, List.of()).reaches(18)).isEmpty();
         assertThatThrownBy(() -> CureLaw.of(Bench.item(
                         "x",

@@ -15,6 +15,7 @@ import vanemend.core.Seeds;
 import vanemend.core.damage.Oval;
 import vanemend.core.damage.Trace;
 import vanemend.core.method.hairline.Groove;
+import vanemend.core.trade.Text;
 
 @DisplayName(
         "dish, groove and pyramid against closed forms (textbook geometry), an integration library and published ply thickness")
@@ -116,6 +117,6 @@ class DishTest {
         Pyramid p = Pyramid.in(d, 0.262, 0.3, 0.3, 3, 3);
         assertThat(p.held()).isFalse();
         assertThat(p.plies()).hasSize(3);
-        assertThat(p.said()).contains("1.99 mm deep").contains("this one is 1.2 mm");
+        assertThat(Text.plain(p.said())).contains("1.99 mm deep").contains("this one is 1.2 mm");
     }
 }

@@ -23,6 +23,7 @@ import vanemend.core.section.Layer;
 import vanemend.core.stack.Recipe;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.SchoolFollowed;
+import vanemend.core.trade.Text;
 
 @DisplayName(
         "a plan for every way to mend, as it reads (common practice); changed only on purpose, with -Dvanemend.write=true")
@@ -70,7 +71,7 @@ class GoldenPlansTest {
                     String.format(Locale.ROOT, "  %-22s %7.3f mm %9.2f mm²%n", l.word(), l.thickestMm(), l.areaMm2()));
         }
         w.plan().ifPresent(p -> plan(out, p));
-        return out.toString().replace("\r", "");
+        return Text.plain(out.toString().replace("\r", ""));
     }
 
     private static void plan(StringBuilder out, Plan p) {

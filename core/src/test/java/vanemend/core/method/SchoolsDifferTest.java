@@ -21,6 +21,7 @@ import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
 import vanemend.core.stack.Recipe;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Text;
 
 @DisplayName(
         "what each school changes in a plan, line by line; a school that changes nothing is none (common practice)")
@@ -72,7 +73,7 @@ class SchoolsDifferTest {
                 + s.clock()
                         .map(c -> " ⏱ " + Math.round(c.minutes() * 10) / 10.0 + " min, " + c.note())
                         .orElse("")));
-        return out;
+        return out.stream().map(Text::plain).toList();
     }
 
     @ParameterizedTest(name = "{0}: {1}")

@@ -13,6 +13,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import vanemend.core.Bench;
 import vanemend.core.Seeds;
 import vanemend.core.material.ShelfItem;
+import vanemend.core.trade.Text;
 
 class TwoPartTest {
     @ParameterizedTest(name = "{0}: {3} to 100 at EEW 190")
@@ -97,7 +98,7 @@ class TwoPartTest {
             assertThat(f.getFirst().value() / f.getLast().value()).isCloseTo(ratio, within(1e-9));
             assertThat(f.getFirst().value() + f.getLast().value()).isBetween(ml - 1e-6, ml + 0.1 * (1 + 1 / ratio));
         });
-        assertThat(TwoPart.said(2)).isEqualTo("2 : 1");
-        assertThat(TwoPart.said(0.5)).isEqualTo("1 : 2");
+        assertThat(Text.plain(TwoPart.said(2))).isEqualTo("2 : 1");
+        assertThat(Text.plain(TwoPart.said(0.5))).isEqualTo("1 : 2");
     }
 }

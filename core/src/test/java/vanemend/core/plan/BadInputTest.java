@@ -18,6 +18,7 @@ import vanemend.core.part.PartDraft;
 import vanemend.core.trade.AirDraft;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.InputProblem;
+import vanemend.core.trade.Text;
 
 @DisplayName("bad input: an exact, kind message with field, given and expected; nothing is computed from it")
 class BadInputTest {
@@ -26,7 +27,7 @@ class BadInputTest {
         Optional<Workup> w = Planner.plan(draft, Bench.shop(), check);
         assertThat(w).isEmpty();
         assertThat(check.problems()).allSatisfy(p -> {
-            assertThat(p.message()).isNotBlank();
+            assertThat(Text.plain(p.message())).isNotBlank();
             assertThat(p.field()).isNotBlank();
         });
         return check.problems();
@@ -43,8 +44,9 @@ class BadInputTest {
         InputProblem p = only(Bench.dent(340, 240, -120, 100, 2));
         assertThat(p.field()).isEqualTo("damages[0].lengthMm");
         assertThat(p.given()).isEqualTo("-120");
-        assertThat(p.expected()).isEqualTo("from 3 to 700 mm");
-        assertThat(p.message()).isEqualTo("Dent 1: length of -120 mm cannot be right: expected from 3 to 700 mm.");
+        assertThat(Text.plain(p.expected())).isEqualTo("from 3 to 700 mm");
+        assertThat(Text.plain(p.message()))
+                .isEqualTo("Dent 1: length of -120 mm cannot be right: expected from 3 to 700 mm.");
         assertThat(only(Bench.dent(340, 240, 1e9, 100, 2)).field()).isEqualTo("damages[0].lengthMm");
         assertThat(only(Bench.dent(340, 240, 120, 100, 0)).field()).isEqualTo("damages[0].depthMm");
         assertThat(only(Bench.dent(340, 240, 120, 100, Double.NaN)).message()).contains("not a number");
@@ -53,7 +55,7 @@ class BadInputTest {
     @Test
     void aDentOutsideThePart() {
         InputProblem p = only(Bench.dent(690, 240, 120, 100, 2));
-        assertThat(p.message())
+        assertThat(Text.plain(p.message()))
                 .isEqualTo("Dent 1 reaches 50 mm past the part's right edge: move it in or make it smaller.");
         assertThat(p.field()).isEqualTo("damages[0].xMm");
         assertThat(only(Bench.dent(340, 900, 120, 100, 2)).field()).isEqualTo("damages[0].yMm");
@@ -64,7 +66,8 @@ class BadInputTest {
         assertThat(only(Bench.dent(340, 240, 120, 20, 5.1)).message())
                 .contains("would have torn the sheet")
                 .contains("straightedge");
-        assertThat(only(Bench.dent(340, 240, 120, 100, 26)).expected()).isEqualTo("from 0.1 to 25 mm");
+        assertThat(Text.plain(only(Bench.dent(340, 240, 120, 100, 26)).expected()))
+                .isEqualTo("from 0.1 to 25 mm");
     }
 
     @Test
@@ -84,7 +87,7 @@ class BadInputTest {
                     d.answers());
             assertThat(problems(Bench.repair(odd, Bench.dent(340, 240, 120, 100, 2))))
                     .singleElement()
-                    .satisfies(p -> assertThat(p.expected()).isEqualTo("from 0.5 to 4 mm"));
+                    .satisfies(p -> assertThat(Text.plain(p.expected())).isEqualTo("from 0.5 to 4 mm"));
         }
     }
 
@@ -159,7 +162,7 @@ class BadInputTest {
         new AirDraft(-11.0, 50.0).check(cold);
         assertThat(cold.problems())
                 .singleElement()
-                .satisfies(p -> assertThat(p.message())
+                .satisfies(p -> assertThat(Text.plain(p.message()))
                         .isEqualTo("Shop air of -11 °C cannot be right: expected from -10 to 50 °C."));
         Check hot = new Check();
         new AirDraft(60.0, 0.0).check(hot);

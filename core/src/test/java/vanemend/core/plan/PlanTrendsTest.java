@@ -19,6 +19,7 @@ import vanemend.core.method.Conditions;
 import vanemend.core.mix.Portion;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Text;
 
 @DisplayName("plans answer to what causes them: colder waits longer, larger takes more, an edge takes away")
 class PlanTrendsTest {
@@ -143,7 +144,7 @@ class PlanTrendsTest {
         assertThat(wait(p, "face").route().kind()).isEqualTo(DryingRoute.Kind.LAMP);
         assertThat(p.steps())
                 .anyMatch(s -> s.step().title().equals("Cure the plies under the lamp")
-                        && s.step().detail().contains("cool to 30 °C"));
+                        && Text.plain(s.step().detail()).contains("cool to 30 °C"));
         assertThat(p.broken()).isEmpty();
     }
 
@@ -186,15 +187,16 @@ class PlanTrendsTest {
                         .steps())
                 .as("the step says for which sun its minutes hold")
                 .anyMatch(p -> p.step().id().equals("light")
-                        && p.step().detail().contains("Planned on: sun 17° high then. Lower, it takes longer"));
+                        && Text.plain(p.step().detail())
+                                .contains("Planned on: sun 17° high then. Lower, it takes longer"));
         Wait there = wait(plan(Cases.dried(chip, DryingRoute.Kind.SUN, null), shop(20, 50, noon)), "light");
         assertThat(then.route().kind()).isEqualTo(DryingRoute.Kind.SUN);
         assertThat(then.route().sandFromMin()).isEqualTo(there.route().sandFromMin());
         // 50° north: 90 − 50 − 23.44 = 16.56 (textbook).
-        assertThat(then.route().note()).contains("sun 17° high then");
+        assertThat(Text.plain(then.route().note())).contains("sun 17° high then");
         Wait late =
                 wait(plan(Cases.dried(chip, DryingRoute.Kind.SUN, noon), shop(20, 50, noon.plusSeconds(60))), "light");
-        assertThat(late.route().note()).contains("sun 17° high now (the time given is past)");
+        assertThat(Text.plain(late.route().note())).contains("sun 17° high now (the time given is past)");
     }
 
     @Test
@@ -223,7 +225,12 @@ class PlanTrendsTest {
         assertThat(ids.stream().filter("dew"::equals).count()).isEqualTo(1);
         assertThat(ids.indexOf("dew")).isEqualTo(ids.indexOf("back-promoter") - 1);
         // 20 °C and 50 % have their dew point at 9.3 °C.
-        assertThat(p.steps().get(ids.indexOf("dew")).step().gate().orElseThrow().question())
+        assertThat(Text.plain(p.steps()
+                        .get(ids.indexOf("dew"))
+                        .step()
+                        .gate()
+                        .orElseThrow()
+                        .question()))
                 .isEqualTo("Surface at 13 °C or more, and dry?");
     }
 

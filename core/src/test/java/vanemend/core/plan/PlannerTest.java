@@ -22,6 +22,7 @@ import vanemend.core.mix.Pour;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.RuleBook;
+import vanemend.core.trade.Text;
 
 class PlannerTest {
     private static final HouseRules HOUSE = HouseRules.defaults();
@@ -141,7 +142,7 @@ class PlannerTest {
     void belowTenDegreesThereIsNoPlanAndTheReasonIsSaid() {
         Workup w = Bench.workup(Bench.usual(), Bench.shop(-5, HOUSE, Bench.shelf()));
         assertThat(w.plan()).isEmpty();
-        assertThat(w.blockers()).anySatisfy(b -> assertThat(b).contains("Does not cure below 10 °C"));
+        assertThat(w.blockers()).anySatisfy(b -> assertThat(Text.plain(b)).contains("Does not cure below 10 °C"));
         assertThat(Bench.workup(Bench.usual(), Bench.shop(10, HOUSE, Bench.shelf()))
                         .plan())
                 .isPresent();

@@ -14,6 +14,7 @@ import vanemend.core.run.BenchEvent;
 import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 
 class RepairRecordTest {
     private static final FrozenPlan FROZEN = Bench.frozen();
@@ -92,7 +93,7 @@ class RepairRecordTest {
         low.cream = 1.2;
         RepairRecord r = low.record();
         assertThat(kinds(r)).containsExactly(Deviation.Kind.DOSE_OFF);
-        assertThat(r.deviations().getFirst().text()).isEqualTo("Cream 1.20 %, asked 2.00 %");
+        assertThat(Text.plain(r.deviations().getFirst().text())).isEqualTo("Cream 1.2 %, asked 2 %");
         assertThat(r.deviations().getFirst().consequence()).contains("Slower");
         Run near = new Run();
         near.cream = 2.2;
@@ -114,9 +115,9 @@ class RepairRecordTest {
         assertThat(kinds(r))
                 .as("the filler's, and the other wait that was cut short")
                 .containsExactly(Deviation.Kind.SANDED_BEFORE_CURE, Deviation.Kind.WENT_ON_EARLY);
-        assertThat(r.deviations().getFirst().text())
+        assertThat(Text.plain(r.deviations().getFirst().text()))
                 .contains("50 % of the cure asked")
-                .contains("9 of 18 min");
+                .contains("9 min of 18 min");
     }
 
     @Test
@@ -135,7 +136,7 @@ class RepairRecordTest {
         slow.spreadMin = 4;
         RepairRecord r = slow.record();
         assertThat(kinds(r)).contains(Deviation.Kind.SPREAD_LATE);
-        assertThat(r.deviations().getFirst().text()).contains("5:00 min, due by 4:00 min");
+        assertThat(Text.plain(r.deviations().getFirst().text())).contains("5:00 min, due by 4:00 min");
     }
 
     @Test

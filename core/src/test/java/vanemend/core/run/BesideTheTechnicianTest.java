@@ -26,6 +26,7 @@ import vanemend.core.record.RepairRecord;
 import vanemend.core.record.Used;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 
 class BesideTheTechnicianTest {
     /** High sun, still to come when the plan is made. */
@@ -331,7 +332,7 @@ class BesideTheTechnicianTest {
         w.to(firstWith(w.plan(), Quantity.UV));
         double planned = w.hand().clock().orElseThrow().minutes();
         RunState.LiveClock clock = w.state().clocks().getLast();
-        assertThat(clock.note()).contains("at the start, planned 58° high.");
+        assertThat(Text.plain(clock.note())).contains("at the start, planned 58° high.");
         assertThat(clock.neededMin()).isEqualTo(planned);
         Walk late = new Walk(Cases.dried(Cases.all().get("chip-vacuum"), DryingRoute.Kind.SUN, NOON));
         late.at = NOON.plus(Duration.ofHours(3));
@@ -426,7 +427,7 @@ class BesideTheTechnicianTest {
         w.read(Quantity.RH_PERCENT, 50);
         w.read(Quantity.SURFACE_C, 12.3);
         assertThat(w.state().findings()).singleElement().satisfies(f -> {
-            assertThat(f.said()).contains("dew point 9.3 °C");
+            assertThat(Text.plain(f.said())).contains("dew point 9.3 °C");
             assertThat(f.stop()).isFalse();
         });
         w.read(Quantity.SURFACE_C, 12.1);

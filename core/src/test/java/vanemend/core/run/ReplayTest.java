@@ -14,6 +14,7 @@ import vanemend.core.Seeds;
 import vanemend.core.method.Step;
 import vanemend.core.plan.Plan;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 
 class ReplayTest {
     private static final Plan PLAN = Bench.frozen().plan();
@@ -142,7 +143,7 @@ class ReplayTest {
         assertThat(warm.endsAt().orElseThrow()).isBefore(plain.endsAt().orElseThrow());
         assertThat(warm.note()).contains("1 surface readings");
         h.read(Quantity.SURFACE_C, 55);
-        assertThat(h.state().clocks().getFirst().warning()).contains("over 50 °C");
+        assertThat(Text.plain(h.state().clocks().getFirst().warning())).contains("over 50 °C");
     }
 
     @Test

@@ -19,6 +19,7 @@ import vanemend.core.plan.Plan;
 import vanemend.core.record.Used;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 
 @DisplayName("amounts and times of rework follow the depth that was read")
 class ReworkTest {
@@ -91,8 +92,8 @@ class ReworkTest {
         assertThat(dent.mix().fillerTargetG()).isEqualTo(g);
         assertThat(dent.mix().creamTargetG()).isCloseTo(g * 0.02, within(0.051));
         Step mix = dent.hand().step();
-        assertThat(mix.figure()).isEqualTo(Math.round(g) + " g");
-        assertThat(mix.amount()).startsWith(Math.round(g) + " g, cream ");
+        assertThat(Text.plain(mix.figure())).isEqualTo(Math.round(g) + " g");
+        assertThat(Text.plain(mix.amount())).startsWith(Math.round(g) + " g, cream ");
         Step spread = dent.step("shape-gate:low/spread").step();
         assertThat(spread.activeMin()).isCloseTo(dent.plan.mix("filler").pour().spreadMin() * g / first, within(1e-9));
         dent.to("shape-gate~2");
@@ -120,7 +121,7 @@ class ReworkTest {
         assertThat(dent.mix().fillerTargetG()).isEqualTo(again.amount(0)).isLessThan(first);
         dent.to("shape-gate~2").answer("low").to("shape-gate~2:low/mix");
         assertThat(dent.mix().fillerTargetG()).isEqualTo(first);
-        assertThat(dent.hand().step().amount()).contains("for a coat", "for each 1 mm of depth");
+        assertThat(Text.plain(dent.hand().step().amount())).contains("for a coat", "for each 1 mm of depth");
     }
 
     @Test
@@ -158,7 +159,7 @@ class ReworkTest {
                 .orElseThrow();
         double ml = face.again().orElseThrow().amount(1);
         assertThat(ml).isLessThan(face.needed());
-        assertThat(h.hand().step().figure()).isEqualTo(Math.round(ml) + " mL");
+        assertThat(Text.plain(h.hand().step().figure())).isEqualTo(Math.round(ml) + " mL");
         h.to("pinholes~2");
         assertThat(Used.of(h.plan, h.state()).stream()
                         .filter(u -> u.itemId().equals(face.itemId()))

@@ -16,6 +16,7 @@ import vanemend.core.part.Metal;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Text;
 
 class MetalStackTest {
     private static Workup with(ShelfItem... more) {
@@ -88,7 +89,7 @@ class MetalStackTest {
     void tooSlowForTodaysTemperatureIsSaidInMinutes() {
         ShelfItem slow = Bench.mix("slow", "body-filler", 6, new LabelTime(21, 48));
         assertThat(ruledOut(at(21, HouseRules.defaults(), 4, slow), "slow")).isEmpty();
-        assertThat(ruledOut(at(16, HouseRules.defaults(), 4, slow), "slow"))
+        assertThat(Text.plain(ruledOut(at(16, HouseRules.defaults(), 4, slow), "slow")))
                 .contains("too slow today")
                 .contains("at 16 °C")
                 .contains("at most 60 min");
@@ -99,7 +100,8 @@ class MetalStackTest {
         assertThat(at(21, HouseRules.defaults(), 1.9).stack().puttyAlone()).isTrue();
         assertThat(at(21, HouseRules.defaults(), 2).stack().puttyAlone()).isTrue();
         assertThat(at(21, HouseRules.defaults(), 2.5).stack().puttyAlone()).isFalse();
-        assertThat(at(21, HouseRules.defaults(), 2.5).stack().fillNote()).contains("label holds it to 2 mm");
+        assertThat(Text.plain(at(21, HouseRules.defaults(), 2.5).stack().fillNote()))
+                .contains("label holds it to 2 mm");
         assertThat(at(21, HouseRules.defaults(), 4).stack().puttyAlone()).isFalse();
     }
 

@@ -18,6 +18,7 @@ import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Text;
 
 @DisplayName("verdict: every rule on both sides of its limit; the worst wins")
 class MetalVerdictTest {
@@ -121,7 +122,7 @@ class MetalVerdictTest {
                 Bench.shop(21, HouseRules.defaults(), Bench.shelf()));
         assertThat(w.plan()).isEmpty();
         assertThat(w.blockers()).anySatisfy(b -> assertThat(b).contains("Back to straightening"));
-        assertThat(finding(w.verdict(), "metal-too-deep").margin()).isEqualTo("7 mm deep, at most 6 mm");
+        assertThat(Text.plain(finding(w.verdict(), "metal-too-deep").margin())).isEqualTo("7 mm deep, at most 6 mm");
         assertThat(finding(w.verdict(), "metal-too-deep").provenance()).isEqualTo("common practice");
     }
 }

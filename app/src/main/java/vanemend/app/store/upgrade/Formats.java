@@ -11,7 +11,7 @@ import vanemend.core.record.RecordFile;
  */
 public final class Formats {
     /** Format of plans that are started now. */
-    public static final int PLAN = 2;
+    public static final int PLAN = 3;
 
     /** Format of events that are taken now. */
     public static final int EVENT = 2;
@@ -26,6 +26,9 @@ public final class Formats {
         known("plan", format, PLAN);
         if (format < 2) {
             PlanFormat1.upgrade(plan);
+        }
+        if (format < 3) {
+            PlanFormat2.upgrade(plan);
         }
     }
 
@@ -42,17 +45,26 @@ public final class Formats {
 
     /** Brings a record file to today's format; one of an unknown format is left as it is, to be refused by name. */
     public static void record(ObjectNode file) {
-        if (!RecordFile.FORMAT_1.equals(file.path("format").asString(""))) {
-            return;
+        switch (file.path("format").asString("")) {
+            case RecordFile.FORMAT_1 -> {
+                plan(1, (ObjectNode) file.get("frozen"));
+                readingsByWhatTheyAre(file.get("events"));
+            }
+            case RecordFile.FORMAT_2 -> plan(2, (ObjectNode) file.get("frozen"));
+            default -> {
+                return;
+            }
         }
-        plan(1, (ObjectNode) file.get("frozen"));
-        for (JsonNode e : file.get("events")) {
+        file.put("format", RecordFile.FORMAT);
+    }
+
+    private static void readingsByWhatTheyAre(JsonNode events) {
+        for (JsonNode e : events) {
             if ("READING".equals(e.path("kind").asString(""))) {
                 String text = e.path("text").asString("");
                 ((ObjectNode) e).put("logged", loggedByText(1, text)).put("text", source(1, text));
             }
         }
-        file.put("format", RecordFile.FORMAT);
     }
 
     private static void known(String what, int format, int newest) {

@@ -48,6 +48,19 @@ final class PlanFormat1 {
             MethodId.GLASS_CHIP,
             MethodId.TYRE_CROWN);
 
+    /** Answers that had figures in them, as the first format worded them. */
+    private static final Map<String, String> REWORDED = Map.of(
+            "Weigh 2 %",
+            "weigh-2",
+            "2 to 3 % by weight",
+            "two-to-three",
+            "10 minutes",
+            "ten",
+            "5 minutes",
+            "five",
+            "Left 3 mm proud",
+            "proud-3");
+
     private PlanFormat1() {}
 
     static void upgrade(ObjectNode frozen) {
@@ -107,7 +120,7 @@ final class PlanFormat1 {
             HouseRules.schools().stream()
                     .filter(s -> s.question().equals(question))
                     .forEach(s -> s.options().stream()
-                            .filter(o -> o.label().equals(label))
+                            .filter(o -> o.label().equals(label) || o.id().equals(REWORDED.get(label)))
                             .forEach(o -> school.put("school", s.id()).put("option", o.id())));
         });
     }

@@ -29,7 +29,7 @@ import vanemend.core.sanding.SurfaceLadder;
 import vanemend.core.section.Cut;
 import vanemend.core.section.Section;
 import vanemend.core.section.Taper;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** ABS rebuilt with solvent resin: beads over cracks and around a piece let in. */
 final class AbsLayout extends Layout {
@@ -73,14 +73,16 @@ final class AbsLayout extends Layout {
                     SolventCure.minutes(
                             resin.materialClass().figure("handle").orElse(value("solvent.handle")), bead, air),
                     "Bead skinned and firm to a nail?",
-                    "label 4 h for a 6 mm bead, stretched by today's air");
+                    "label " + Text.book("solvent.handle") + " for a bead of " + Text.book("bead.diameter")
+                            + ", stretched by today's air");
             waits.still(
                     "full",
                     "Resin: full strength",
                     resin.name(),
                     SolventCure.minutes(resin.materialClass().figure("full").orElse(value("solvent.full")), bead, air),
                     "Hard right through, no smell?",
-                    "label 24 h for a 6 mm bead; thickness counts squared");
+                    "label " + Text.book("solvent.full") + " for a bead of " + Text.book("bead.diameter")
+                            + "; thickness counts squared");
             if (!gone.isEmpty()) {
                 ShelfItem offcut = need(Role.REINFORCE);
                 double area = 0;
@@ -96,7 +98,7 @@ final class AbsLayout extends Layout {
                         offcut,
                         area,
                         gone.size(),
-                        Check.shown(plastic.thicknessMm()) + " mm thick, as the part"));
+                        Text.of(plastic.thicknessMm(), "mm") + " thick, as the part"));
             }
             amounts.coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
         }

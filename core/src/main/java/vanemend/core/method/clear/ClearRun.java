@@ -13,9 +13,9 @@ import vanemend.core.method.Step.Kind;
 import vanemend.core.sanding.FilmBudget;
 import vanemend.core.sanding.Rung;
 import vanemend.core.sanding.Tool;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** Run or sag in clear coat: the run cut down behind a putty shield, grade by grade inside the film budget, then polished. */
@@ -57,8 +57,9 @@ public final class ClearRun extends MethodPage {
         loop(
                 "lamp-again",
                 "Lamp on the run",
-                step("lamp", Kind.DO, "Lamp " + Check.shown(TradeBook.value("clear.lamp")) + " min at most, then cold")
-                        .detail("15 to 30 min, then leave it until it is as cold as the shop.")
+                step("lamp", Kind.DO, "Lamp " + Text.book("clear.lamp") + " at most, then cold")
+                        .detail(Text.book("clear.lamp-least")
+                                + " at least, then leave it until it is as cold as the shop.")
                         .zone(Zone.Kind.DAMAGE)
                         .active(TradeBook.value("minutes.lamp-setup"))
                         .caution("lamp")
@@ -79,7 +80,7 @@ public final class ClearRun extends MethodPage {
                                 "Differs",
                                 branch("differs", "Readings differ", "read again, type them in", "read-again")))
                 .layer("clear")
-                .figure(Math.round(budget.soundUm()) + " µm")
+                .figure(Text.of(Math.round(budget.soundUm()), "µm"))
                 .asks(Quantity.FILM_UM));
         loop(
                 "read-again",
@@ -109,7 +110,7 @@ public final class ClearRun extends MethodPage {
         for (Rung r : kit.ladder().rungs()) {
             OptionalDouble um = budget.after(r.id());
             String left = um.isPresent()
-                    ? Math.round(um.getAsDouble()) + " µm of clear left after it."
+                    ? Text.of(Math.round(um.getAsDouble()), "µm") + " of clear left after it."
                     : "The shield takes it, not the clear.";
             add(step(
                             r.id(),
@@ -140,7 +141,7 @@ public final class ClearRun extends MethodPage {
                                     "Stop",
                                     branch("thin", "Base shows or clear is thin", "stop: refinish the panel", "stop"),
                                     branch("high", "Still standing", "the same grade again", "same-again")))
-                    .figure(Math.round(um.orElse(budget.soundUm())) + " µm")
+                    .figure(Text.of(Math.round(um.orElse(budget.soundUm())), "µm"))
                     .asks(Quantity.FILM_UM));
         }
         loop(
@@ -164,8 +165,8 @@ public final class ClearRun extends MethodPage {
 
     private void polish() {
         add(step("polish", Kind.DO, "Polish")
-                .detail("Off the edges; let it cool between passes. " + Math.round(budget.endUm())
-                        + " µm of clear left at the end.")
+                .detail("Off the edges; let it cool between passes. " + Text.of(Math.round(budget.endUm()), "µm")
+                        + " of clear left at the end.")
                 .zone(Zone.Kind.LEVEL)
                 .layer("clear")
                 .material(name(Role.POLISH))

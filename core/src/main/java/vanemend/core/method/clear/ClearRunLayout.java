@@ -20,6 +20,7 @@ import vanemend.core.sanding.Tool;
 import vanemend.core.section.Cut;
 import vanemend.core.section.Section;
 import vanemend.core.section.Taper;
+import vanemend.core.trade.Text;
 import vanemend.core.verdict.Limits;
 
 /** Run in clear coat: shield, ladder to 3000, film budget. */
@@ -90,7 +91,7 @@ final class ClearRunLayout extends Layout {
             amounts.coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
         }
         return laid(
-                        "clear coat, " + Math.round(run.soundUm()) + " µm",
+                        "clear coat, " + Text.of(Math.round(run.soundUm()), "µm"),
                         f,
                         section(f),
                         ladder,

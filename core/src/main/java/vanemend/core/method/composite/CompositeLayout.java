@@ -29,7 +29,7 @@ import vanemend.core.sanding.SurfaceLadder;
 import vanemend.core.sanding.Tool;
 import vanemend.core.section.PanelSection;
 import vanemend.core.section.Section;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** Composite, two-sided: cloth at the back, a pyramid of plies in a dish, cream. */
 final class CompositeLayout extends Layout {
@@ -258,7 +258,7 @@ final class CompositeLayout extends Layout {
                     cloth,
                     area * n,
                     n,
-                    Check.shown(value("mesh.past")) + " mm past the damage"));
+                    Text.of(value("mesh.past"), "mm") + " past the damage"));
             pieces.add(Piece.of(
                     "back",
                     "Back, cut " + n,

@@ -23,9 +23,9 @@ import vanemend.core.part.Metal;
 import vanemend.core.sanding.Rung;
 import vanemend.core.sanding.Tool;
 import vanemend.core.trade.Caution;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /**
@@ -108,11 +108,12 @@ public final class DentFill extends MethodPage {
                 .zone(Zone.Kind.DAMAGE)
                 .layer("part")
                 .tool("Straightedge, depth gauge")
-                .figure(Check.shown(found.deepestMm()) + " mm planned")
+                .figure(Text.of(found.deepestMm(), "mm"))
                 .active(TradeBook.value("minutes.measure"))
                 .asks(Quantity.DEPTH_MM)
                 .gate(new Gate(
-                        "Is the depth left 3 mm or less, never over 6 mm?",
+                        "Is the depth left " + Text.book("limit.metal-shallow.upTo") + " or less, never over "
+                                + Text.book("limit.metal-depth.upTo") + "?",
                         "Shallow enough",
                         "open the coats",
                         "Too deep",
@@ -197,7 +198,11 @@ public final class DentFill extends MethodPage {
                     .detail("Firm, not hard: a thumbnail dents it, nothing sticks to the file.")
                     .zone(Zone.Kind.FILLER)
                     .layer("filler")
-                    .clock(Clock.Kind.FROM, "File from", cheese, "half the time to sand; the thumbnail decides")
+                    .clock(
+                            Clock.Kind.FROM,
+                            "File from",
+                            cheese,
+                            Text.book("cure.cheese-share") + " of the time to sand; the thumbnail decides")
                     .gate(new Gate(
                             "Firm as cheese?",
                             "Firm",

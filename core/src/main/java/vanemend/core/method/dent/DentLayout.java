@@ -23,7 +23,7 @@ import vanemend.core.sanding.Ladder;
 import vanemend.core.section.Section;
 import vanemend.core.stack.Need;
 import vanemend.core.stack.StackChoice;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** Footprint, section, mixes, ladder and steps of dents in sheet metal. */
@@ -51,7 +51,7 @@ final class DentLayout extends Layout {
             stack.item(Role.FILL).ifPresent(i -> fillerMix(i, footprint));
             puttyMix(need(Role.FINISH), footprint, stack.puttyAlone());
             if (primer.isPresent() && primer.get() < 0) {
-                blockers.add("Epoxy primer does not cure at " + Check.shown(airC()) + " °C: warm the shop.");
+                blockers.add("Epoxy primer does not cure at " + Text.of(airC(), "°C") + ": warm the shop.");
             }
             amounts.coats(
                     "clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, footprint, 2, "coat.wipe");
@@ -157,6 +157,6 @@ final class DentLayout extends Layout {
                         .map(w -> w + " kept")
                         .orElse("")
                 : job.house().is("filler-base", "epoxy-primer") ? "epoxy primed" : "bare";
-        return metal.word() + " " + Check.shown(metal.gaugeMm()) + " mm" + (coats.isEmpty() ? "" : ", " + coats);
+        return metal.word() + " " + Text.of(metal.gaugeMm(), "mm") + (coats.isEmpty() ? "" : ", " + coats);
     }
 }

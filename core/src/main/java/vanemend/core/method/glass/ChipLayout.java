@@ -31,7 +31,7 @@ import vanemend.core.sanding.SurfaceLadder;
 import vanemend.core.section.Cut;
 import vanemend.core.section.Section;
 import vanemend.core.section.Taper;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** Windscreen chip: drops, vacuum or pressure, light by the sun's height or a lamp. */
 final class ChipLayout extends Layout {
@@ -83,7 +83,7 @@ final class ChipLayout extends Layout {
     /** How high the sun stands when the light is planned for, in words; a time gone by is not one to plan on. */
     private String height(double up, boolean ahead) {
         String when = ahead ? "then" : job.wishes().lightAt().isEmpty() ? "now" : "now (the time given is past)";
-        return up <= 0 ? "the sun is down " + when : "sun " + Math.round(up) + "° high " + when;
+        return up <= 0 ? "the sun is down " + when : "sun " + Text.of(Math.round(up), "°") + " high " + when;
     }
 
     /** Sun, cloud and lamp side by side; the lamp where nothing else is asked for or the sun is down. */
@@ -112,7 +112,8 @@ final class ChipLayout extends Layout {
                 "Bead hard under the film's edge to a blade?",
                 route.kind() == DryingRoute.Kind.UV_LAMP
                         ? "label of the lamp"
-                        : height + "; 5 min at " + Check.shown(value("uv.sun-elevation")) + "°, recalled, verify",
+                        : height + "; " + Text.book("uv.sun-minutes") + " at " + Text.book("uv.sun-elevation")
+                                + ", recalled, verify",
                 Optional.empty(),
                 route.kind() == DryingRoute.Kind.UV_LAMP
                         ? Optional.empty()

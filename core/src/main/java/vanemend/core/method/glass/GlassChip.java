@@ -14,9 +14,9 @@ import vanemend.core.method.Step;
 import vanemend.core.method.Step.Clock;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** Windscreen chip: cleaned, filled in the shade, cured in the light, scraped flush. */
@@ -64,12 +64,12 @@ public final class GlassChip extends MethodPage {
     private void prepare() {
         add(look(
                         "glass",
-                        "Shade, glass 10 to 24 °C",
+                        "Shade, glass " + Text.limits("glass-temperature"),
                         "In the shade, not hot to the touch; paint around covered: resin marks it. Say first that a mark may"
                                 + " remain.",
                         Zone.Kind.CLEAN,
                         gate(
-                                "Shaded, between 10 and 24 °C, inner side dry?",
+                                "Shaded, " + Text.limits("glass-temperature") + ", inner side dry?",
                                 "Ready",
                                 "clean the break",
                                 "Too hot or cold",
@@ -185,7 +185,7 @@ public final class GlassChip extends MethodPage {
                         .zone(Zone.Kind.INJECTOR)
                         .layer("resin")
                         .material(name(Role.FILL))
-                        .amount(Check.shown(TradeBook.value("glass.more-drops")) + " drops")
+                        .amount(Text.book("glass.more-drops"))
                         .active(TradeBook.value("minutes.measure"))
                         .caution("uv"),
                 held(
@@ -247,7 +247,7 @@ public final class GlassChip extends MethodPage {
     private void scrape() {
         add(step("scrape", Kind.DO, "Film off, scrape flush, clean")
                 .detail(
-                        "Blade upright, 90° to the glass: it scrapes; flat, it lifts the bead out. Then clean. A mark may remain.")
+                        "Blade upright, square to the glass: it scrapes; flat, it lifts the bead out. Then clean. A mark may remain.")
                 .zone(Zone.Kind.PIT)
                 .layer("resin")
                 .tool("Blade, upright")

@@ -27,7 +27,7 @@ import vanemend.core.sanding.SurfaceLadder;
 import vanemend.core.section.Cut;
 import vanemend.core.section.Section;
 import vanemend.core.section.Taper;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** Hairline in a composite panel that flexes: stop holes, groove, sealant. */
 final class HairlineLayout extends Layout {
@@ -74,7 +74,9 @@ final class HairlineLayout extends Layout {
                     sealant.name(),
                     skin,
                     "Skin just forming, still tacky?",
-                    "label " + Math.round(value("moisture.skin")) + " min at 23 °C, 50 %; slower dry or cold");
+                    "label " + Text.of(Math.round(value("moisture.skin")), "min") + " at "
+                            + Text.book("moisture.reference") + ", " + Text.book("moisture.reference-rh")
+                            + "; slower dry or cold");
             double through = new MoistureCure(value("moisture.per-day"))
                     .minutes(depthMm, job.shop().air());
             waits.still(
@@ -83,8 +85,8 @@ final class HairlineLayout extends Layout {
                     sealant.name(),
                     Math.max(value("moisture.refit"), through),
                     "Firm right through, no tack?",
-                    "48 h; " + Check.shown(depthMm) + " mm cures through in " + Math.ceil(through / 60)
-                            + " h at today's air");
+                    Text.book("moisture.refit") + "; " + Text.of(depthMm, "mm") + " cures through in "
+                            + Text.of(Math.ceil(through / 60), "h") + " at today's air");
             pieces.add(Piece.of(
                     "outline",
                     "Tape outline",

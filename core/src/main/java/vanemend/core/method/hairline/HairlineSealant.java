@@ -10,8 +10,8 @@ import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.MethodId;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** Composite hairline in a flexing panel: ends drilled, a V opened, flexible sealant pressed in. */
@@ -81,7 +81,7 @@ public final class HairlineSealant extends MethodPage {
                         .active(TradeBook.value("minutes.measure"))
                         .caution("solvent"));
         add(step("drill", Kind.DO, "Stop-drill past each end")
-                .detail(mm("stop-hole.diameter") + " (1/8 in), " + mm("stop-hole.past")
+                .detail(mm("stop-hole.diameter") + ", " + mm("stop-hole.past")
                         + " beyond the visible end, through the cracked layer only. Start the point in a knife nick.")
                 .zone(Zone.Kind.STOP_HOLE)
                 .layer("part")
@@ -94,8 +94,8 @@ public final class HairlineSealant extends MethodPage {
     private void groove() {
         double per = TradeBook.value("minutes.groove.per-100mm") * lengthMm / 100;
         add(step("groove", Kind.DO, "Open a V, end to end")
-                .detail("Conical cutter, " + mm("groove.width") + " wide and " + Check.shown(depthMm)
-                        + " mm deep at most, never through. Chamfer its edges with 80.")
+                .detail("Conical cutter, " + mm("groove.width") + " wide and " + Text.of(depthMm, "mm")
+                        + " deep at most, never through. Chamfer its edges with 80.")
                 .zone(Zone.Kind.GROOVE)
                 .layer("part")
                 .tool("Conical cutter")
@@ -161,6 +161,9 @@ public final class HairlineSealant extends MethodPage {
                         branch("soft", "Soft beneath", "wait and try again", "wait-again")));
         kit.waited("refit").ifPresent(w -> clock(full, w, "Refit from"));
         add(full);
-        ready("Refit the panel", "Look again after 6 and 12 months: a crack past its stop hole is referred.");
+        ready(
+                "Refit the panel",
+                "Look again after " + Text.book("hairline.look-first") + " and " + Text.book("hairline.look-second")
+                        + ": a crack past its stop hole is referred.");
     }
 }

@@ -33,6 +33,7 @@ import vanemend.core.sanding.SurfaceLadder;
 import vanemend.core.sanding.Tool;
 import vanemend.core.section.PanelSection;
 import vanemend.core.section.Section;
+import vanemend.core.trade.Text;
 
 /** Plastics: backed by adhesive and cloth, by a patch or by mesh; the face alone; the finish of a weld. */
 final class PlasticLayout extends Layout {
@@ -249,7 +250,7 @@ final class PlasticLayout extends Layout {
                     item,
                     shape.getArea(),
                     separate.size(),
-                    vanemend.core.trade.Check.shown(f.zone(kind).pastMm()) + " mm past the damage"));
+                    Text.of(f.zone(kind).pastMm(), "mm") + " past the damage"));
             for (int i = 0; i < separate.size(); i++) {
                 pieces.add(Piece.of(
                         id + "-" + (i + 1),

@@ -22,7 +22,7 @@ import vanemend.core.sanding.SurfaceLadder;
 import vanemend.core.section.Cut;
 import vanemend.core.section.Section;
 import vanemend.core.section.Taper;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** Rust-through: cut back, mesh, glass-fibre filler, body filler, primer on both sides. */
 final class RustMeshLayout extends Layout {
@@ -64,7 +64,7 @@ final class RustMeshLayout extends Layout {
             amounts(f);
         }
         return laid(
-                metal.word() + " " + Check.shown(metal.gaugeMm()) + " mm, bare",
+                metal.word() + " " + Text.of(metal.gaugeMm(), "mm") + ", bare",
                 f,
                 section(f),
                 ladder,
@@ -110,7 +110,7 @@ final class RustMeshLayout extends Layout {
                 mesh,
                 shape.getArea(),
                 shape.getNumGeometries(),
-                Check.shown(value("mesh.past")) + " mm larger all round"));
+                Text.of(value("mesh.past"), "mm") + " larger all round"));
         for (int i = 0; i < shape.getNumGeometries(); i++) {
             pieces.add(Piece.of(
                     "mesh-" + (i + 1), "Mesh " + (i + 1), mesh.name(), 1, Zone.Side.BACK, shape.getGeometryN(i)));

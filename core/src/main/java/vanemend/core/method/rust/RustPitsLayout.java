@@ -18,7 +18,7 @@ import vanemend.core.sanding.SurfaceLadder;
 import vanemend.core.section.Cut;
 import vanemend.core.section.Section;
 import vanemend.core.section.Taper;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** Rust pits: stripped bare, glass-fibre filler in and over the pits, body filler beyond its edge. */
 final class RustPitsLayout extends Layout {
@@ -54,7 +54,7 @@ final class RustPitsLayout extends Layout {
             amounts(f);
         }
         return laid(
-                metal.word() + " " + Check.shown(metal.gaugeMm()) + " mm, bare",
+                metal.word() + " " + Text.of(metal.gaugeMm(), "mm") + ", bare",
                 f,
                 section(f),
                 ladder,

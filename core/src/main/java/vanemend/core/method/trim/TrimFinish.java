@@ -11,6 +11,7 @@ import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
 import vanemend.core.mix.Portion;
 import vanemend.core.trade.MethodId;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** Trim: residue, divot, grain, colour. Nothing coarser than 180 on trim, cleaned before every step, far past the repair. */
@@ -191,7 +192,8 @@ public final class TrimFinish extends MethodPage {
         add(coat(
                 "colour",
                 "Colour: light on the repair, then fuller",
-                "Light coats on the repair, dried warm; then fuller from 300 to 450 mm.",
+                "Light coats on the repair, dried warm; then fuller from " + Text.book("coat.colour-from") + " to "
+                        + Text.book("coat.colour-to") + ".",
                 "colour",
                 Zone.Kind.COLOUR));
         ready("Refit, look from the seat", "");

@@ -10,9 +10,9 @@ import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** Tyre crown injury: found, marked, measured, cut and buffed from inside, cemented, unit pulled through, stitched and sealed. */
@@ -106,13 +106,15 @@ public final class TyreInjury extends MethodPage {
         add(look(
                         "angle",
                         "Measure size and angle",
-                        "Gauge through the channel: " + Check.shown(injury.angleDeg())
-                                + "° from square planned, cutter " + Check.shown(injury.channelMm()) + " mm.",
+                        "Gauge through the channel: " + Text.of(injury.angleDeg(), "°")
+                                + " from square planned, cutter " + Text.of(injury.channelMm(), "mm") + ".",
                         Zone.Kind.CHANNEL,
                         gate(
                                 injury.twoPiece()
-                                        ? "Over 25° from square, within the size limit?"
-                                        : "25° from square or less, within the size limit?",
+                                        ? "Over " + Text.book("limit.tyre-angle.upTo")
+                                                + " from square, within the size limit?"
+                                        : Text.book("limit.tyre-angle.upTo")
+                                                + " from square or less, within the size limit?",
                                 "As planned",
                                 "clean and buff",
                                 "Differs",
@@ -121,13 +123,14 @@ public final class TyreInjury extends MethodPage {
                                         "Angle or size differs",
                                         "stop, change the damage, plan anew",
                                         "plan-anew")))
-                .figure(Check.shown(injury.angleDeg()) + " °")
+                .figure(Text.of(injury.angleDeg(), "°"))
                 .asks(Quantity.INJURY_MM, Quantity.ANGLE_DEG));
         loop(
                 "plan-anew",
                 "Plan anew",
                 step("plan-anew", Kind.DO, "Change size and angle, plan anew")
-                        .detail("Over 25° takes two pieces; over the size limit is scrap or full service.")
+                        .detail("Over " + Text.book("limit.tyre-angle.upTo")
+                                + " takes two pieces; over the size limit is scrap or full service.")
                         .zone(Zone.Kind.CHANNEL)
                         .active(TradeBook.value("minutes.gate")));
     }
@@ -141,21 +144,21 @@ public final class TyreInjury extends MethodPage {
                 .active(TradeBook.value("minutes.wash"))
                 .caution("solvent")
                 .acts(Act.CLEAN));
-        add(step("cut-inside", Kind.DO, "Cutter from inside, " + cuts() + " times")
-                .detail("Along the injury's angle, at most " + Check.shown(TradeBook.value("tyre.cut-rpm"))
-                        + " rpm, turning all the way in and out.")
+        add(step("cut-inside", Kind.DO, "Cutter from inside, " + cuts())
+                .detail("Along the injury's angle, at most " + Text.book("tyre.cut-rpm")
+                        + ", turning all the way in and out.")
                 .zone(Zone.Kind.CHANNEL)
                 .layer("stem")
-                .tool("Cutter " + Check.shown(injury.channelMm()) + " mm")
-                .figure(Check.shown(TradeBook.value("tyre.cut-rpm")) + " rpm")
+                .tool("Cutter " + Text.of(injury.channelMm(), "mm"))
+                .figure(Text.book("tyre.cut-rpm"))
                 .active(TradeBook.value("minutes.cutter") / 2)
                 .caution("buffing")
                 .acts(Act.CUT_INSIDE));
-        add(step("cut-outside", Kind.DO, "Then from outside, " + cuts() + " times")
+        add(step("cut-outside", Kind.DO, "Then from outside, " + cuts())
                 .detail("The same angle. Inside always first: it leaves the liner clean.")
                 .zone(Zone.Kind.CHANNEL)
                 .layer("stem")
-                .tool("Cutter " + Check.shown(injury.channelMm()) + " mm")
+                .tool("Cutter " + Text.of(injury.channelMm(), "mm"))
                 .active(TradeBook.value("minutes.cutter") / 2)
                 .caution("buffing")
                 .acts(Act.CUT_OUTSIDE));
@@ -166,13 +169,12 @@ public final class TyreInjury extends MethodPage {
                 .portion("unit")
                 .active(TradeBook.value("minutes.measure")));
         add(step("buff", Kind.SAND, "Buff inside the outline, even fine texture")
-                .detail(
-                        "At most " + Check.shown(TradeBook.value("tyre.buff-rpm"))
-                                + " rpm, moving: scorched rubber holds nothing. A texture like fine velvet, no liner cut through.")
+                .detail("At most " + Text.book("tyre.buff-rpm")
+                        + ", moving: scorched rubber holds nothing. A texture like fine velvet, no liner cut through.")
                 .zone(Zone.Kind.BUFF)
                 .layer("liner")
                 .tool("Low-speed buffer, rasp")
-                .figure(Check.shown(TradeBook.value("tyre.buff-rpm")) + " rpm")
+                .figure(Text.book("tyre.buff-rpm"))
                 .active(TradeBook.value("minutes.buff"))
                 .caution("buffing")
                 .acts(Act.BUFF));
@@ -185,12 +187,13 @@ public final class TyreInjury extends MethodPage {
     }
 
     private String cuts() {
-        return Check.shown(TradeBook.value(injury.truck() ? "tyre.cuts-truck" : "tyre.cuts"));
+        return Text.book(injury.truck() ? "tyre.cuts-truck" : "tyre.cuts");
     }
 
     private void cement() {
-        add(step("cement-channel", Kind.DO, "Cement the channel 3 to 5 times, leave the tool in")
-                .detail("The tool stays in until the unit is fed.")
+        add(step("cement-channel", Kind.DO, "Cement the channel, leave the tool in")
+                .detail(Text.book("tyre.cement-channel") + " at least, " + Text.book("tyre.cement-channel-most")
+                        + " at most. The tool stays in until the unit is fed.")
                 .zone(Zone.Kind.CHANNEL)
                 .layer("stem")
                 .material(name(Role.CEMENT))

@@ -25,7 +25,7 @@ import vanemend.core.section.Cut;
 import vanemend.core.section.Layer;
 import vanemend.core.section.Section;
 import vanemend.core.stack.Recipe;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /** Tyre crown injury: channel at the injury's angle, template, cement, unit, sealer. */
 final class TyreLayout extends Layout {
@@ -72,7 +72,7 @@ final class TyreLayout extends Layout {
                 f,
                 job.stack().papers(),
                 List.of(),
-                "none: buffed to an even fine texture, at most " + Check.shown(value("tyre.buff-rpm")) + " rpm"));
+                "none: buffed to an even fine texture, at most " + Text.book("tyre.buff-rpm")));
         if (blockers.isEmpty()) {
             amounts(f);
         }
@@ -88,7 +88,7 @@ final class TyreLayout extends Layout {
                 twoPiece() ? "Stem and patch" : "Combination unit",
                 unit,
                 1,
-                "for a channel of " + Check.shown(channelMm()) + " mm"));
+                "for a channel of " + Text.of(channelMm(), "mm")));
         ShelfItem cement = need(Role.CEMENT);
         amounts.portion(Portions.coats(
                 "cement",
@@ -106,7 +106,8 @@ final class TyreLayout extends Layout {
                 cement.name(),
                 dry,
                 "Tacky, not wet?",
-                "label 3 to 5 min, stretched by today's air; recalled, verify");
+                "label " + Text.book("tyre.cement-dry-from") + " to " + Text.book("tyre.cement-dry-to")
+                        + ", stretched by today's air; recalled, verify");
         ShelfItem sealer = need(Role.SEAL);
         amounts.portion(Portions.coats(
                 "sealer",

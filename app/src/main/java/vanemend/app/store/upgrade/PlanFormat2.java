@@ -1,0 +1,54 @@
+package vanemend.app.store.upgrade;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Reads a started plan of the second format as one of the third. In the second, words held bare figures; from the third on a length and a
+ * temperature in them are quantities ({@link vanemend.core.trade.Text}), so that a shop reads an old plan in its own units too. Which of them
+ * was a maximum is not known any more: they are rounded to the nearest.
+ */
+final class PlanFormat2 {
+    private static final Pattern FIGURE =
+            Pattern.compile("(-?\\d+(?:\\.\\d+)?(?: to -?\\d+(?:\\.\\d+)?)? (?:mm|°C))(?![\\p{L}²³])");
+
+    /** What a person or the shelf called something stays as it was called. */
+    private static final Set<String> NAMES = Set.of("name", "vehicle", "material", "lot", "mark");
+
+    private PlanFormat2() {}
+
+    static void upgrade(ObjectNode frozen) {
+        words(frozen.get("workup"));
+    }
+
+    private static void words(JsonNode node) {
+        if (node instanceof ObjectNode object) {
+            for (Map.Entry<String, JsonNode> e : List.copyOf(object.properties())) {
+                if (e.getValue().isString()) {
+                    if (!NAMES.contains(e.getKey())) {
+                        object.put(e.getKey(), quantities(e.getValue().asString()));
+                    }
+                } else {
+                    words(e.getValue());
+                }
+            }
+        } else if (node instanceof ArrayNode array) {
+            for (int i = 0; i < array.size(); i++) {
+                if (array.get(i).isString()) {
+                    array.set(i, array.stringNode(quantities(array.get(i).asString())));
+                } else {
+                    words(array.get(i));
+                }
+            }
+        }
+    }
+
+    static String quantities(String words) {
+        return FIGURE.matcher(words).replaceAll("⟦$1⟧");
+    }
+}

@@ -1,0 +1,22 @@
+import type { System } from "./units";
+
+/** What this screen prefers; kept in the browser. */
+export interface Preferred {
+  system: System;
+  theme: "day" | "night";
+  sound: boolean;
+}
+
+const KEY = "vanemend.preferences";
+
+/** What was preferred last here. */
+export function preferred(): Preferred {
+  const fallback = { system: "metric", theme: "day", sound: true } as const;
+  try {
+    return { ...fallback, ...(JSON.parse(localStorage.getItem(KEY) ?? "{}") as object) };
+  } catch {
+    return fallback;
+  }
+}
+
+export const prefer = (next: Preferred) => localStorage.setItem(KEY, JSON.stringify(next));
