@@ -2,6 +2,8 @@ import { useSyncExternalStore } from "react";
 import type { Api } from "../api/client";
 import { useCatalogue } from "../api/queries";
 import type { Ask } from "../repair/run/asks";
+import { usePreferences } from "../shell/preferences";
+import { inUnits } from "../units/text";
 
 export type Shown = Api["Shown"];
 
@@ -50,7 +52,13 @@ function subscribe(listener: () => void) {
 }
 
 /** What every device shows, live, for as long as somebody looks. */
-export const useDevices = (): Live => useSyncExternalStore(subscribe, () => state);
+export function useDevices(): Live {
+  const { system } = usePreferences();
+  return inUnits(
+    useSyncExternalStore(subscribe, () => state),
+    system,
+  );
+}
 
 /** A figure that a device has for what is asked, with how it stands. */
 export interface LiveFigure {

@@ -4,6 +4,8 @@ import { type ReactNode, useState } from "react";
 import { ask, type Api } from "../api/client";
 import { useTold } from "../api/queries";
 import { Measure } from "../shell/field";
+import { usePreferences } from "../shell/preferences";
+import { length, percent } from "../units/units";
 
 /** Rules of thumb, tried: what they really give and what that leads to. */
 export function Try({ book }: { book: Api["RulesView"] }) {
@@ -62,12 +64,13 @@ function Answer({ view, error }: { view: Api["ThumbView"] | undefined; error: Er
 function Bead() {
   const [puddleMm, setPuddle] = useState<number | undefined>(80);
   const [beadMm, setBead] = useState<number | undefined>(80);
+  const { system } = usePreferences();
   const { data, error } = useThumb<Api["BeadView"]>(
     `/api/bead?puddleMm=${puddleMm}&beadMm=${beadMm}`,
     puddleMm !== undefined && beadMm !== undefined,
   );
   return (
-    <Bench title="Bead across the puddle" told="A bead from edge to edge is 2 % only on a puddle of 100 mm.">
+    <Bench title="Bead across the puddle" told="A bead from edge to edge is the right dose on one size of puddle only.">
       <div className="grid grid-cols-2 gap-2">
         <Measure label="Puddle across" quantity="length" value={puddleMm} onChange={setPuddle} />
         <Measure label="Bead" quantity="length" value={beadMm} onChange={setBead} />
@@ -77,11 +80,11 @@ function Bead() {
         view={
           data && {
             figures: [
-              `${data.percent.toFixed(1)}\u202f% of cream`,
-              `${Math.round(data.rightBeadMm)} mm of bead would be 2\u202f%`,
+              `${percent(data.percent)} of cream`,
+              `${length(data.rightBeadMm, system)} of bead would be ${percent(data.nominalPercent)}`,
             ],
-            leadsTo: data.said || "Inside 1.5 to 3 %: cures as the label says, in about the label's time.",
-            good: data.percent >= 1.5 && data.percent <= 3,
+            leadsTo: data.said,
+            good: data.good,
           }
         }
       />

@@ -878,6 +878,9 @@ export interface components {
             reason?: string;
         };
         BeadView: {
+            good: boolean;
+            /** Format: double */
+            nominalPercent: number;
             /** Format: double */
             percent: number;
             /** Format: double */
@@ -1904,12 +1907,6 @@ export interface components {
             id: number;
             record: components["schemas"]["RepairRecord"];
         };
-        RejectedClass: {
-            id: string;
-            name: string;
-            reason: string;
-            rule: string;
-        };
         RepairDraft: {
             /** Format: double */
             cutYMm?: number;
@@ -2040,6 +2037,12 @@ export interface components {
             reason: string;
             /** @enum {string} */
             role: "REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER";
+            rule: string;
+        };
+        RuledOutWay: {
+            id: string;
+            name: string;
+            reason: string;
             rule: string;
         };
         RulesView: {
@@ -2342,8 +2345,8 @@ export interface components {
             papers: components["schemas"]["ShelfItem"][];
             puttyAlone: boolean;
             ranked: components["schemas"]["RankedStack"][];
-            rejectedClasses: components["schemas"]["RejectedClass"][];
-            rejectedWays: components["schemas"]["RejectedClass"][];
+            rejectedClasses: components["schemas"]["RuledOutWay"][];
+            rejectedWays: components["schemas"]["RuledOutWay"][];
             ruledOut: components["schemas"]["RuledOut"][];
             taken: string;
         };

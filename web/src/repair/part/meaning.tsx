@@ -1,10 +1,13 @@
 import type { Api } from "../../api/client";
 import { useCatalogue } from "../../api/queries";
+import { usePreferences } from "../../shell/preferences";
+import { said } from "../../units/text";
 import { Head } from "../sheet";
 import { useIdentified } from "./identify";
 
 /** What the substrate means before anything is done to it. */
 function Meaning({ identity: i }: { identity: Api["Identity"] }) {
+  const { system } = usePreferences();
   if (!i.meaning && i.heatCapC === undefined) return null;
   return (
     <>
@@ -22,7 +25,7 @@ function Meaning({ identity: i }: { identity: Api["Identity"] }) {
         {i.heatCapC !== undefined && (
           <div>
             <dt className="hd">Heat</dt>
-            <dd>{`Surface at most ${i.heatCapC} °C`}; recalled, verify.</dd>
+            <dd>Surface at most {said(`⟦${i.heatCapC} °C most⟧`, system)}; recalled, verify.</dd>
           </div>
         )}
         {i.floats !== undefined && i.densityGPerCm3 !== undefined && (

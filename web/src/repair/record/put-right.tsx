@@ -4,8 +4,9 @@ import type { Api } from "../../api/client";
 import { now as serverNow } from "../../api/clock";
 import { useRun, useZone } from "../../api/queries";
 import { Line, Measure, type Quantity } from "../../shell/field";
+import { usePreferences } from "../../shell/preferences";
 import { SheetDialog } from "../../shell/sheet-dialog";
-import { dayAndTime, moment } from "../../units/units";
+import { amountOf, dayAndTime, moment, type System } from "../../units/units";
 import { type Ask, type Asked, useAsked } from "../run/asks";
 import { type BenchEvent, outbox } from "../run/outbox";
 
@@ -22,14 +23,14 @@ interface Happened {
   note: boolean;
 }
 
-function happenings(run: Api["RunView"], asked: (ask: Ask) => Asked): Happened[] {
+function happenings(run: Api["RunView"], asked: (ask: Ask) => Asked, system: System): Happened[] {
   const title = (step: string) => run.state.steps.find((s) => s.id === step)?.step.title ?? "";
   const readings = run.state.readings.map((r): Happened => {
     const ask = asked(r.quantity);
     return {
       event: r.event,
       at: r.at,
-      said: `${ask.label} ${r.value}\u202f${ask.unit}, at ${title(r.step).toLowerCase()}`,
+      said: `${ask.label} ${amountOf(r.value, ask.unit, system)}, at ${title(r.step).toLowerCase()}`,
       quantity: ask.quantity,
       value: r.value,
       field: ask.label,
@@ -61,6 +62,7 @@ function happenings(run: Api["RunView"], asked: (ask: Ask) => Asked): Happened[]
 /** What was put right or taken back, and the way to do it: with a reason, nothing erased. */
 export function PutRight({ id, record }: { id: number; record: Api["RepairRecord"] }) {
   const zone = useZone();
+  const { system } = usePreferences();
   const run = useRun(id);
   const asked = useAsked();
   const [open, setOpen] = useState(false);
@@ -101,7 +103,7 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
         >
           {picked === undefined ? (
             <ul className="max-h-[60vh] overflow-y-auto" aria-label="What happened">
-              {(run.data ? happenings(run.data, asked) : []).map((h) => (
+              {(run.data ? happenings(run.data, asked, system) : []).map((h) => (
                 <li key={h.event} className="border-b border-hair">
                   <button
                     type="button"

@@ -2,7 +2,8 @@ import { useState } from "react";
 import type { Api } from "../../api/client";
 import { LiveFigureLine } from "../../devices/live-figure";
 import { Measure } from "../../shell/field";
-import { grams, percent } from "../../units/units";
+import { usePreferences } from "../../shell/preferences";
+import { grams, length, percent } from "../../units/units";
 import { type Ask, useAsked } from "./asks";
 
 /** Filler first, then cream to what was really weighed; what was weighed may be weighed again. Enter takes a weight. */
@@ -61,8 +62,9 @@ export function Weighing({
 
 /** A puddle's area goes with its filler, the bead across it with the area. */
 function NoScale({ share, pour }: { share: number; pour: Api["Pour"] }) {
-  const puddle = `${Math.round(pour.puddleMm * Math.sqrt(share))} mm`;
-  const bead = `${Math.round(pour.beadMm * share)} mm`;
+  const { system } = usePreferences();
+  const puddle = length(pour.puddleMm * Math.sqrt(share), system);
+  const bead = length(pour.beadMm * share, system);
   return (
     <p className="n text-20 leading-6">
       No scale: puddle {puddle} across, bead {bead}.

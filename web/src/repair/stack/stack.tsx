@@ -174,7 +174,7 @@ function RankedRow({
   );
 }
 
-function Rejected({ title, rows }: { title: string; rows: readonly Api["RejectedClass"][] }) {
+function Rejected({ title, rows }: { title: string; rows: readonly Api["RuledOutWay"][] }) {
   if (rows.length === 0) return null;
   return (
     <details>

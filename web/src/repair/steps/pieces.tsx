@@ -30,7 +30,9 @@ export function PiecesPanel({
       <svg className="absolute size-0" aria-hidden="true">
         <Hatches id={id} />
       </svg>
-      <Head title="Cutting templates, 1:1">{pieces.length === 0 ? "" : "millimetres, with a 100 mm check rule"}</Head>
+      <Head title="Cutting templates, 1:1">
+        {pieces.length === 0 ? "" : "millimetres, with a rule to check the print by"}
+      </Head>
       {pieces.length === 0 ? (
         <p className="px-4 py-3">This plan cuts nothing to shape.</p>
       ) : (

@@ -247,9 +247,9 @@ function BeadPanel({ pour, putty }: { pour: Api["Pour"]; putty: boolean }) {
             <span className="font-bold text-oxide-text">{answer.error.message}</span>
           ) : answer.data ? (
             <>
-              <b className="n text-20">{percent(answer.data.percent)}</b> of cream.{" "}
-              {answer.data.said || `Inside the window: times go × ${answer.data.workFactor.toFixed(2)}.`} Right for 2
-              {"\u202f"}%: {length(answer.data.rightBeadMm, system)}.
+              <b className="n text-20">{percent(answer.data.percent)}</b> of cream. {answer.data.said} Times go ×{" "}
+              {answer.data.workFactor.toFixed(2)}. Right for {percent(answer.data.nominalPercent)}:{" "}
+              {length(answer.data.rightBeadMm, system)}.
             </>
           ) : null}
         </p>
@@ -282,7 +282,9 @@ function Routes({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftOnScreen; f
                 lamp && cures
                   ? `ramp ${Math.ceil(r.rampMin)}, hold ${Math.ceil(r.holdMin)}, cool ${Math.ceil(r.coolMin)}\u202fmin. ${r.note}`
                   : r.note ||
-                    (mix.law.fitted ? "from the label's own times" : "twice as fast per 10 °C: recalled, verify")
+                    (mix.law.fitted
+                      ? "from the label's own times"
+                      : "by the usual law of temperature: recalled, verify")
               }
             />
           </button>

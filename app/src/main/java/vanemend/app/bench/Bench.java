@@ -28,11 +28,11 @@ import vanemend.core.plan.Workup;
 import vanemend.core.record.LookAgain;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.record.Used;
-import vanemend.core.run.Ahead;
 import vanemend.core.run.BenchEvent;
 import vanemend.core.run.ReadingsCsv;
 import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
+import vanemend.core.run.StillToCome;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.InputProblem;
 import vanemend.core.trade.Quantity;
@@ -49,7 +49,7 @@ public class Bench {
     public record Running(long id, FrozenPlan frozen, RunState state, int events, Instant now) {}
 
     /** A run on the bench; {@code ahead} as if it were alone. */
-    public record Live(long id, FrozenPlan frozen, RunState state, List<Ahead.Stretch> ahead) {}
+    public record Live(long id, FrozenPlan frozen, RunState state, List<StillToCome.Stretch> ahead) {}
 
     /** Finished work. */
     public record Finished(long id, FrozenPlan frozen, RepairRecord record) {}
@@ -355,7 +355,7 @@ public class Bench {
             FrozenPlan frozen = frozen(id);
             RunState state = Replay.of(frozen.plan(), events.of(id, newest), now);
             if (state.finishedAt().isEmpty()) {
-                out.add(new Live(id, frozen, state, Ahead.of(state, now)));
+                out.add(new Live(id, frozen, state, StillToCome.of(state, now)));
             } else {
                 finished.put(id, newest);
             }

@@ -7,6 +7,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import vanemend.core.trade.Text;
 
 /** Looks at one device again and again; keeps the last figures that could be believed, and says when they are old. */
 final class Watch {
@@ -51,8 +52,8 @@ final class Watch {
                 .toList();
         if (!wild.isEmpty()) {
             String what = wild.stream()
-                    .map(f -> f.measured().word() + " " + f.value() + " "
-                            + f.measured().unit())
+                    .map(f -> f.measured().word() + " "
+                            + Text.of(f.value(), f.measured().unit()))
                     .collect(Collectors.joining(", "));
             return failed(Shown.State.NONSENSE, "Shows " + what + ", which cannot be: type the figure instead.");
         }

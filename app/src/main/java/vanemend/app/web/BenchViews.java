@@ -26,9 +26,9 @@ import vanemend.app.web.Views.ShopView;
 import vanemend.app.web.Views.Standing;
 import vanemend.core.method.Conditions;
 import vanemend.core.plan.AirEffect;
-import vanemend.core.run.Ahead;
 import vanemend.core.run.RunState;
 import vanemend.core.run.Sharing;
+import vanemend.core.run.StillToCome;
 import vanemend.core.trade.Air;
 
 /** The bench as it stands: live clocks, and the next thing for each pair of hands. */
@@ -121,7 +121,7 @@ class BenchViews {
                 .toList();
     }
 
-    private static LiveView live(Bench.Live l, List<Ahead.Stretch> ahead) {
+    private static LiveView live(Bench.Live l, List<StillToCome.Stretch> ahead) {
         RunState s = l.state();
         return new LiveView(
                 l.id(),

@@ -26,8 +26,8 @@ import vanemend.core.part.Belief;
 import vanemend.core.part.BenchTest;
 import vanemend.core.part.Family;
 import vanemend.core.part.Glass;
+import vanemend.core.part.MadeOf;
 import vanemend.core.part.MarkReader;
-import vanemend.core.part.Material;
 import vanemend.core.part.Outline;
 import vanemend.core.part.Plastic;
 import vanemend.core.part.SubstrateDraft;
@@ -95,9 +95,9 @@ class IdentifyController {
                         .toList());
     }
 
-    private static List<Material> materials(java.util.function.Predicate<Material> on) {
-        List<Material> out = new ArrayList<>();
-        for (Material m : Material.values()) {
+    private static List<MadeOf> materials(java.util.function.Predicate<MadeOf> on) {
+        List<MadeOf> out = new ArrayList<>();
+        for (MadeOf m : MadeOf.values()) {
             if (on.test(m)) {
                 out.add(m);
             }

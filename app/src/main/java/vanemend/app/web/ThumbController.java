@@ -39,11 +39,18 @@ class ThumbController {
         Refused.unlessClean("Bead and puddle", check);
         double percent = BeadRule.percent(puddleMm, beadMm);
         Peroxide effect = Peroxide.of(percent);
+        double nominal = TradeBook.value("peroxide.nominal");
+        boolean good = effect.said().isEmpty();
         return new BeadView(
                 percent,
-                BeadRule.beadMm(puddleMm, TradeBook.value("peroxide.nominal")),
+                nominal,
+                BeadRule.beadMm(puddleMm, nominal),
                 effect.factorOrNone().orElse(0),
-                effect.said());
+                good
+                        ? "Inside " + Text.book("peroxide.low") + " to " + Text.book("peroxide.high")
+                                + ": cures as the label says."
+                        : effect.said(),
+                good);
     }
 
     @GetMapping("/thumb/grit")

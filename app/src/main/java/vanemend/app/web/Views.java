@@ -19,8 +19,8 @@ import vanemend.core.part.Belief;
 import vanemend.core.part.BenchTest;
 import vanemend.core.part.Family;
 import vanemend.core.part.Glass;
+import vanemend.core.part.MadeOf;
 import vanemend.core.part.MarkReader;
-import vanemend.core.part.Material;
 import vanemend.core.part.Outline;
 import vanemend.core.part.SurfaceState;
 import vanemend.core.plan.AirEffect;
@@ -30,9 +30,9 @@ import vanemend.core.plan.Workup;
 import vanemend.core.record.LookAgain;
 import vanemend.core.record.RecordWords;
 import vanemend.core.record.RepairRecord;
-import vanemend.core.run.Ahead;
 import vanemend.core.run.RunState;
 import vanemend.core.run.Sharing;
+import vanemend.core.run.StillToCome;
 import vanemend.core.sanding.Grains;
 import vanemend.core.sanding.Tool;
 import vanemend.core.stack.Recipe;
@@ -152,7 +152,7 @@ final class Views {
             int stepsDone,
             int steps,
             Optional<Instant> promisedAt,
-            List<Ahead.Stretch> ahead) {}
+            List<StillToCome.Stretch> ahead) {}
 
     /** What one person does next. */
     record HandsView(Account person, Optional<Long> repair, String name, String title, Optional<Instant> from) {}
@@ -222,10 +222,10 @@ final class Views {
             List<InputProblem> problems) {}
 
     /** A kind of damage and the parts it is met on. */
-    record KindView(Damage.Kind kind, String word, List<Material> materials) {}
+    record KindView(Damage.Kind kind, String word, List<MadeOf> materials) {}
 
     /** A surface state and the parts it is met on. */
-    record StateView(SurfaceState state, String word, String asks, List<Material> materials) {}
+    record StateView(SurfaceState state, String word, String asks, List<MadeOf> materials) {}
 
     /** A stamp of a pane. */
     record StampView(Glass.Stamp stamp, String word) {}
@@ -298,8 +298,18 @@ final class Views {
      */
     record ThumbView(List<String> figures, String leadsTo, boolean good) {}
 
-    /** What a bead across a puddle really gives. */
-    record BeadView(double percent, double rightBeadMm, double workFactor, String said) {}
+    /**
+     * What a bead across a puddle really gives.
+     *
+     * @param percent cream by weight of filler, %
+     * @param nominalPercent the dose it is held against, %
+     * @param rightBeadMm bead that would give that, mm
+     * @param workFactor how times go; 0 where it never cures
+     * @param said what it leads to
+     * @param good whether it cures as its label says
+     */
+    record BeadView(
+            double percent, double nominalPercent, double rightBeadMm, double workFactor, String said, boolean good) {}
 
     /**
      * A device.

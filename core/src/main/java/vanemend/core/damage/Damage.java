@@ -3,32 +3,44 @@ package vanemend.core.damage;
 import java.util.EnumSet;
 import java.util.Set;
 import org.locationtech.jts.geom.Geometry;
-import vanemend.core.part.Material;
+import vanemend.core.part.MadeOf;
 
 /** Something that happened to a part. */
 public sealed interface Damage
-        permits Dent, Scratch, RustHole, RustPits, Crack, Hole, Missing, Seam, Hairline, Chip, Injury, Run, Blemish {
+        permits Dent,
+                Scratch,
+                RustHole,
+                RustPits,
+                Crack,
+                Hole,
+                Missing,
+                Seam,
+                Hairline,
+                Chip,
+                Injury,
+                PaintRun,
+                Blemish {
     /** Kinds of damage and the parts they are met on. */
     enum Kind {
-        DENT("Dent", EnumSet.of(Material.METAL)),
-        SCRATCH("Scratch or gouge", EnumSet.of(Material.METAL, Material.PLASTIC, Material.COMPOSITE)),
-        RUST_HOLE("Rust hole", EnumSet.of(Material.METAL)),
-        RUST_PITS("Rust pits, no hole", EnumSet.of(Material.METAL)),
-        CRACK("Crack", EnumSet.of(Material.METAL, Material.PLASTIC, Material.COMPOSITE, Material.GLASS)),
-        HOLE("Hole or tear", EnumSet.of(Material.PLASTIC, Material.COMPOSITE)),
-        MISSING("Missing piece", EnumSet.of(Material.PLASTIC, Material.COMPOSITE)),
-        SEAM("Welded seam", EnumSet.of(Material.PLASTIC)),
-        HAIRLINE("Hairline", EnumSet.of(Material.COMPOSITE)),
-        CHIP("Stone chip", EnumSet.of(Material.GLASS)),
-        INJURY("Injury", EnumSet.of(Material.TYRE)),
-        RUN("Run or sag", EnumSet.of(Material.FILM)),
-        DIVOT("Divot or grain damage", EnumSet.of(Material.PLASTIC)),
-        RESIDUE("Glue residue", EnumSet.of(Material.PLASTIC));
+        DENT("Dent", EnumSet.of(MadeOf.METAL)),
+        SCRATCH("Scratch or gouge", EnumSet.of(MadeOf.METAL, MadeOf.PLASTIC, MadeOf.COMPOSITE)),
+        RUST_HOLE("Rust hole", EnumSet.of(MadeOf.METAL)),
+        RUST_PITS("Rust pits, no hole", EnumSet.of(MadeOf.METAL)),
+        CRACK("Crack", EnumSet.of(MadeOf.METAL, MadeOf.PLASTIC, MadeOf.COMPOSITE, MadeOf.GLASS)),
+        HOLE("Hole or tear", EnumSet.of(MadeOf.PLASTIC, MadeOf.COMPOSITE)),
+        MISSING("Missing piece", EnumSet.of(MadeOf.PLASTIC, MadeOf.COMPOSITE)),
+        SEAM("Welded seam", EnumSet.of(MadeOf.PLASTIC)),
+        HAIRLINE("Hairline", EnumSet.of(MadeOf.COMPOSITE)),
+        CHIP("Stone chip", EnumSet.of(MadeOf.GLASS)),
+        INJURY("Injury", EnumSet.of(MadeOf.TYRE)),
+        RUN("Run or sag", EnumSet.of(MadeOf.FILM)),
+        DIVOT("Divot or grain damage", EnumSet.of(MadeOf.PLASTIC)),
+        RESIDUE("Glue residue", EnumSet.of(MadeOf.PLASTIC));
 
         private final String word;
-        private final Set<Material> on;
+        private final Set<MadeOf> on;
 
-        Kind(String word, Set<Material> on) {
+        Kind(String word, Set<MadeOf> on) {
             this.word = word;
             this.on = on;
         }
@@ -39,7 +51,7 @@ public sealed interface Damage
         }
 
         /** Whether {@code material} can have it. */
-        public boolean on(Material material) {
+        public boolean on(MadeOf material) {
             return on.contains(material);
         }
     }

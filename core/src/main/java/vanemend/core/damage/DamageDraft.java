@@ -242,7 +242,7 @@ public record DamageDraft(
             return new Injury(place, x, y, across, angle, inner);
         }
 
-        private Run run() {
+        private PaintRun run() {
             FilmDraft f = d.film == null ? new FilmDraft(null, null, null, null) : d.film;
             Oval o = oval();
             double peak = um("film.peakUm", "peak of the run", f.peakUm());
@@ -251,7 +251,7 @@ public record DamageDraft(
             double take = f.takeUm() == null
                     ? TradeBook.value("film.take")
                     : um("film.takeUm", "clear taken beside the run", f.takeUm());
-            return new Run(o, peak, sound, total, take);
+            return new PaintRun(o, peak, sound, total, take);
         }
 
         private double um(String field, String name, Double given) {

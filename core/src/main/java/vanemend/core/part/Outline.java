@@ -16,7 +16,7 @@ import vanemend.core.trade.DataFile;
  * @param materials kinds of part it is offered for
  * @param xy corners across and up in turn, in shares of width and height
  */
-public record Outline(String id, String name, List<Material> materials, List<Double> xy) {
+public record Outline(String id, String name, List<MadeOf> materials, List<Double> xy) {
     private static final GeometryFactory GEOMETRY = new GeometryFactory();
     private static final Map<String, Outline> OUTLINES = load();
 
@@ -31,7 +31,7 @@ public record Outline(String id, String name, List<Material> materials, List<Dou
     }
 
     /** The outline a part of {@code material} has unless another is picked. */
-    static Outline usual(Material material) {
+    static Outline usual(MadeOf material) {
         return OUTLINES.values().stream()
                 .filter(o -> o.materials().contains(material))
                 .findFirst()
@@ -55,7 +55,7 @@ public record Outline(String id, String name, List<Material> materials, List<Dou
                     DataFile.text(row, "id"),
                     DataFile.text(row, "name"),
                     DataFile.texts(row, "families").stream()
-                            .map(Material::valueOf)
+                            .map(MadeOf::valueOf)
                             .toList(),
                     DataFile.numbers(row, "xy"));
             out.put(o.id(), o);

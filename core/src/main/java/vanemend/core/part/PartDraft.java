@@ -52,7 +52,7 @@ public record PartDraft(
         coats = coats == null ? List.of() : List.copyOf(coats);
         bodyLines = bodyLines == null ? List.of() : List.copyOf(bodyLines);
         answers = Ordered.copyOf(answers);
-        made = made == null ? SubstrateDraft.of(Material.METAL) : made;
+        made = made == null ? SubstrateDraft.of(MadeOf.METAL) : made;
         face = Ordered.copyOf(face);
         back = Ordered.copyOf(back);
     }
@@ -75,8 +75,8 @@ public record PartDraft(
     }
 
     /** What it is at first sight. */
-    public Material material() {
-        return made.material() == null ? Material.METAL : made.material();
+    public MadeOf material() {
+        return made.material() == null ? MadeOf.METAL : made.material();
     }
 
     /** The part, with every problem left in {@code check}. */
@@ -86,7 +86,7 @@ public record PartDraft(
         String on = check.text("part.vehicle", "The vehicle", vehicle, 80);
         double width = check.range("part.widthMm", "Part width", widthMm, 30, max, "mm");
         double height = check.range("part.heightMm", "Part height", heightMm, 30, max, "mm");
-        boolean asksReach = material() != Material.GLASS && material() != Material.TYRE;
+        boolean asksReach = material() != MadeOf.GLASS && material() != MadeOf.TYRE;
         Part.Reach side = asksReach
                 ? check.choice("part.reach", "Which side can be reached", reach, Part.Reach.FACE_ONLY)
                 : Part.Reach.FACE_ONLY;

@@ -26,7 +26,7 @@ import vanemend.core.trade.TradeBook;
  * @param dateCode week and year of a tyre, four digits
  */
 public record SubstrateDraft(
-        Material material,
+        MadeOf material,
         String mark,
         List<TestDraft> tests,
         Composite.Kind composite,
@@ -54,12 +54,12 @@ public record SubstrateDraft(
     }
 
     /** A draft that says nothing but {@code material}. */
-    public static SubstrateDraft of(Material material) {
+    public static SubstrateDraft of(MadeOf material) {
         return new SubstrateDraft(material, null, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     Substrate check(Metal.Kind metal, Double gaugeMm, double widthMm, Check check) {
-        return switch (material == null ? Material.METAL : material) {
+        return switch (material == null ? MadeOf.METAL : material) {
             case METAL ->
                 new Metal(
                         check.choice("part.metal", "The metal", metal, Metal.Kind.UNKNOWN),

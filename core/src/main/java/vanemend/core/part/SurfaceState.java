@@ -39,11 +39,11 @@ public enum SurfaceState {
     }
 
     /** Whether {@code material} can carry it. */
-    public boolean on(Material material) {
+    public boolean on(MadeOf material) {
         return switch (this) {
-            case GELCOAT -> material == Material.COMPOSITE;
-            case MOULD_RELEASE -> material == Material.PLASTIC || material == Material.COMPOSITE;
-            default -> rust ? material == Material.METAL : material != Material.GLASS && material != Material.TYRE;
+            case GELCOAT -> material == MadeOf.COMPOSITE;
+            case MOULD_RELEASE -> material == MadeOf.PLASTIC || material == MadeOf.COMPOSITE;
+            default -> rust ? material == MadeOf.METAL : material != MadeOf.GLASS && material != MadeOf.TYRE;
         };
     }
 }

@@ -26,9 +26,9 @@ import vanemend.core.trade.FollowedSchools;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.RuleBook;
 import vanemend.core.trade.TradeBook;
-import vanemend.core.verdict.Case;
 import vanemend.core.verdict.Identity;
 import vanemend.core.verdict.Judge;
+import vanemend.core.verdict.JudgedRepair;
 import vanemend.core.verdict.Verdict;
 
 /** Walks a draft through the stations in working order. Pure: same draft, same conditions, same workup. */
@@ -92,7 +92,7 @@ public final class Planner {
     private Workup workup(Extent extent) {
         double lampC = TradeBook.value("heat.lamp-plateau");
         FollowedSchools schools = FollowedSchools.of(house);
-        Case judged = new Case(
+        JudgedRepair judged = new JudgedRepair(
                 part,
                 damages,
                 shop.air(),

@@ -21,8 +21,8 @@ import vanemend.core.run.RunState;
 import vanemend.core.run.RunState.MixDone;
 import vanemend.core.run.RunState.RunStep;
 import vanemend.core.stack.StackLine;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.SchoolFollowed;
+import vanemend.core.trade.Text;
 
 /**
  * Planned against done.
@@ -156,8 +156,8 @@ public record RepairRecord(
         logged(here, remarks);
         here.stream()
                 .filter(r -> !r.logged())
-                .forEach(r -> remarks.add(r.quantity().word() + " " + Check.shown(r.value()) + " "
-                        + r.quantity().unit() + (r.source().isEmpty() ? "" : ", " + r.source())));
+                .forEach(r -> remarks.add(r.quantity().word() + " "
+                        + Text.of(r.value(), r.quantity().unit()) + (r.source().isEmpty() ? "" : ", " + r.source())));
         state.notes().stream().filter(n -> n.step().equals(s.id())).forEach(n -> remarks.add("“" + n.text() + "”"));
         String answer = s.answer().isEmpty()
                 ? ""
@@ -189,8 +189,8 @@ public record RepairRecord(
             by.computeIfAbsent(key, k -> new DoubleSummaryStatistics()).accept(r.value());
             unit.put(key, r.quantity().unit());
         });
-        by.forEach((key, s) -> remarks.add(key + " " + Check.shown(s.getMin()) + " to " + Check.shown(s.getMax()) + " "
-                + unit.get(key) + ", " + s.getCount() + (s.getCount() == 1 ? " reading" : " readings")));
+        by.forEach((key, s) -> remarks.add(key + " " + Text.between(s.getMin(), s.getMax(), unit.get(key)) + ", "
+                + s.getCount() + (s.getCount() == 1 ? " reading" : " readings")));
     }
 
     private static DoseLine dose(Plan plan, MixDone m) {

@@ -23,7 +23,6 @@ import vanemend.core.run.RunState.MixDone;
 import vanemend.core.run.RunState.Note;
 import vanemend.core.run.RunState.Reading;
 import vanemend.core.run.RunState.RunStep;
-import vanemend.core.trade.Check;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
 
@@ -132,8 +131,8 @@ public final class Replay {
             }
             double v = e.value().orElse(0.0);
             String now = was.kind() == BenchEvent.Kind.READING
-                    ? said(was) + ", put right to " + Check.shown(v) + " "
-                            + was.quantity().map(Quantity::unit).orElse("")
+                    ? said(was) + ", put right to "
+                            + Text.of(v, was.quantity().map(Quantity::unit).orElse(""))
                     : said(was) + " was " + Text.of(v, "min") + " earlier";
             unsign();
             amended.add(new RunState.Amended(was.id(), now, e.text(), e.at(), e.by()));
@@ -155,8 +154,9 @@ public final class Replay {
         return switch (e.kind()) {
             case READING ->
                 e.quantity().map(Quantity::word).orElse("") + " "
-                        + Check.shown(e.value().orElse(0.0)) + " "
-                        + e.quantity().map(Quantity::unit).orElse("");
+                        + Text.of(
+                                e.value().orElse(0.0),
+                                e.quantity().map(Quantity::unit).orElse(""));
             case NOTE -> "“" + e.text() + "”";
             case CLOCK -> "The clock of " + title;
             case SIGN -> "The lead's word";

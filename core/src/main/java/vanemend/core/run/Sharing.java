@@ -27,7 +27,8 @@ public final class Sharing {
      * @param state as it stands
      * @param ahead what is still to come were it alone
      */
-    public record Run(long id, String name, Optional<Instant> promised, RunState state, List<Ahead.Stretch> ahead) {}
+    public record Run(
+            long id, String name, Optional<Instant> promised, RunState state, List<StillToCome.Stretch> ahead) {}
 
     /**
      * A step that could begin but for what another repair has.
@@ -59,7 +60,7 @@ public final class Sharing {
      * @param ahead what is still to come, by repair, with the waiting for each other in it
      * @param waiting the first wait of each repair for each thing, soonest first
      */
-    public record Shared(Map<Long, List<Ahead.Stretch>> ahead, List<Waiting> waiting) {}
+    public record Shared(Map<Long, List<StillToCome.Stretch>> ahead, List<Waiting> waiting) {}
 
     /** A wait shorter than this is none. */
     private static final Duration SHORT = Duration.ofMinutes(1);
@@ -68,13 +69,13 @@ public final class Sharing {
     private record Thing(Step.Resource what, String whose) {}
 
     /** Stretches that follow each other at once. */
-    private record Block(List<Ahead.Stretch> stretches, List<Thing> needs, boolean inHand) {}
+    private record Block(List<StillToCome.Stretch> stretches, List<Thing> needs, boolean inHand) {}
 
     /** A run on its way through its blocks. */
     private static final class Lane {
         private final Run run;
         private final List<Block> blocks;
-        private final List<Ahead.Stretch> laid = new ArrayList<>();
+        private final List<StillToCome.Stretch> laid = new ArrayList<>();
         private int next;
         private Instant ready;
 
@@ -160,7 +161,7 @@ public final class Sharing {
     }
 
     private static boolean handsOn(Block b) {
-        return b.stretches().stream().anyMatch(Ahead.Stretch::handsOn);
+        return b.stretches().stream().anyMatch(StillToCome.Stretch::handsOn);
     }
 
     private Instant canBegin(Lane l) {
@@ -178,11 +179,11 @@ public final class Sharing {
         tell(l, b, at);
         boolean begun = b.inHand() && at.equals(now);
         Instant end = at;
-        for (Ahead.Stretch s : b.stretches()) {
+        for (StillToCome.Stretch s : b.stretches()) {
             Instant from = begun && end.equals(at) ? s.from() : end;
             Instant alone = s.from().isBefore(now) ? now : s.from();
             end = end.plus(Duration.between(alone, s.to()));
-            l.laid.add(new Ahead.Stretch(s.step(), s.title(), s.handsOn(), from, end));
+            l.laid.add(new StillToCome.Stretch(s.step(), s.title(), s.handsOn(), from, end));
         }
         l.ready = end;
         for (Thing t : b.needs()) {
@@ -201,7 +202,7 @@ public final class Sharing {
             Pool p = pool(t);
             int i = p.soonest();
             if (p.free[i].equals(at) && p.held[i] != null && p.held[i] != l) {
-                Ahead.Stretch s = b.stretches().getFirst();
+                StillToCome.Stretch s = b.stretches().getFirst();
                 Run has = p.held[i].run;
                 waiting.add(new Waiting(
                         l.run.id(), s.step(), s.title(), t.what(), t.whose(), has.id(), has.name(), l.ready, at));
@@ -229,8 +230,8 @@ public final class Sharing {
         Map<String, Step> steps = run.state().steps().stream()
                 .collect(Collectors.toMap(RunState.RunStep::id, RunState.RunStep::step, (a, b) -> a));
         List<Block> out = new ArrayList<>();
-        List<Ahead.Stretch> open = new ArrayList<>();
-        List<Ahead.Stretch> ahead = run.ahead();
+        List<StillToCome.Stretch> open = new ArrayList<>();
+        List<StillToCome.Stretch> ahead = run.ahead();
         for (int i = 0; i < ahead.size(); i++) {
             open.add(ahead.get(i));
             boolean goesOn =
@@ -247,9 +248,9 @@ public final class Sharing {
         return out;
     }
 
-    private static List<Thing> needs(Run run, List<Ahead.Stretch> stretches, Map<String, Step> steps) {
+    private static List<Thing> needs(Run run, List<StillToCome.Stretch> stretches, Map<String, Step> steps) {
         List<Thing> out = new ArrayList<>();
-        for (Ahead.Stretch s : stretches) {
+        for (StillToCome.Stretch s : stretches) {
             for (Step.Resource r : steps.get(s.step()).resources()) {
                 if (r == Step.Resource.LAMP || r == Step.Resource.OVEN) {
                     add(out, new Thing(r, ""));

@@ -12,7 +12,7 @@ import vanemend.core.material.MaterialClass.Chemistry;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.MaterialClass.Surface;
 import vanemend.core.material.ShelfItem;
-import vanemend.core.part.Material;
+import vanemend.core.part.MadeOf;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
@@ -45,7 +45,7 @@ final class ItemFilter {
             return reason("used-up", () -> "used up");
         }
         boolean paper = item.materialClass().role() == Role.PAPER;
-        if (item.wet() == ShelfItem.Sanding.WET_ONLY && need.material() != Material.FILM) {
+        if (item.wet() == ShelfItem.Sanding.WET_ONLY && need.material() != MadeOf.FILM) {
             return reason(
                     "never-wet",
                     () -> paper

@@ -96,14 +96,14 @@ public final class Matcher {
     }
 
     private StackChoice chosen(Optional<String> taken) {
-        List<RejectedClass> rejected = new ArrayList<>();
+        List<RuledOutWay> rejected = new ArrayList<>();
         List<Recipe> fits = new ArrayList<>();
         Set<Damage.Kind> kinds = need.damages().stream()
                 .map(Damage::kind)
                 .collect(Collectors.toCollection(() -> EnumSet.noneOf(Damage.Kind.class)));
         for (Recipe r : Recipe.all()) {
             if (r.materials().contains(need.material())) {
-                Optional<RejectedClass> no = unfit(r, kinds);
+                Optional<RuledOutWay> no = unfit(r, kinds);
                 no.ifPresentOrElse(rejected::add, () -> fits.add(r));
             }
         }
@@ -111,7 +111,7 @@ public final class Matcher {
             Built b = build(r);
             Optional<String> no = puttyRule(b);
             no.ifPresentOrElse(
-                    why -> rejected.add(new RejectedClass(r.id(), named(r), "metal-shallow", why)),
+                    why -> rejected.add(new RuledOutWay(r.id(), named(r), "metal-shallow", why)),
                     () -> built.put(r.id(), b));
         }
         List<RankedStack> ranked = Score.rank(
@@ -143,12 +143,12 @@ public final class Matcher {
         return r.title() + ": " + r.name();
     }
 
-    private Optional<RejectedClass> unfit(Recipe r, Set<Damage.Kind> kinds) {
+    private Optional<RuledOutWay> unfit(Recipe r, Set<Damage.Kind> kinds) {
         if (!r.damages().containsAll(kinds)) {
             boolean some = kinds.stream().anyMatch(r.damages()::contains);
             String damage =
                     kinds.stream().map(k -> k.word().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", "));
-            return Optional.of(new RejectedClass(
+            return Optional.of(new RuledOutWay(
                     r.id(),
                     named(r),
                     "damage",
@@ -157,13 +157,12 @@ public final class Matcher {
                             : "not for this damage: " + damage));
         }
         if (!r.families().isEmpty() && !r.families().contains(need.family())) {
-            return Optional.of(new RejectedClass(
+            return Optional.of(new RuledOutWay(
                     r.id(), named(r), "family", "not for " + need.family().word()));
         }
         for (Recipe.When w : Recipe.When.values()) {
             if (r.when().contains(w) && !need.holds(w)) {
-                return Optional.of(
-                        new RejectedClass(r.id(), named(r), w.name().toLowerCase(Locale.ROOT), w.otherwise()));
+                return Optional.of(new RuledOutWay(r.id(), named(r), w.name().toLowerCase(Locale.ROOT), w.otherwise()));
             }
         }
         return Optional.empty();
@@ -387,17 +386,17 @@ public final class Matcher {
         return bond.orElse(new ItemFilter.Reason("no-role", () -> "no way to mend this asks for it"));
     }
 
-    private List<RejectedClass> rejectedClasses(Collection<Built> built) {
+    private List<RuledOutWay> rejectedClasses(Collection<Built> built) {
         Set<String> used = built.stream()
                 .flatMap(b -> b.recipe().slots().stream())
                 .filter(this::asked)
                 .flatMap(s -> s.classes().stream())
                 .collect(Collectors.toSet());
-        List<RejectedClass> out = new ArrayList<>();
+        List<RuledOutWay> out = new ArrayList<>();
         for (MaterialClass c : MaterialClass.all()) {
             if (TOLD.contains(c.role()) && !used.contains(c.id())) {
                 ItemFilter.Reason r = whyNot(c);
-                out.add(new RejectedClass(c.id(), c.name(), r.rule(), r.says()));
+                out.add(new RuledOutWay(c.id(), c.name(), r.rule(), r.says()));
             }
         }
         return List.copyOf(out);

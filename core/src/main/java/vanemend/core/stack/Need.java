@@ -14,7 +14,7 @@ import vanemend.core.damage.Scratch;
 import vanemend.core.material.MaterialClass.Surface;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.part.Family;
-import vanemend.core.part.Material;
+import vanemend.core.part.MadeOf;
 import vanemend.core.part.Metal;
 import vanemend.core.part.Part;
 import vanemend.core.part.Plastic;
@@ -34,7 +34,7 @@ import vanemend.core.verdict.Limits;
  */
 public record Need(
         Part part,
-        Material material,
+        MadeOf material,
         List<Damage> damages,
         double airC,
         LocalDate today,
@@ -53,7 +53,7 @@ public record Need(
 
     /** The family the part behaves as. */
     public Family family() {
-        return material == Material.COMPOSITE
+        return material == MadeOf.COMPOSITE
                 ? Family.COMPOSITE
                 : part.substrate().family();
     }
@@ -120,7 +120,7 @@ public record Need(
         return switch (condition) {
             case BOTH_SIDES ->
                 part.reach() == Part.Reach.BOTH_SIDES
-                        || damages.stream().allMatch(Scratch.class::isInstance) && material == Material.COMPOSITE;
+                        || damages.stream().allMatch(Scratch.class::isInstance) && material == MadeOf.COMPOSITE;
             case THROUGH -> through();
             case NOT_THROUGH -> !through();
             case OUTER_LAYER -> !through();

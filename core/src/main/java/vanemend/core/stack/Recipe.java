@@ -13,7 +13,7 @@ import vanemend.core.damage.Damage;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.part.Family;
-import vanemend.core.part.Material;
+import vanemend.core.part.MadeOf;
 import vanemend.core.trade.DataFile;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Ordered;
@@ -39,7 +39,7 @@ public record Recipe(
         String title,
         String name,
         String way,
-        Set<Material> materials,
+        Set<MadeOf> materials,
         Set<Damage.Kind> damages,
         Set<Family> families,
         Set<When> when,
@@ -184,7 +184,7 @@ public record Recipe(
                 Objects.requireNonNull(titles.get(method.id()), method.id() + " has no title"),
                 DataFile.text(row, "name"),
                 DataFile.textOr(row, "way"),
-                set(row, "materials", Material::valueOf),
+                set(row, "materials", MadeOf::valueOf),
                 set(row, "damages", Damage.Kind::valueOf),
                 set(row, "families", Family::valueOf),
                 set(row, "when", When::valueOf),

@@ -26,8 +26,8 @@ public record StackChoice(
         String fillNote,
         String taken,
         List<RankedStack> ranked,
-        List<RejectedClass> rejectedWays,
-        List<RejectedClass> rejectedClasses) {
+        List<RuledOutWay> rejectedWays,
+        List<RuledOutWay> rejectedClasses) {
     /** Plans of an earlier release know one way to mend and rank none. */
     public StackChoice {
         taken = taken == null ? "" : taken;
@@ -37,7 +37,7 @@ public record StackChoice(
     }
 
     /** A copy that also tells why the rest of the shelf was not chosen. */
-    StackChoice explained(List<RuledOut> items, List<RejectedClass> classes) {
+    StackChoice explained(List<RuledOut> items, List<RuledOutWay> classes) {
         return new StackChoice(
                 lines, papers, items, puttyAlone, fillNote, taken, ranked, rejectedWays, List.copyOf(classes));
     }

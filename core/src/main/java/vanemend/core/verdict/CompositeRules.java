@@ -16,7 +16,7 @@ final class CompositeRules {
 
     private CompositeRules() {}
 
-    static void judge(Case c, Findings out) {
+    static void judge(JudgedRepair c, Findings out) {
         if (c.part().substrate() instanceof Composite k && k.kind() == Composite.Kind.CARBON) {
             out.bears(Limits.rule("composite-carbon"), "");
         }

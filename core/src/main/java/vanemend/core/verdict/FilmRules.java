@@ -1,17 +1,17 @@
 package vanemend.core.verdict;
 
-import vanemend.core.damage.Run;
+import vanemend.core.damage.PaintRun;
 import vanemend.core.trade.Text;
 
 /** Runs in clear coat: what is left of the clear after levelling. */
 final class FilmRules {
     private FilmRules() {}
 
-    static void judge(Case c, Findings out) {
-        c.all(Run.class).forEach(r -> run(r, out));
+    static void judge(JudgedRepair c, Findings out) {
+        c.all(PaintRun.class).forEach(r -> run(r, out));
     }
 
-    private static void run(Run r, Findings out) {
+    private static void run(PaintRun r, Findings out) {
         Limits.Rule odd = Limits.rule("film-odd");
         double thin = odd.from().orElseThrow();
         double thick = odd.upTo().orElseThrow();

@@ -19,13 +19,13 @@ final class GlassRules {
     private static final double MEETS_EDGE_MM = 1;
     private static final double SAME_IMPACT_MM = 10;
 
-    private final Case c;
+    private final JudgedRepair c;
     private final Glass glass;
     private final Findings out;
     private final boolean us;
     private final boolean uk;
 
-    private GlassRules(Case c, Findings out) {
+    private GlassRules(JudgedRepair c, Findings out) {
         this.c = c;
         this.glass = (Glass) c.part().substrate();
         this.out = out;
@@ -33,7 +33,7 @@ final class GlassRules {
         this.uk = !c.house().is("windscreen-limits", "us");
     }
 
-    static void judge(Case c, Findings out) {
+    static void judge(JudgedRepair c, Findings out) {
         GlassRules rules = new GlassRules(c, out);
         if (rules.glass.mark().isToughened()) {
             out.bears(

@@ -1,7 +1,7 @@
 package vanemend.core.verdict;
 
 import java.util.Locale;
-import vanemend.core.part.Material;
+import vanemend.core.part.MadeOf;
 import vanemend.core.part.Plastic;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.Text;
@@ -14,14 +14,14 @@ public final class Judge {
     private Judge() {}
 
     /** The verdict on {@code c}. */
-    public static Verdict of(Case c) {
+    public static Verdict of(JudgedRepair c) {
         Findings out = new Findings(c.overrules());
         for (Limits.Rule rule : Limits.all()) {
             if (rule.asks() && c.concerns(rule)) {
                 out.answered(rule, c.part().answer(rule.id()));
             }
         }
-        if (c.material() != Material.GLASS && c.material() != Material.TYRE) {
+        if (c.material() != MadeOf.GLASS && c.material() != MadeOf.TYRE) {
             air(c.air(), out);
         }
         switch (c.material()) {

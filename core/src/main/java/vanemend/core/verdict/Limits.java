@@ -9,7 +9,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import vanemend.core.damage.Damage;
-import vanemend.core.part.Material;
+import vanemend.core.part.MadeOf;
 import vanemend.core.trade.DataFile;
 import vanemend.core.trade.Text;
 
@@ -43,7 +43,7 @@ public final class Limits {
             String reason,
             String instead,
             String shown,
-            Set<Material> materials,
+            Set<MadeOf> materials,
             Set<Damage.Kind> damages,
             boolean carbonOnly,
             boolean care,
@@ -113,7 +113,7 @@ public final class Limits {
                     DataFile.wordsOr(row, "instead"),
                     DataFile.provenance(row).shown(),
                     DataFile.texts(row, "materials").stream()
-                            .map(Material::valueOf)
+                            .map(MadeOf::valueOf)
                             .collect(Collectors.toUnmodifiableSet()),
                     DataFile.texts(row, "damages").stream()
                             .map(Damage.Kind::valueOf)

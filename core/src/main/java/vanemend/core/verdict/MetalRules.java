@@ -18,7 +18,7 @@ import vanemend.core.trade.TradeBook;
 final class MetalRules {
     private MetalRules() {}
 
-    static void judge(Case c, Findings out) {
+    static void judge(JudgedRepair c, Findings out) {
         Metal metal = (Metal) c.part().substrate();
         if (metal.kind() == Metal.Kind.UNKNOWN) {
             out.bears(Limits.rule("any-unidentified"), "");
@@ -43,7 +43,7 @@ final class MetalRules {
     }
 
     /** Pits are measured once loose rust is off; as deep as the sheet they are a hole. */
-    private static void pits(Case c, Metal metal, Findings out) {
+    private static void pits(JudgedRepair c, Metal metal, Findings out) {
         c.all(RustPits.class).stream().mapToDouble(RustPits::depthMm).max().ifPresent(deepest -> {
             boolean through = deepest >= metal.gaugeMm();
             out.bears(
@@ -66,7 +66,7 @@ final class MetalRules {
     }
 
     /** Holes whose mesh margins meet count as one: its measure is the circle around all of them. */
-    private static void holes(Case c, Findings out) {
+    private static void holes(JudgedRepair c, Findings out) {
         List<RustHole> holes = c.all(RustHole.class);
         if (holes.isEmpty()) {
             return;

@@ -9,7 +9,7 @@ import vanemend.core.trade.Text;
 final class PlasticRules {
     private PlasticRules() {}
 
-    static void judge(Case c, Findings out) {
+    static void judge(JudgedRepair c, Findings out) {
         Plastic plastic = (Plastic) c.part().substrate();
         Limits.Rule polymer = Limits.rule("plastic-polymer");
         Optional<PlasticRow> row = PlasticRow.of(plastic);

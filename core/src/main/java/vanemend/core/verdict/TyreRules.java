@@ -11,7 +11,7 @@ final class TyreRules {
 
     private TyreRules() {}
 
-    static void judge(Case c, Findings out) {
+    static void judge(JudgedRepair c, Findings out) {
         Tyre tyre = (Tyre) c.part().substrate();
         c.all(Injury.class).forEach(i -> injury(tyre, i, out));
         tread(tyre, out);
@@ -128,7 +128,7 @@ final class TyreRules {
         }
     }
 
-    private static void age(Case c, Tyre tyre, Findings out) {
+    private static void age(JudgedRepair c, Tyre tyre, Findings out) {
         Limits.Rule old = Limits.rule("tyre-age");
         Limits.Rule open = Limits.rule("tyre-age-unknown");
         if (tyre.made().isEmpty()) {

@@ -270,7 +270,7 @@ class ReplayTest {
                         .isFalse();
             }
             assertThat(done).isLessThanOrEqualTo(60);
-            assertThat(Ahead.of(s, h.at))
+            assertThat(StillToCome.of(s, h.at))
                     .allSatisfy(
                             a -> assertThat(a.to()).isAfterOrEqualTo(a.from().isAfter(h.at) ? a.from() : h.at));
         });
@@ -279,7 +279,7 @@ class ReplayTest {
     @Test
     void aheadLaysTheRestEndToEnd() {
         Hands h = new Hands().to("filler-wait");
-        List<Ahead.Stretch> ahead = Ahead.of(h.state(), h.at);
+        List<StillToCome.Stretch> ahead = StillToCome.of(h.state(), h.at);
         assertThat(ahead.getFirst().step()).isEqualTo("filler-wait");
         assertThat(ahead.getFirst().handsOn()).isFalse();
         for (int i = 1; i < ahead.size(); i++) {

@@ -68,10 +68,10 @@ class SharingTest {
         }
         RunState state = Replay.of(plan, events, Bench.NOW);
         assertThat(state.current()).contains(step);
-        return new Sharing.Run(id, "Repair " + id, Optional.empty(), state, Ahead.of(state, Bench.NOW));
+        return new Sharing.Run(id, "Repair " + id, Optional.empty(), state, StillToCome.of(state, Bench.NOW));
     }
 
-    private static Ahead.Stretch stretch(Sharing.Shared s, long id, String step) {
+    private static StillToCome.Stretch stretch(Sharing.Shared s, long id, String step) {
         return s.ahead().get(id).stream()
                 .filter(a -> a.step().equals(step))
                 .findFirst()
@@ -93,7 +93,7 @@ class SharingTest {
         Sharing.Run first = run(1, LAMP, "Tam", "filler-wait");
         Sharing.Run second = run(2, LAMP, "Priya", "filler-spread");
         Sharing.Shared s = Sharing.of(List.of(second, first), 1, 1, Bench.NOW);
-        Ahead.Stretch has = stretch(s, 1, "filler-wait");
+        StillToCome.Stretch has = stretch(s, 1, "filler-wait");
         assertThat(s.waiting()).filteredOn(w -> w.repair() == 2).first().satisfies(w -> {
             assertThat(w.step()).isEqualTo("filler-wait");
             assertThat(w.what()).isEqualTo(Step.Resource.LAMP);
@@ -146,14 +146,16 @@ class SharingTest {
             }
             Sharing.Shared s = Sharing.of(runs, lamps, 1, Bench.NOW);
             Map<Long, Sharing.Run> byId = runs.stream().collect(Collectors.toMap(Sharing.Run::id, x -> x));
-            List<Ahead.Stretch> lamp = new ArrayList<>();
-            Map<String, List<Ahead.Stretch>> hands = new java.util.HashMap<>();
+            List<StillToCome.Stretch> lamp = new ArrayList<>();
+            Map<String, List<StillToCome.Stretch>> hands = new java.util.HashMap<>();
             s.ahead().forEach((id, ahead) -> {
                 Sharing.Run run = byId.get(id);
-                assertThat(ahead.stream().map(Ahead.Stretch::step).toList())
-                        .isEqualTo(run.ahead().stream().map(Ahead.Stretch::step).toList());
+                assertThat(ahead.stream().map(StillToCome.Stretch::step).toList())
+                        .isEqualTo(run.ahead().stream()
+                                .map(StillToCome.Stretch::step)
+                                .toList());
                 for (int k = 0; k < ahead.size(); k++) {
-                    Ahead.Stretch a = ahead.get(k);
+                    StillToCome.Stretch a = ahead.get(k);
                     Step step = run.state().steps().stream()
                             .filter(x -> x.id().equals(a.step()))
                             .findFirst()
@@ -187,7 +189,7 @@ class SharingTest {
     }
 
     /** The most of {@code stretches} at one moment from now on. */
-    private static long most(List<Ahead.Stretch> stretches) {
+    private static long most(List<StillToCome.Stretch> stretches) {
         return stretches.stream()
                 .mapToLong(a -> {
                     Instant begins = a.from().isBefore(Bench.NOW) ? Bench.NOW : a.from();

@@ -19,7 +19,7 @@ import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.MaterialClass.Surface;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.material.ShelfItem.LabelTime;
-import vanemend.core.part.Material;
+import vanemend.core.part.MadeOf;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
 import vanemend.core.trade.HouseRules;
@@ -179,7 +179,7 @@ class MatcherTest {
                 }
             });
         }
-        boolean plastic = draft.part().material() == Material.PLASTIC;
+        boolean plastic = draft.part().material() == MadeOf.PLASTIC;
         assertThat(plastic
                         && (classes.contains("body-filler")
                                 || classes.contains("finishing-putty")
@@ -339,7 +339,7 @@ class MatcherTest {
         Need need = new Need(
                 Bench.part(Bench.job("{made: {material: COMPOSITE, composite: SMC, thicknessMm: 3}}", CRACK)
                         .part()),
-                Material.COMPOSITE,
+                MadeOf.COMPOSITE,
                 List.of(),
                 21,
                 Bench.TODAY,

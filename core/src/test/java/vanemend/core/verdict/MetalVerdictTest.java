@@ -11,7 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import vanemend.core.Bench;
 import vanemend.core.damage.Damage;
-import vanemend.core.part.Material;
+import vanemend.core.part.MadeOf;
 import vanemend.core.part.Metal;
 import vanemend.core.part.Part;
 import vanemend.core.plan.RepairDraft;
@@ -55,7 +55,7 @@ class MetalVerdictTest {
     void everyQuestionRefersWhenYesOrWhenNotAnswered() {
         List<Limits.Rule> asked = Limits.all().stream()
                 .filter(Limits.Rule::asks)
-                .filter(r -> r.materials().contains(Material.METAL))
+                .filter(r -> r.materials().contains(MadeOf.METAL))
                 .filter(r -> r.damages().isEmpty() || r.damages().contains(Damage.Kind.DENT))
                 .toList();
         assertThat(asked).hasSizeGreaterThan(9);

@@ -1,7 +1,7 @@
 package vanemend.core.method.clear;
 
 import java.util.List;
-import vanemend.core.damage.Run;
+import vanemend.core.damage.PaintRun;
 import vanemend.core.footprint.Footprint;
 import vanemend.core.footprint.Grown;
 import vanemend.core.footprint.Zone;
@@ -28,12 +28,12 @@ final class ClearRunLayout extends Layout {
     private static final double UM = 1e-3;
     private static final int LAST = 3000;
 
-    private final Run run;
+    private final PaintRun run;
 
     ClearRunLayout(Job job, List<String> blockers) {
         super(job, blockers);
-        this.run = job.all(Run.class).stream()
-                .max(java.util.Comparator.comparingDouble(Run::peakUm))
+        this.run = job.all(PaintRun.class).stream()
+                .max(java.util.Comparator.comparingDouble(PaintRun::peakUm))
                 .orElseThrow();
     }
 

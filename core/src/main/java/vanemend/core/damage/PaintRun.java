@@ -11,7 +11,7 @@ import org.locationtech.jts.geom.Geometry;
  * @param totalUm total film beside the run
  * @param takeUm sound clear that levelling will take beside the run
  */
-public record Run(Oval place, double peakUm, double soundUm, double totalUm, double takeUm) implements Damage {
+public record PaintRun(Oval place, double peakUm, double soundUm, double totalUm, double takeUm) implements Damage {
     @Override
     public Kind kind() {
         return Kind.RUN;

@@ -6,7 +6,7 @@ import java.util.List;
 import vanemend.core.method.Step;
 
 /** What is still to come in a run, laid end to end from now. */
-public final class Ahead {
+public final class StillToCome {
     /**
      * One stretch of time.
      *
@@ -18,7 +18,7 @@ public final class Ahead {
      */
     public record Stretch(String step, String title, boolean handsOn, Instant from, Instant to) {}
 
-    private Ahead() {}
+    private StillToCome() {}
 
     /**
      * The rest of the run. The step in hand ends when its clock does, or after its planned minutes, never before {@code now}; each

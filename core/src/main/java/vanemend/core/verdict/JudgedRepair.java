@@ -6,7 +6,7 @@ import vanemend.core.damage.Damage;
 import vanemend.core.part.Composite;
 import vanemend.core.part.Family;
 import vanemend.core.part.Glass;
-import vanemend.core.part.Material;
+import vanemend.core.part.MadeOf;
 import vanemend.core.part.Metal;
 import vanemend.core.part.PaintFilm;
 import vanemend.core.part.Part;
@@ -24,7 +24,7 @@ import vanemend.core.trade.Schools;
  * @param today for the age of a tyre
  * @param overrules limits of care set aside by a lead
  */
-public record Case(
+public record JudgedRepair(
         Part part,
         List<Damage> damages,
         Air air,
@@ -34,15 +34,15 @@ public record Case(
         List<Overrule> overrules) {
 
     /** What the part counts as: a plastic that proves to be fibre in resin is judged as composite too. */
-    public Material material() {
+    public MadeOf material() {
         return switch (part.substrate()) {
-            case Metal m -> Material.METAL;
-            case Composite c -> Material.COMPOSITE;
+            case Metal m -> MadeOf.METAL;
+            case Composite c -> MadeOf.COMPOSITE;
             case Plastic p ->
-                p.known().filter(f -> f == Family.COMPOSITE).isPresent() ? Material.COMPOSITE : Material.PLASTIC;
-            case Glass g -> Material.GLASS;
-            case Tyre t -> Material.TYRE;
-            case PaintFilm f -> Material.FILM;
+                p.known().filter(f -> f == Family.COMPOSITE).isPresent() ? MadeOf.COMPOSITE : MadeOf.PLASTIC;
+            case Glass g -> MadeOf.GLASS;
+            case Tyre t -> MadeOf.TYRE;
+            case PaintFilm f -> MadeOf.FILM;
         };
     }
 
@@ -54,7 +54,7 @@ public record Case(
     /** Whether {@code rule} is about this part and any of its damage. */
     public boolean concerns(Limits.Rule rule) {
         boolean asPlastic =
-                part.substrate() instanceof Plastic && rule.materials().contains(Material.PLASTIC);
+                part.substrate() instanceof Plastic && rule.materials().contains(MadeOf.PLASTIC);
         if (!asPlastic && !rule.materials().contains(material())) {
             return false;
         }

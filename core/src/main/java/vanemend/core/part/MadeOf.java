@@ -1,7 +1,7 @@
 package vanemend.core.part;
 
 /** What a part is, at first sight. */
-public enum Material {
+public enum MadeOf {
     METAL("Metal"),
     COMPOSITE("Composite"),
     PLASTIC("Plastic"),
@@ -11,7 +11,7 @@ public enum Material {
 
     private final String word;
 
-    Material(String word) {
+    MadeOf(String word) {
         this.word = word;
     }
 

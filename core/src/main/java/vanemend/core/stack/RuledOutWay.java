@@ -8,4 +8,4 @@ package vanemend.core.stack;
  * @param rule id of the rule
  * @param reason in one sentence
  */
-public record RejectedClass(String id, String name, String rule, String reason) {}
+public record RuledOutWay(String id, String name, String rule, String reason) {}
