@@ -1,6 +1,8 @@
 import { useRules, useCatalogue } from "../api/queries";
 import { useRoleWord } from "../repair/stack/roles";
 import { VerdictMark } from "../repair/verdict-mark";
+import { usePreferences } from "../shell/preferences";
+import { quantity, said } from "../units/text";
 import { useFindKey } from "../shell/use-find-key";
 import { HouseRules } from "./house-rules";
 import { Likelihoods } from "./likelihoods";
@@ -23,17 +25,15 @@ const TABS = [
   { value: "try", word: "Try" },
 ] as const;
 
-const figures = (l: { from?: number; upTo?: number; unit: string }) =>
-  [l.from, l.upTo]
-    .filter((v) => v !== undefined)
-    .map((v) => `${v}${l.unit ? `\u202f${l.unit}` : ""}`)
-    .join(" and ");
+const BOUND = { MAX: "most", MIN: "least", NONE: undefined } as const;
 
 /** The rule book: every figure with its source, and the house rules with both schools told. */
 export default function Rules() {
   const roleWord = useRoleWord();
   const catalogue = useCatalogue().data;
   const rules = useRules();
+  const { system } = usePreferences();
+  const say = (...q: Parameters<typeof quantity>) => said(quantity(...q), system);
   const [find, setFind] = useState("");
   const search = useFindKey();
   if (rules.isError) return <p className="p-6 text-20 font-bold text-oxide-text">{rules.error.message}</p>;
@@ -89,7 +89,12 @@ export default function Rules() {
                 </span>
               </span>,
               <VerdictMark key="v" outcome={l.verdict} />,
-              l.ask || figures(l) || "computed",
+              l.ask ||
+                [l.from, l.upTo]
+                  .filter((v) => v !== undefined)
+                  .map((v) => say(v, l.unit))
+                  .join(" and ") ||
+                "computed",
               `${l.reason} ${l.instead}`,
               l.shown,
             ])}
@@ -106,9 +111,7 @@ export default function Rules() {
             .filter((v) => has(find, v.id, v.meaning, v.shown, v.value))
             .map((v) => [
               <span key="v" className="n text-20 font-semibold whitespace-nowrap">
-                {v.value}
-                {"\u202f"}
-                <span className="text-14">{v.unit}</span>
+                {say(v.value, v.unit, BOUND[v.bound], v.inches)}
               </span>,
               v.meaning,
               v.used,
@@ -131,14 +134,14 @@ export default function Rules() {
               [
                 c.work.length > 0 && `work ${c.work.join(" to ")}\u202fmin`,
                 c.sand.length > 0 && `sand ${c.sand.join(" to ")}\u202fmin`,
-                c.typical.minC !== undefined && `cures from ${c.typical.minC}\u202f°C`,
-                c.typical.capC !== undefined && `at most ${c.typical.capC}\u202f°C`,
+                c.typical.minC !== undefined && `cures from ${say(c.typical.minC, "°C", "least")}`,
+                c.typical.capC !== undefined && `at most ${say(c.typical.capC, "°C", "most")}`,
                 c.typical.densityGPerMl !== undefined && `${c.typical.densityGPerMl}\u202fg/mL`,
                 c.sanding,
               ]
                 .filter(Boolean)
                 .join(", "),
-              c.bondsTo.map((b) => b.toLowerCase().replaceAll("_", " ")).join(", "),
+              c.bondsTo.map((b) => catalogue?.surfaces.find((s) => s.surface === b)?.word ?? "").join(", "),
               c.never,
               c.shown,
             ])}
@@ -153,11 +156,13 @@ export default function Rules() {
               <span key="n" className="hd">
                 {p.symbols.length > 0
                   ? p.symbols.join(", ")
-                  : `settled by tests: ${p.family?.toLowerCase().replace("_", " ")}`}
+                  : `settled by tests: ${catalogue?.families.find((f) => f.family === p.family)?.meaning.name ?? ""}`}
               </span>,
               <VerdictMark key="v" outcome={p.verdict} />,
               p.limit,
-              <span key="h" className="n font-semibold whitespace-nowrap">{`${p.heatCapC}\u202f°C`}</span>,
+              <span key="h" className="n font-semibold whitespace-nowrap">
+                {say(p.heatCapC, "°C", "most")}
+              </span>,
               p.shown,
             ])}
         />

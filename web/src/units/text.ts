@@ -10,6 +10,12 @@ export type Bound = "most" | "least" | undefined;
 const QUANTITY =
   /⟦(-?[\d.:]+)(?: (to|:) (-?[\d.]+))?(?: (?!most\b|least\b|=)([^ ⟧]+))?(?: (most|least))?(?: =([\d.]+))?⟧/g;
 
+/** A figure that is kept with its unit, as words hold it; a unit that is words itself has no other system. */
+export const quantity = (value: number, unit: string, bound?: Bound, inches?: number) =>
+  unit.includes(" ")
+    ? `${value}${THIN}${unit}`
+    : `⟦${value}${unit && ` ${unit}`}${bound === undefined ? "" : ` ${bound}`}${inches === undefined ? "" : ` =${inches}`}⟧`;
+
 function rounded(v: number, bound: Bound): number {
   const whole = bound === "most" ? Math.floor(v + 1e-9) : bound === "least" ? Math.ceil(v - 1e-9) : Math.round(v);
   return whole === 0 ? 0 : whole;

@@ -967,6 +967,7 @@ export interface components {
             roles: components["schemas"]["RoleView"][];
             stamps: components["schemas"]["StampView"][];
             states: components["schemas"]["StateView"][];
+            surfaces: components["schemas"]["SurfaceView"][];
             tests: components["schemas"]["BenchTest"][];
             testsShown: string;
             tools: components["schemas"]["ToolView"][];
@@ -1251,8 +1252,7 @@ export interface components {
         };
         Followed: {
             house: boolean;
-            option: string;
-            question: string;
+            school: components["schemas"]["SchoolFollowed"];
         };
         Forbidden: {
             classes: string[];
@@ -2113,6 +2113,9 @@ export interface components {
         Rung: {
             /** Format: int32 */
             discs: number;
+            /** Format: int32 */
+            grade: number;
+            grading: string;
             /** Format: double */
             grainUm: number;
             id: string;
@@ -2437,6 +2440,11 @@ export interface components {
             /** Format: double */
             wheelXMm?: number;
         };
+        SurfaceView: {
+            /** @enum {string} */
+            surface: "STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "GLASS_FILLER" | "RUST" | "POLYOLEFIN" | "STYRENIC" | "ABS" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "PLASTIC_REPAIR" | "COMPOSITE" | "GELCOAT" | "COMPOSITE_REPAIR" | "CLEAR" | "GLASS" | "RUBBER";
+            word: string;
+        };
         TakenBack: {
             /** Format: date-time */
             at: string;
@@ -2481,12 +2489,8 @@ export interface components {
             /** @enum {string} */
             bound: "NONE" | "MAX" | "MIN";
             id: string;
-            inches: {
-                /** Format: double */
-                asDouble?: number;
-                empty?: boolean;
-                present?: boolean;
-            };
+            /** Format: double */
+            inches?: number;
             meaning: string;
             provenance: components["schemas"]["Provenance"];
             shown: string;

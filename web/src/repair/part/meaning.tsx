@@ -1,7 +1,7 @@
 import type { Api } from "../../api/client";
 import { useCatalogue } from "../../api/queries";
 import { usePreferences } from "../../shell/preferences";
-import { said } from "../../units/text";
+import { quantity, said } from "../../units/text";
 import { Head } from "../sheet";
 import { useIdentified } from "./identify";
 
@@ -25,7 +25,7 @@ function Meaning({ identity: i }: { identity: Api["Identity"] }) {
         {i.heatCapC !== undefined && (
           <div>
             <dt className="hd">Heat</dt>
-            <dd>Surface at most {said(`⟦${i.heatCapC} °C most⟧`, system)}; recalled, verify.</dd>
+            <dd>Surface at most {said(quantity(i.heatCapC, "°C", "most"), system)}; recalled, verify.</dd>
           </div>
         )}
         {i.floats !== undefined && i.densityGPerCm3 !== undefined && (

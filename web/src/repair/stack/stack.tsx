@@ -164,8 +164,8 @@ function RankedRow({
           </tbody>
         </table>
         {r.schools.map((s) => (
-          <p key={s.question} className="lab">
-            {s.question}: {s.option}
+          <p key={s.school.school} className="lab">
+            {s.school.question}: {s.school.label}
             {s.house ? ", the house's own" : ", another school"}
           </p>
         ))}

@@ -105,7 +105,7 @@ export function LadderPanel({ plan }: { plan: Api["Plan"] }) {
           >
             <div className="flex flex-wrap items-baseline justify-between gap-x-1">
               <span className="n text-28 font-semibold" style={{ fontStretch: "85%" }}>
-                {r.paper.replace(/^P/, "")}
+                {r.grade}
               </span>
               <span className="n font-semibold">{minutes(r.minutes)}</span>
             </div>
@@ -122,7 +122,7 @@ export function LadderPanel({ plan }: { plan: Api["Plan"] }) {
               </div>
             )}
             <div className="lab mt-1">
-              {r.paper.startsWith("P") ? "P grade" : "CAMI"}, {micrometres(r.grainUm)}; {r.discs}{" "}
+              {r.grading === "P" ? "P grade" : r.grading}, {micrometres(r.grainUm)}; {r.discs}{" "}
               {r.discs === 1 ? "sheet" : "sheets"}
             </div>
           </div>

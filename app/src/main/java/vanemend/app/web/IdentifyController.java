@@ -19,6 +19,7 @@ import vanemend.app.web.Views.QuantityView;
 import vanemend.app.web.Views.RoleView;
 import vanemend.app.web.Views.StampView;
 import vanemend.app.web.Views.StateView;
+import vanemend.app.web.Views.SurfaceView;
 import vanemend.app.web.Views.ToolView;
 import vanemend.core.damage.Damage;
 import vanemend.core.material.MaterialClass;
@@ -92,6 +93,9 @@ class IdentifyController {
                         .toList(),
                 Arrays.stream(Measured.values())
                         .map(m -> new MeasuredView(m, m.word(), m.unit(), m.digits(), Device.Kind.of(m)))
+                        .toList(),
+                Arrays.stream(MaterialClass.Surface.values())
+                        .map(s -> new SurfaceView(s, s.word()))
                         .toList());
     }
 

@@ -245,7 +245,11 @@ final class Views {
             List<ToolView> tools,
             List<RoleView> roles,
             List<QuantityView> quantities,
-            List<MeasuredView> measured) {}
+            List<MeasuredView> measured,
+            List<SurfaceView> surfaces) {}
+
+    /** A surface that something holds on, as said. */
+    record SurfaceView(MaterialClass.Surface surface, String word) {}
 
     /** A role of the stack as said. */
     record RoleView(MaterialClass.Role role, String word) {}

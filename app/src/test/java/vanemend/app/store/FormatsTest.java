@@ -99,6 +99,22 @@ class FormatsTest {
     }
 
     @Test
+    void schoolsOfARankedStackAndPapersOfALadderAreKnownByWhatTheyAre() {
+        RecordFile file = read(kept("record-2-rust-pits.json"));
+        assertThat(file.frozen().plan().ladder().rungs())
+                .isNotEmpty()
+                .allSatisfy(r -> assertThat(r.paper()).isEqualTo(r.grading() + r.grade()));
+        assertThat(read(kept("record-2-chip-vacuum.json"))
+                        .frozen()
+                        .workup()
+                        .stack()
+                        .ranked())
+                .flatExtracting(r -> r.schools())
+                .isNotEmpty()
+                .allSatisfy(s -> assertThat(s.school().option()).isNotEmpty());
+    }
+
+    @Test
     void whatAGatePutInKeepsItsReadingsUnderItsNewName() {
         RecordFile file = read(kept("record-1-dent-filler-putty.json"));
         RunState state = Replay.of(file.frozen().plan(), file.events(), LATER);

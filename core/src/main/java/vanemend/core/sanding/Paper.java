@@ -33,12 +33,19 @@ public record Paper(ShelfItem item, double um) {
                 .toList();
     }
 
+    /** P or CAMI. */
+    public String grading() {
+        return item.grading().orElseThrow();
+    }
+
+    /** Number printed on it. */
+    public int grade() {
+        return item.grade().orElseThrow();
+    }
+
     /** As printed. */
     public String label() {
-        String grading = item.grading().orElseThrow();
-        return grading.equals("P")
-                ? "P" + item.grade().orElseThrow()
-                : grading + " " + item.grade().orElseThrow();
+        return grading().equals("P") ? "P" + grade() : grading() + " " + grade();
     }
 
     /** As it stands in the id of a step. */

@@ -3,7 +3,7 @@ package vanemend.core.sanding;
 import java.util.ArrayList;
 import java.util.List;
 import vanemend.core.material.ShelfItem;
-import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** Another paper on one rung of a ladder, chosen by hand: how long it and the next then take, and what that breaks. */
@@ -36,9 +36,9 @@ public final class PaperSwap {
             double before = out.isEmpty() || begins ? Double.NaN : out.getLast().grainUm();
             if (r.id().equals(id)) {
                 coarser = paper.um() / r.grainUm();
-                out.add(with(r, paper.label(), item.id(), paper.um(), before, 1 / coarser));
+                out.add(with(r, r.on(paper), before, 1 / coarser));
             } else {
-                out.add(with(r, r.paper(), r.itemId(), r.grainUm(), before, begins ? 1 : coarser));
+                out.add(with(r, r, before, begins ? 1 : coarser));
                 coarser = 1;
             }
         }
@@ -93,7 +93,7 @@ public final class PaperSwap {
                 out.add(new Fault(
                         "jump",
                         is.id(),
-                        "No paper is more than " + Check.shown(now.ratioLimit()) + " times finer than the one before.",
+                        "No paper is more than " + Text.of(now.ratioLimit(), "times") + " finer than the one before.",
                         "a paper between " + now.rungs().get(i - 1).paper() + " and " + is.paper(),
                         "It rides on the scratch before it, which stays at the bottom and shows later."));
             }
@@ -101,26 +101,29 @@ public final class PaperSwap {
         return List.copyOf(out);
     }
 
-    private static Rung with(Rung r, String paper, String itemId, double um, double beforeUm, double work) {
+    /** {@code now} after a paper of {@code beforeUm}, its work {@code work} times that of the planned {@code was}. */
+    private static Rung with(Rung was, Rung now, double beforeUm, double work) {
         double change = TradeBook.value("ladder.change");
-        double minutes = change + (r.minutes() - change) * work;
-        boolean same = itemId.equals(r.itemId()) && work == 1;
+        double minutes = change + (was.minutes() - change) * work;
+        boolean same = now.itemId().equals(was.itemId()) && work == 1;
         return new Rung(
-                r.id(),
-                r.leg(),
-                paper,
-                itemId,
-                um,
-                Double.isNaN(beforeUm) ? 1 : beforeUm / um,
-                r.zone(),
-                r.tool(),
-                r.motion(),
-                r.sign(),
+                was.id(),
+                was.leg(),
+                now.paper(),
+                now.grading(),
+                now.grade(),
+                now.itemId(),
+                now.grainUm(),
+                Double.isNaN(beforeUm) ? 1 : beforeUm / now.grainUm(),
+                was.zone(),
+                was.tool(),
+                was.motion(),
+                was.sign(),
                 minutes,
                 same
-                        ? r.discs()
+                        ? was.discs()
                         : Math.max(1, (int) Math.ceil((minutes - change) / TradeBook.value("ladder.disc-life") - 1e-9)),
-                r.stage(),
-                r.note());
+                was.stage(),
+                was.note());
     }
 }

@@ -8,6 +8,8 @@ import vanemend.core.footprint.Zone;
  * @param id step id
  * @param leg leg of the ladder it belongs to
  * @param paper as printed, such as P180
+ * @param grading P or CAMI
+ * @param grade number printed on it
  * @param itemId shelf item
  * @param grainUm median grain, µm
  * @param ratio how many times finer than the paper before; 1 for the first of a leg
@@ -24,6 +26,8 @@ public record Rung(
         String id,
         String leg,
         String paper,
+        String grading,
+        int grade,
         String itemId,
         double grainUm,
         double ratio,
@@ -34,4 +38,26 @@ public record Rung(
         double minutes,
         int discs,
         String stage,
-        String note) {}
+        String note) {
+
+    /** A copy on another paper. */
+    Rung on(Paper p) {
+        return new Rung(
+                id,
+                leg,
+                p.label(),
+                p.grading(),
+                p.grade(),
+                p.item().id(),
+                p.um(),
+                ratio,
+                zone,
+                tool,
+                motion,
+                sign,
+                minutes,
+                discs,
+                stage,
+                note);
+    }
+}

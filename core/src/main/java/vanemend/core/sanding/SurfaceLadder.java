@@ -95,6 +95,8 @@ public final class SurfaceLadder {
                 leg.id() + "-" + p.slug(),
                 leg.id(),
                 p.label(),
+                p.grading(),
+                p.grade(),
                 p.item().id(),
                 p.um(),
                 before.map(b -> b.um() / p.um()).orElse(1.0),

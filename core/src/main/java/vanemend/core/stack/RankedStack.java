@@ -2,6 +2,7 @@ package vanemend.core.stack;
 
 import java.util.List;
 import vanemend.core.trade.MethodId;
+import vanemend.core.trade.SchoolFollowed;
 
 /**
  * One whole stack and how it scores.
@@ -44,11 +45,10 @@ public record RankedStack(
     /**
      * A school this stack belongs to.
      *
-     * @param question as shown
-     * @param option as shown
-     * @param house whether it is the house's own
+     * @param school which, and how it is answered
+     * @param house whether that is the house's own answer
      */
-    public record Followed(String question, String option, boolean house) {}
+    public record Followed(SchoolFollowed school, boolean house) {}
 
     /** Name, place and score alone. */
     public RankedStack sketch() {

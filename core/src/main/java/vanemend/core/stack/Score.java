@@ -11,6 +11,7 @@ import vanemend.core.damage.Damage;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.SchoolFollowed;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
@@ -63,13 +64,17 @@ final class Score {
         return order.stream().map(out::get).toList();
     }
 
+    private static RankedStack.Followed followed(HouseRules.School s, String option, HouseRules house) {
+        return new RankedStack.Followed(
+                new SchoolFollowed(
+                        s.id(), option, s.question(), s.option(option).label()),
+                house.is(s.id(), option));
+    }
+
     private static List<RankedStack.Followed> schools(Recipe recipe, HouseRules house) {
         return HouseRules.schools().stream()
                 .filter(s -> recipe.schools().containsKey(s.id()))
-                .map(s -> new RankedStack.Followed(
-                        s.question(),
-                        s.option(recipe.schools().get(s.id())).label(),
-                        house.is(s.id(), recipe.schools().get(s.id()))))
+                .map(s -> followed(s, recipe.schools().get(s.id()), house))
                 .toList();
     }
 

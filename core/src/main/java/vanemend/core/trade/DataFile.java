@@ -5,7 +5,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalDouble;
+import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.dataformat.yaml.YAMLMapper;
 
@@ -83,8 +83,8 @@ public final class DataFile {
     }
 
     /** A value's twin in inches: absent where the trade prints no pair. */
-    static OptionalDouble inches(JsonNode row, String field) {
-        return row.has(field) ? OptionalDouble.of(row.get(field).asDouble()) : OptionalDouble.empty();
+    static Optional<Double> inches(JsonNode row, String field) {
+        return row.has(field) ? Optional.of(row.get(field).asDouble()) : Optional.empty();
     }
 
     /** Text of a required field with the figures it names by id: {@link Text#fill}. */

@@ -1,7 +1,7 @@
 package vanemend.core.trade;
 
 import java.util.Locale;
-import java.util.OptionalDouble;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -46,34 +46,34 @@ public final class Text {
 
     /** {@code value} in {@code unit}; the unit is empty for a pure number. */
     public static String of(double value, String unit) {
-        return quantity(Check.shown(value), unit, Bound.NONE, OptionalDouble.empty());
+        return quantity(Check.shown(value), unit, Bound.NONE, Optional.empty());
     }
 
     /** A maximum. */
     public static String atMost(double value, String unit) {
-        return quantity(Check.shown(value), unit, Bound.MAX, OptionalDouble.empty());
+        return quantity(Check.shown(value), unit, Bound.MAX, Optional.empty());
     }
 
     /** A minimum. */
     public static String atLeast(double value, String unit) {
-        return quantity(Check.shown(value), unit, Bound.MIN, OptionalDouble.empty());
+        return quantity(Check.shown(value), unit, Bound.MIN, Optional.empty());
     }
 
     /** From {@code min} to {@code max}, both allowed: said in other units it grows no wider. */
     public static String between(double min, double max, String unit) {
-        return quantity(Check.shown(min) + " to " + Check.shown(max), unit, Bound.NONE, OptionalDouble.empty());
+        return quantity(Check.shown(min) + " to " + Check.shown(max), unit, Bound.NONE, Optional.empty());
     }
 
     /** A quantity of {@code value} with all that is known of it. */
-    public static String of(double value, String unit, Bound bound, OptionalDouble inches) {
+    public static String of(double value, String unit, Bound bound, Optional<Double> inches) {
         return quantity(Check.shown(value), unit, bound, inches);
     }
 
-    private static String quantity(String figures, String unit, Bound bound, OptionalDouble inches) {
+    private static String quantity(String figures, String unit, Bound bound, Optional<Double> inches) {
         if (unit.equals("min") && inHours(figures)) {
             return quantity(Check.shown(Double.parseDouble(figures) / 60), "h", bound, inches);
         }
-        String twin = inches.isPresent() ? " =" + Check.shown(inches.getAsDouble()) : "";
+        String twin = inches.isPresent() ? " =" + Check.shown(inches.get()) : "";
         return "⟦" + figures + (unit.isEmpty() ? "" : " " + unit) + bound.mark + twin + "⟧";
     }
 

@@ -1,6 +1,6 @@
 package vanemend.core.trade;
 
-import java.util.OptionalDouble;
+import java.util.Optional;
 
 /**
  * One figure of the trade.
@@ -24,7 +24,7 @@ public record TradeValue(
         Provenance provenance,
         String used,
         Text.Bound bound,
-        OptionalDouble inches) {
+        Optional<Double> inches) {
 
     /** As words say it: {@link Text}. */
     public String said() {

@@ -183,7 +183,7 @@ class BesideTheTechnicianTest {
         assertThat(s.mixes().getLast().fillerG()).contains(62.4);
         assertThat(s.mixes().getLast().percent().orElseThrow()).isCloseTo(2.083, within(0.001));
         assertThat(s.amended()).singleElement().satisfies(a -> {
-            assertThat(a.said()).isEqualTo("Filler weighed 26.4 g, put right to 62.4 g");
+            assertThat(a.said()).isEqualTo("Filler weighed ⟦26.4 g⟧, put right to ⟦62.4 g⟧");
             assertThat(a.reason()).isEqualTo("digits turned round");
         });
         w.add(BenchEvent.undo(w.id(), w.at, "Tam", amendment));

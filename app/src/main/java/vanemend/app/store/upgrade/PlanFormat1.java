@@ -8,7 +8,6 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import vanemend.core.sanding.Tool;
-import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.MethodId;
 
 /**
@@ -47,19 +46,6 @@ final class PlanFormat1 {
             MethodId.TRIM,
             MethodId.GLASS_CHIP,
             MethodId.TYRE_CROWN);
-
-    /** Answers that had figures in them, as the first format worded them. */
-    private static final Map<String, String> REWORDED = Map.of(
-            "Weigh 2 %",
-            "weigh-2",
-            "2 to 3 % by weight",
-            "two-to-three",
-            "10 minutes",
-            "ten",
-            "5 minutes",
-            "five",
-            "Left 3 mm proud",
-            "proud-3");
 
     private PlanFormat1() {}
 
@@ -112,16 +98,7 @@ final class PlanFormat1 {
         was.properties().forEach(e -> {
             String question = e.getKey();
             String label = e.getValue().asString();
-            ObjectNode school = now.addObject()
-                    .put("school", "")
-                    .put("option", "")
-                    .put("question", question)
-                    .put("label", label);
-            HouseRules.schools().stream()
-                    .filter(s -> s.question().equals(question))
-                    .forEach(s -> s.options().stream()
-                            .filter(o -> o.label().equals(label) || o.id().equals(REWORDED.get(label)))
-                            .forEach(o -> school.put("school", s.id()).put("option", o.id())));
+            SchoolWords.put(now.addObject(), question, label);
         });
     }
 

@@ -3,6 +3,7 @@ package vanemend.app.store.upgrade;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -11,11 +12,14 @@ import tools.jackson.databind.node.ObjectNode;
 /**
  * Reads a started plan of the second format as one of the third. In the second, words held bare figures; from the third on a length and a
  * temperature in them are quantities ({@link vanemend.core.trade.Text}), so that a shop reads an old plan in its own units too. Which of them
- * was a maximum is not known any more: they are rounded to the nearest.
+ * was a maximum is not known any more: they are rounded to the nearest. A ranked stack knew its schools by their words, a rung its paper by what is printed
+ * on it.
  */
 final class PlanFormat2 {
     private static final Pattern FIGURE =
             Pattern.compile("(-?\\d+(?:\\.\\d+)?(?: to -?\\d+(?:\\.\\d+)?)? (?:mm|°C))(?![\\p{L}²³])");
+
+    private static final Pattern PAPER = Pattern.compile("(P|CAMI) ?(\\d+)");
 
     /** What a person or the shelf called something stays as it was called. */
     private static final Set<String> NAMES = Set.of("name", "vehicle", "material", "lot", "mark");
@@ -23,7 +27,24 @@ final class PlanFormat2 {
     private PlanFormat2() {}
 
     static void upgrade(ObjectNode frozen) {
-        words(frozen.get("workup"));
+        JsonNode workup = frozen.get("workup");
+        workup.path("stack").path("ranked").forEach(r -> r.path("schools").forEach(s -> schoolById((ObjectNode) s)));
+        workup.path("plan").path("ladder").path("rungs").forEach(r -> paperByGrade((ObjectNode) r));
+        words(workup);
+    }
+
+    private static void schoolById(ObjectNode followed) {
+        String question = followed.remove("question").asString();
+        String label = followed.remove("option").asString();
+        SchoolWords.put(followed.putObject("school"), question, label);
+    }
+
+    private static void paperByGrade(ObjectNode rung) {
+        Matcher paper = PAPER.matcher(rung.get("paper").asString());
+        if (!paper.matches()) {
+            throw new IllegalArgumentException("no paper was called " + rung.get("paper"));
+        }
+        rung.put("grading", paper.group(1)).put("grade", Integer.parseInt(paper.group(2)));
     }
 
     private static void words(JsonNode node) {

@@ -174,6 +174,8 @@ public final class DentLadder {
                 leg + "-" + p.slug(),
                 leg,
                 p.label(),
+                p.grading(),
+                p.grade(),
                 p.item().id(),
                 p.um(),
                 before.map(b -> b.um() / p.um()).orElse(1.0),
