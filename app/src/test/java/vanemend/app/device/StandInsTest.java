@@ -175,7 +175,7 @@ class StandInsTest {
         Shown nonsense = watch.look(after(13));
         assertThat(nonsense.state()).isEqualTo(Shown.State.NONSENSE);
         assertThat(nonsense.figures()).isEqualTo(good.figures());
-        assertThat(nonsense.said()).contains("Shows Surface -9999.0 °C, which cannot be");
+        assertThat(nonsense.said()).contains("Shows Surface ⟦-9999 °C⟧, which cannot be");
         t.fail(StandIn.Fault.NONE);
         Shown back = watch.look(after(14));
         assertThat(back.state()).isEqualTo(Shown.State.LIVE);
