@@ -87,7 +87,7 @@ class WholeJobTest {
         assertThat(page.getByText("“about three” is not a length")).isVisible();
         assertThat(page.getByLabel("Depth left")).hasValue("about three");
         priya.type("Depth left", "-2");
-        assertThat(page.getByText("Dent 1: depth of -2\u202fmm cannot be right").first())
+        assertThat(page.getByText("Dent 1: depth of −2\u202fmm cannot be right").first())
                 .isVisible();
         assertThat(page.getByLabel("Depth left")).hasValue("-2");
         priya.type("Depth left", "1/8 in");
