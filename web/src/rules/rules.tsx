@@ -89,12 +89,7 @@ export default function Rules() {
                 </span>
               </span>,
               <VerdictMark key="v" outcome={l.verdict} />,
-              l.ask ||
-                [l.from, l.upTo]
-                  .filter((v) => v !== undefined)
-                  .map((v) => say(v, l.unit))
-                  .join(" and ") ||
-                "computed",
+              l.ask || l.figures.join(" and ") || "computed",
               `${l.reason} ${l.instead}`,
               l.shown,
             ])}

@@ -24,6 +24,12 @@ describe("words with quantities", () => {
     expect(inch("⟦50 °C most⟧, ⟦10 °C least⟧, ⟦23 °C⟧, ⟦3 K least⟧")).toBe("122 °F, 50 °F, 73 °F, 6 °F");
   });
 
+  it("keep what is held against a limit on its own side of it: a depth of 3 mm is inside 3 mm, one of 3.1 mm is not", () => {
+    expect(inch("⟦3 mm most⟧ deep, at most ⟦3 mm most⟧")).toBe("7/64 in deep, at most 7/64 in");
+    expect(inch("⟦3.1 mm least⟧ deep, at most ⟦3 mm most⟧")).toBe("1/8 in deep, at most 7/64 in");
+    expect(inch("⟦49.9 mm most⟧ away, at least ⟦50 mm least⟧")).toBe("1 15/16 in away, at least 1 31/32 in");
+  });
+
   it("say the twin where the trade prints a pair", () => {
     expect(inch("⟦25 mm =1⟧ past the hole")).toBe("1 in past the hole");
     expect(metric("⟦25 mm =1⟧ past the hole")).toBe("25 mm past the hole");

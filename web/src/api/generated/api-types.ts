@@ -2014,6 +2014,7 @@ export interface components {
             care: boolean;
             damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE")[];
             family: string;
+            figures: string[];
             /** Format: double */
             from?: number;
             id: string;

@@ -21,7 +21,7 @@ export function ClockBand({
   return (
     <div ref={ref} className="firm-t bg-ground relative h-[88px] shrink-0 overflow-hidden">
       {width > 0 && <ClockRule clock={clock} now={now} width={width} height={64} numbers />}
-      <span className="n absolute bottom-0 left-4 text-16 font-semibold text-muted sm:left-8">
+      <span className="n absolute bottom-0 left-4 text-16 font-semibold text-muted max-sm:hidden sm:left-8">
         {stretch(used, "down")} used
       </span>
       <span className={`n absolute right-4 bottom-0 text-20 font-bold ${by ? "text-oxide-text" : ""}`}>

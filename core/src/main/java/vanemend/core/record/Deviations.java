@@ -52,7 +52,7 @@ final class Deviations {
                         Deviation.Kind.TOO_DEEP,
                         r.step(),
                         r.at(),
-                        "Depth left " + Text.of(r.value(), "mm") + ", at most " + Text.atMost(deep, "mm"),
+                        "Depth left " + Text.atLeast(r.value(), "mm") + ", at most " + Text.atMost(deep, "mm"),
                         "Thick filler cracks and prints through: back to straightening."));
             }
         }
@@ -100,7 +100,7 @@ final class Deviations {
                         Deviation.Kind.OVER_TEMPERATURE,
                         r.step(),
                         r.at(),
-                        "Surface " + Text.of(r.value(), "°C") + ", at most " + Text.atMost(cap, "°C"),
+                        "Surface " + Text.atLeast(r.value(), "°C") + ", at most " + Text.atMost(cap, "°C"),
                         "Over its cap it shrinks and lifts at the edge: look for a ring after paint."));
     }
 

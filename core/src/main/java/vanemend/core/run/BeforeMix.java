@@ -88,7 +88,10 @@ public final class BeforeMix {
             out.add(new Must(
                     "warm enough",
                     plan.air().tempC() >= mix.law().minC(),
-                    Text.of(plan.air().tempC(), "°C") + ", at least "
+                    Text.overLeast(
+                                    plan.air().tempC(),
+                                    "°C",
+                                    plan.air().tempC() < mix.law().minC()) + ", at least "
                             + Text.atLeast(mix.law().minC(), "°C")));
             out.add(new Must("label work time on file", mix.labelWorkMin() > 0, Text.of(mix.labelWorkMin(), "min")));
             out.add(free(

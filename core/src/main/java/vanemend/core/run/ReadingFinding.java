@@ -129,7 +129,8 @@ public record ReadingFinding(String step, String said, boolean stop) {
         double least = TradeBook.value("air.dew-margin");
         String is = "Surface " + Text.of(surface.get(), "°C") + ", dew point "
                 + Text.of(Math.round(air.dewPointC() * 10) / 10.0, "°C") + ": "
-                + Text.of(Math.floor(margin * 10 + 1e-9) / 10, "K") + " over it, at least " + Text.atLeast(least, "K");
+                + Text.overLeast(Math.floor(margin * 10 + 1e-9) / 10, "K", margin < least) + " over it, at least "
+                + Text.atLeast(least, "K");
         return Optional.of(
                 margin < least
                         ? new ReadingFinding(step, is + ". Warm it, wipe it dry.", true)

@@ -59,6 +59,16 @@ public final class Text {
         return quantity(Check.shown(value), unit, Bound.MIN, Optional.empty());
     }
 
+    /** What is held against a maximum: said in other units it stays on its own side of it. */
+    public static String underMost(double value, String unit, boolean over) {
+        return over ? atLeast(value, unit) : atMost(value, unit);
+    }
+
+    /** What is held against a minimum: said in other units it stays on its own side of it. */
+    public static String overLeast(double value, String unit, boolean under) {
+        return under ? atMost(value, unit) : atLeast(value, unit);
+    }
+
     /** From {@code min} to {@code max}, both allowed: said in other units it grows no wider. */
     public static String between(double min, double max, String unit) {
         return quantity(Check.shown(min) + " to " + Check.shown(max), unit, Bound.NONE, Optional.empty());

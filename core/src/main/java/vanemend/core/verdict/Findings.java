@@ -129,6 +129,16 @@ final class Findings {
         return Text.of(round(v), "mm");
     }
 
+    /** Held against a maximum. */
+    static String mmUnder(double v, boolean over) {
+        return Text.underMost(round(v), "mm", over);
+    }
+
+    /** Held against a minimum. */
+    static String mmOver(double v, boolean under) {
+        return Text.overLeast(round(v), "mm", under);
+    }
+
     /** Shown to a tenth; what is compared stays unrounded. */
     static double round(double v) {
         return Math.round(v * 10) / 10.0;

@@ -74,7 +74,8 @@ final class GlassRules {
             out.measured(
                     rule,
                     nearest < least,
-                    Findings.mm(Findings.floor1(nearest)) + " from the nearest edge, at least " + rule.fromSaid());
+                    Findings.mmOver(Findings.floor1(nearest), nearest < least) + " from the nearest edge, at least "
+                            + rule.fromSaid());
         }
     }
 
@@ -102,13 +103,14 @@ final class GlassRules {
                 out.measured(
                         small,
                         chip.pitMm() < least,
-                        "pit " + Findings.mm(chip.pitMm()) + ", at least " + small.fromSaid() + " to take resin");
+                        "pit " + Findings.mmOver(chip.pitMm(), chip.pitMm() < least) + ", at least " + small.fromSaid()
+                                + " to take resin");
             }
         }
         Limits.Rule pit = Limits.rule("glass-us-pit");
         double most = pit.upTo().orElseThrow();
         boolean deep = chip.pitMm() > most;
-        String said = "pit " + Findings.mm(chip.pitMm()) + " of at most " + pit.upToSaid();
+        String said = "pit " + Findings.mmUnder(chip.pitMm(), deep) + " of at most " + pit.upToSaid();
         if (chip.type() == Chip.Type.PIT
                 && !deep
                 && chip.pitMm() >= Limits.rule("glass-us-small-pit").from().orElseThrow()) {
@@ -127,7 +129,9 @@ final class GlassRules {
         Limits.Rule pit = Limits.rule("glass-us-view-pit");
         double below = pit.upTo().orElseThrow();
         out.measured(
-                pit, chip.pitMm() >= below, "finished pit " + Findings.mm(chip.pitMm()) + ", below " + pit.upToSaid());
+                pit,
+                chip.pitMm() >= below,
+                "finished pit " + Findings.mmUnder(chip.pitMm(), chip.pitMm() >= below) + ", below " + pit.upToSaid());
         boolean alone = near(Limits.rule("glass-us-view-near"), chip);
         if (fine && chip.pitMm() < below && alone) {
             out.bears(Limits.rule("glass-us-view-ok"), "in the driver's view, inside all limits");
@@ -137,7 +141,10 @@ final class GlassRules {
     private boolean viewSize(double mm) {
         Limits.Rule rule = Limits.rule("glass-us-view");
         double most = rule.upTo().orElseThrow();
-        out.measured(rule, mm > most, "in the driver's view " + Findings.mm(mm) + " of at most " + rule.upToSaid());
+        out.measured(
+                rule,
+                mm > most,
+                "in the driver's view " + Findings.mmUnder(mm, mm > most) + " of at most " + rule.upToSaid());
         return mm <= most;
     }
 
@@ -149,14 +156,15 @@ final class GlassRules {
                 close,
                 Double.isInfinite(chip.repairMm())
                         ? "no other repair"
-                        : Findings.mm(chip.repairMm()) + " to the nearest repair, at least " + rule.fromSaid());
+                        : Findings.mmOver(chip.repairMm(), close) + " to the nearest repair, at least "
+                                + rule.fromSaid());
         return !close;
     }
 
     /** Bears as mendable up to the limit, with the rule's own verdict above it. */
     private void size(Limits.Rule rule, double mm) {
         double most = rule.upTo().orElseThrow();
-        String said = Findings.mm(mm) + " of at most " + rule.upToSaid();
+        String said = Findings.mmUnder(mm, mm > most) + " of at most " + rule.upToSaid();
         out.bears(rule, mm > most ? rule.verdict() : Verdict.Outcome.MEND, said);
     }
 
@@ -171,7 +179,7 @@ final class GlassRules {
             out.bears(
                     a,
                     mm > most ? a.verdict() : Verdict.Outcome.LIMITS,
-                    Findings.mm(mm) + " of at most " + a.upToSaid());
+                    Findings.mmUnder(mm, mm > most) + " of at most " + a.upToSaid());
             return;
         }
         Limits.Rule b = Limits.rule("glass-uk-b");
@@ -179,7 +187,7 @@ final class GlassRules {
         double most = b.upTo().orElseThrow();
         Verdict.Outcome outcome =
                 mm <= free ? Verdict.Outcome.MEND : mm <= most ? Verdict.Outcome.REFER : Verdict.Outcome.REPLACE;
-        out.bears(b, outcome, Findings.mm(mm) + " of at most " + b.fromSaid());
+        out.bears(b, outcome, Findings.mmUnder(mm, mm > free) + " of at most " + b.fromSaid());
     }
 
     /** Cracks from one impact go together; a crack to two edges parts the screen. */
@@ -198,7 +206,8 @@ final class GlassRules {
             if (same >= 3) {
                 out.bears(three, same + " cracks over " + three.fromSaid() + " from one impact");
             }
-            String said = Findings.mm(k.lengthMm()) + " long";
+            boolean over = k.lengthMm() > most || k.lengthMm() > longMm && k.fromChip();
+            String said = Findings.mmUnder(k.lengthMm(), over) + " long";
             if (k.lengthMm() > most) {
                 out.bears(
                         Limits.rule("glass-crack"),
@@ -235,7 +244,8 @@ final class GlassRules {
                 ? Limits.rule("glass-uk-a").upTo().orElseThrow()
                 : Limits.rule("glass-uk-b").from().orElseThrow();
         Limits.Rule rule = Limits.rule("glass-uk-crack");
-        String said = Findings.mm(across) + " around, zone " + (inA ? "A" : "B") + " allows " + Text.atMost(most, "mm");
+        String said = Findings.mmUnder(across, across > most) + " around, zone " + (inA ? "A" : "B") + " allows "
+                + Text.atMost(most, "mm");
         if (across > most) {
             out.bears(rule, said);
         } else if (k.fromChip()) {

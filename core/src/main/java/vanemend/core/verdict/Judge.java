@@ -49,15 +49,18 @@ public final class Judge {
     private static void air(Air air, Findings out) {
         Limits.Rule cold = Limits.rule("any-cold");
         double minC = cold.from().orElseThrow();
-        out.measured(cold, air.tempC() < minC, Text.of(air.tempC(), "°C") + " of at least " + Text.atLeast(minC, "°C"));
+        out.measured(
+                cold,
+                air.tempC() < minC,
+                Text.overLeast(air.tempC(), "°C", air.tempC() < minC) + " of at least " + Text.atLeast(minC, "°C"));
         Limits.Rule dew = Limits.rule("any-dew");
         double marginK = air.marginK(air.tempC());
         double least = dew.from().orElseThrow();
         out.measured(
                 dew,
                 marginK < least,
-                "panel at air temperature is " + Text.of(Findings.floor1(marginK), "K") + " above dew point, at least "
-                        + dew.fromSaid());
+                "panel at air temperature is " + Text.overLeast(Findings.floor1(marginK), "K", marginK < least)
+                        + " above dew point, at least " + dew.fromSaid());
         Limits.Rule humid = Limits.rule("any-humid");
         double most = humid.upTo().orElseThrow();
         out.measured(humid, air.rhPercent() > most, Text.of(air.rhPercent(), "%") + " of at most " + humid.upToSaid());

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import vanemend.core.damage.Damage;
 import vanemend.core.part.MadeOf;
@@ -28,6 +29,7 @@ public final class Limits {
      * @param damages damage it is about; empty for any
      * @param carbonOnly true where it is asked of carbon only
      * @param care true where a lead may set it aside with a signed reason
+     * @param figures what it turns at, as words say it
      * @param standard windscreen standard it belongs to; empty for both
      */
     public record Rule(
@@ -47,6 +49,7 @@ public final class Limits {
             Set<Damage.Kind> damages,
             boolean carbonOnly,
             boolean care,
+            List<String> figures,
             String standard) {
         /** What it bears above, as words say it. */
         public String fromSaid() {
@@ -120,6 +123,10 @@ public final class Limits {
                             .collect(Collectors.toUnmodifiableSet()),
                     row.path("carbon").asBoolean(false),
                     row.path("care").asBoolean(false),
+                    Stream.of("from", "upTo")
+                            .filter(row::has)
+                            .map(end -> Text.book("limit." + DataFile.text(row, "id") + "." + end))
+                            .toList(),
                     DataFile.textOr(row, "standard"));
             if (out.put(r.id(), r) != null) {
                 throw new IllegalStateException("limit " + r.id() + " stands twice");

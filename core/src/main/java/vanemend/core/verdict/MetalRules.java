@@ -61,7 +61,7 @@ final class MetalRules {
         Limits.Rule bears = deepest <= aim ? shallow : deepest <= most ? mid : Limits.rule("metal-too-deep");
         out.bears(
                 bears,
-                Text.of(deepest, "mm") + " deep, "
+                Text.underMost(deepest, "mm", deepest > most) + " deep, "
                         + (deepest <= aim ? "aim is at most " + shallow.upToSaid() : "at most " + mid.upToSaid()));
     }
 
@@ -89,8 +89,9 @@ final class MetalRules {
                                     .mapToDouble(RustHole::rustPastMm)
                                     .max()
                                     .orElse(0)));
-            String said = (in.size() == 1 ? "" : in.size() + " holes that count as one: ") + Findings.mm(across)
-                    + " across of at most " + small.upToSaid() + (atEdge ? ", reaches an edge" : "");
+            String said = (in.size() == 1 ? "" : in.size() + " holes that count as one: ")
+                    + Findings.mmUnder(across, across > most) + " across of at most " + small.upToSaid()
+                    + (atEdge ? ", reaches an edge" : "");
             out.bears(across > most || atEdge ? Limits.rule("metal-hole-large") : small, said);
         }
     }

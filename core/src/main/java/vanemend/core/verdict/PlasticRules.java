@@ -25,7 +25,8 @@ final class PlasticRules {
             out.measured(
                     heat,
                     c.surfaceC() > cap,
-                    "surface planned at " + Text.of(c.surfaceC(), "°C") + " of at most " + Text.atMost(cap, "°C"));
+                    "surface planned at " + Text.underMost(c.surfaceC(), "°C", c.surfaceC() > cap) + " of at most "
+                            + Text.atMost(cap, "°C"));
         } else if (plastic.mark().isPresent()) {
             out.bears(
                     polymer,
@@ -59,7 +60,8 @@ final class PlasticRules {
         }
         Limits.Rule holds = Limits.rule("plastic-missing");
         double least = holds.from().orElseThrow();
-        String margin = Findings.mm(m.soundMm()) + " of sound plastic all round, at least " + holds.fromSaid();
+        String margin = Findings.mmOver(m.soundMm(), m.soundMm() < least) + " of sound plastic all round, at least "
+                + holds.fromSaid();
         out.bears(m.soundMm() >= least ? holds : Limits.rule("plastic-missing-large"), margin);
     }
 }

@@ -31,7 +31,7 @@ final class TyreRules {
         Limits.Rule size = Limits.rule(truck ? "tyre-size-truck" : "tyre-size");
         double most = size.upTo().orElseThrow();
         boolean large = i.diameterMm() > most;
-        out.measured(size, large, Text.of(i.diameterMm(), "mm") + " of at most " + size.upToSaid());
+        out.measured(size, large, Text.underMost(i.diameterMm(), "mm", large) + " of at most " + size.upToSaid());
         Limits.Rule angle = Limits.rule("tyre-angle");
         double square = angle.upTo().orElseThrow();
         out.measured(
@@ -73,7 +73,7 @@ final class TyreRules {
                 place,
                 !ok,
                 i.place() == Injury.Place.CROWN
-                        ? Findings.mm(edge) + " from the tread edge, at least " + place.fromSaid()
+                        ? Findings.mmOver(edge, edge < least) + " from the tread edge, at least " + place.fromSaid()
                         : "injury in the " + i.place().word());
         return ok;
     }
@@ -104,14 +104,16 @@ final class TyreRules {
         out.measured(
                 worn,
                 tyre.treadDepthMm() <= least,
-                Text.of(tyre.treadDepthMm(), "mm") + " in the shallowest groove, over " + worn.fromSaid());
+                Text.overLeast(tyre.treadDepthMm(), "mm", tyre.treadDepthMm() <= least)
+                        + " in the shallowest groove, over " + worn.fromSaid());
         Limits.Rule front = Limits.rule("tyre-tread-front");
         double steer = front.from().orElseThrow();
         if (tyre.use() == Tyre.Use.TRUCK && tyre.position() == Tyre.Position.FRONT) {
             out.measured(
                     front,
                     tyre.treadDepthMm() < steer,
-                    Text.of(tyre.treadDepthMm(), "mm") + ", front axle at least " + front.fromSaid());
+                    Text.overLeast(tyre.treadDepthMm(), "mm", tyre.treadDepthMm() < steer) + ", front axle at least "
+                            + front.fromSaid());
         }
     }
 

@@ -159,6 +159,14 @@ class FiguresInWordsTest {
     }
 
     @Test
+    void whatIsHeldAgainstALimitStaysOnItsSide() {
+        assertThat(Text.underMost(3, "mm", false)).isEqualTo("⟦3 mm most⟧");
+        assertThat(Text.underMost(3.1, "mm", true)).isEqualTo("⟦3.1 mm least⟧");
+        assertThat(Text.overLeast(50, "mm", false)).isEqualTo("⟦50 mm least⟧");
+        assertThat(Text.overLeast(49.9, "mm", true)).isEqualTo("⟦49.9 mm most⟧");
+    }
+
+    @Test
     void readsPlainly() {
         assertThat(Text.plain("at most " + Text.atMost(3, "mm") + ", over " + Text.of(25, "°")))
                 .isEqualTo("at most 3 mm, over 25°");
