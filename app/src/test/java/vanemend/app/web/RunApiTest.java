@@ -89,7 +89,7 @@ class RunApiTest {
                         Happens.event("DONE", "straighten")));
         assertThat(a.at("refused").size()).isEqualTo(1);
         assertThat(a.text("refused.0.problem.message"))
-                .contains("Surface of ⟦900 °C⟧ cannot be right")
+                .contains("Surface of ⟦900 °C least⟧ cannot be right")
                 .contains("from ⟦-20 to 120 °C⟧");
         assertThat(a.text("run.state.current")).isEqualTo("depth");
     }

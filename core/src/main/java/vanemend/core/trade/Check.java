@@ -42,7 +42,8 @@ public final class Check {
                     field,
                     given,
                     expected,
-                    name + " of " + Text.of(given, unit) + " cannot be right: expected " + expected + ".");
+                    name + " of " + (given < min ? Text.atMost(given, unit) : Text.atLeast(given, unit))
+                            + " cannot be right: expected " + expected + ".");
             return min;
         }
         return given;

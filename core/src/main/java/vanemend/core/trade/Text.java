@@ -83,6 +83,10 @@ public final class Text {
         if (unit.equals("min") && inHours(figures)) {
             return quantity(Check.shown(Double.parseDouble(figures) / 60), "h", bound, inches);
         }
+        if (unit.contains(" ")) {
+            // A unit that is words itself has no other system.
+            return figures + " " + unit;
+        }
         String twin = inches.isPresent() ? " =" + Check.shown(inches.get()) : "";
         return "⟦" + figures + (unit.isEmpty() ? "" : " " + unit) + bound.mark + twin + "⟧";
     }
@@ -90,11 +94,6 @@ public final class Text {
     /** Whole hours from two on are said as hours. */
     private static boolean inHours(String minutes) {
         return !minutes.contains(" ") && Double.parseDouble(minutes) >= 120 && Double.parseDouble(minutes) % 60 == 0;
-    }
-
-    /** What a rule allows, from its lower end to its upper. */
-    public static String limits(String rule) {
-        return TradeBook.shipped().said("limit." + rule);
     }
 
     /** So many parts to so many. */

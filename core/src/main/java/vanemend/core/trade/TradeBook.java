@@ -43,8 +43,8 @@ public final class TradeBook {
     }
 
     /**
-     * The figure called {@code id} as words say it: a value of the trade, or a limit of the verdict as {@code limit.<rule>.from} and
-     * {@code limit.<rule>.upTo}.
+     * The figure called {@code id} as words say it: a value of the trade, or a limit of the verdict as {@code limit.<rule>.from},
+     * {@code limit.<rule>.upTo} and, where it has both, {@code limit.<rule>} for the two.
      */
     String said(String id) {
         return named(said, id);
@@ -84,9 +84,9 @@ public final class TradeBook {
         }
         Map<String, String> said = new HashMap<>();
         values.forEach((id, v) -> said.put(id, v.said()));
-        for (JsonNode row : DataFile.read("verdict/limits.yaml").get("rules")) {
-            limits(row, said);
-        }
+        JsonNode limits = DataFile.read("verdict/limits.yaml");
+        limits.get("rules").forEach(row -> limits(row, said));
+        limits.get("unmended").forEach(row -> limits(row, said));
         JsonNode file = DataFile.read("trade/cautions.yaml");
         Map<String, Caution> cautions = new LinkedHashMap<>();
         List<Caution> list = new ArrayList<>();

@@ -60,7 +60,7 @@ final class GlassRules {
         out.measured(
                 rule,
                 t < min || t > max,
-                "glass at air temperature " + Text.of(t, "°C") + ", from " + Text.between(min, max, "°C"));
+                "glass at air temperature " + Text.of(t, "°C") + ", from " + Text.book("limit.glass-temperature"));
     }
 
     private void nearEdge() {

@@ -141,8 +141,7 @@ public final class Limits {
             out.add(new Unmended(
                     DataFile.text(row, "zone"),
                     row.get("upTo").asDouble(),
-                    DataFile.text(row, "text")
-                            .replace("{upTo}", Text.atMost(row.get("upTo").asDouble(), "mm")),
+                    DataFile.words(row, "text"),
                     DataFile.provenance(row).shown()));
         }
         return List.copyOf(out);

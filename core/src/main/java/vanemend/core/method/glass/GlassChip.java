@@ -64,12 +64,12 @@ public final class GlassChip extends MethodPage {
     private void prepare() {
         add(look(
                         "glass",
-                        "Shade, glass " + Text.limits("glass-temperature"),
+                        "Shade, glass " + Text.book("limit.glass-temperature"),
                         "In the shade, not hot to the touch; paint around covered: resin marks it. Say first that a mark may"
                                 + " remain.",
                         Zone.Kind.CLEAN,
                         gate(
-                                "Shaded, " + Text.limits("glass-temperature") + ", inner side dry?",
+                                "Shaded, " + Text.book("limit.glass-temperature") + ", inner side dry?",
                                 "Ready",
                                 "clean the break",
                                 "Too hot or cold",
