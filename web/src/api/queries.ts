@@ -43,6 +43,7 @@ export const keys = {
   record: (id: number) => ["record", id] as const,
   shelf: ["shelf"] as const,
   rules: ["rules"] as const,
+  housePages: ["house-pages"] as const,
   catalogue: ["catalogue"] as const,
   devices: ["devices"] as const,
   pictures: (id: number) => ["pictures", id] as const,
@@ -73,6 +74,13 @@ export const useShelf = () =>
   useTold({ queryKey: keys.shelf, queryFn: () => ask<Api["ShelfLine"][]>("/api/shelf"), staleTime: 60_000 });
 export const useRules = () =>
   useTold({ queryKey: keys.rules, queryFn: () => ask<Api["RulesView"]>("/api/rules"), staleTime: 60_000 });
+
+export const useHousePages = () =>
+  useTold({
+    queryKey: keys.housePages,
+    queryFn: () => ask<Api["HousePagesView"]>("/api/house-pages"),
+    staleTime: 60_000,
+  });
 
 /** The stack of a draft with what speaks for and against each choice, which what is computed while typing leaves out. */
 export const useWholeStack = (draft: Api["RepairDraft"] | undefined, enabled: boolean) =>
@@ -110,7 +118,7 @@ export function useBell(): void {
         // The shelf follows what a run uses.
         void client.invalidateQueries({ queryKey: keys.shelf });
       } else {
-        for (const key of ["run", "record", "pictures", "rules", "shelf", "devices"]) {
+        for (const key of ["run", "record", "pictures", "rules", "house-pages", "shelf", "devices"]) {
           void client.invalidateQueries({ queryKey: [key] });
         }
       }

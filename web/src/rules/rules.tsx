@@ -4,6 +4,7 @@ import { VerdictMark } from "../repair/verdict-mark";
 import { usePreferences } from "../shell/preferences";
 import { quantity, said } from "../units/text";
 import { useFindKey } from "../shell/use-find-key";
+import { HousePages } from "./house-pages";
 import { HouseRules } from "./house-rules";
 import { Likelihoods } from "./likelihoods";
 import { Sheet } from "./rule-sheet";
@@ -15,6 +16,7 @@ import { useState } from "react";
 
 const TABS = [
   { value: "house", word: "House rules" },
+  { value: "pages", word: "Own pages" },
   { value: "limits", word: "Limits" },
   { value: "values", word: "Values" },
   { value: "plastics", word: "Plastics" },
@@ -74,6 +76,9 @@ export default function Rules() {
       </div>
       <Sheet value="house">
         <HouseRules book={book} find={find} />
+      </Sheet>
+      <Sheet value="pages">
+        <HousePages find={find} />
       </Sheet>
       <Sheet value="limits">
         <Table

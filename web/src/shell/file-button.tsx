@@ -8,6 +8,7 @@ export function FileButton({
   accept,
   className = "btn",
   disabled = false,
+  icon: Icon = FileUp,
   onFile,
 }: {
   label: string;
@@ -16,6 +17,7 @@ export function FileButton({
   accept: string;
   className?: string;
   disabled?: boolean;
+  icon?: typeof FileUp;
   onFile: (file: File) => void;
 }) {
   const input = useRef<HTMLInputElement>(null);
@@ -34,7 +36,7 @@ export function FileButton({
         }}
       />
       <button type="button" className={className} disabled={disabled} onClick={() => input.current?.click()}>
-        <FileUp size={20} aria-hidden="true" /> {label}
+        <Icon size={20} aria-hidden="true" /> {label}
       </button>
     </>
   );

@@ -75,7 +75,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_3"];
+        get: operations["all_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -158,6 +158,86 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["press"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_3"];
+        put?: never;
+        post: operations["sign"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-pages/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-pages/house-pages.yaml": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-pages/tried": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tried"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-pages/{id}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["back"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1069,7 +1149,7 @@ export interface components {
             at: string;
             consequence: string;
             /** @enum {string} */
-            kind: "DOSE_OFF" | "DOSE_NOT_WEIGHED" | "SPREAD_LATE" | "SANDED_BEFORE_CURE" | "OVER_TEMPERATURE" | "TOO_DEEP" | "WENT_ON_EARLY" | "AGAINST_READING" | "PLAN_CHANGED";
+            kind: "DOSE_OFF" | "DOSE_NOT_WEIGHED" | "SPREAD_LATE" | "SANDED_BEFORE_CURE" | "OVER_TEMPERATURE" | "TOO_DEEP" | "WENT_ON_EARLY" | "AGAINST_READING" | "PLAN_CHANGED" | "WANTED_NOT_GIVEN";
             step: string;
             text: string;
         };
@@ -1165,7 +1245,7 @@ export interface components {
             /** Format: uuid */
             id?: string;
             /** @enum {string} */
-            kind?: "START" | "CLOCK" | "DONE" | "GATE" | "READING" | "NOTE" | "UNDO" | "AMEND" | "TAKE" | "SIGN";
+            kind?: "START" | "CLOCK" | "DONE" | "GATE" | "READING" | "NOTE" | "UNDO" | "AMEND" | "TAKE" | "SIGN" | "PICTURE";
             logged?: boolean;
             /** @enum {string} */
             quantity?: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
@@ -1312,6 +1392,32 @@ export interface components {
             /** Format: int64 */
             repair?: number;
             title: string;
+        };
+        HandworkView: {
+            /** @enum {string} */
+            act: "MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "SHIELD" | "SHADE" | "VACUUM" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY";
+            word: string;
+        };
+        HouseChange: {
+            /** Format: date-time */
+            at: string;
+            bears: boolean;
+            book: string;
+            by: string;
+            /** @enum {string} */
+            kind: "ADD" | "LEAVE_OUT" | "MOVE" | "WORDS" | "MINUTES" | "READING" | "PICTURE";
+            reason: string;
+            /** Format: int64 */
+            rule: number;
+            said: string;
+            step: string;
+            why: string;
+        };
+        HousePagesView: {
+            acts: components["schemas"]["HandworkView"][];
+            maySign: boolean;
+            readable: ("DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
+            rules: components["schemas"]["PageRuleView"][];
         };
         IdentifyDraft: {
             mark?: string;
@@ -1641,6 +1747,54 @@ export interface components {
             old?: string;
             password?: string;
         };
+        PageRuleDraft: {
+            acts?: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "SHIELD" | "SHADE" | "VACUUM" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY")[];
+            after?: string;
+            afterTitle?: string;
+            caution?: string;
+            how?: string;
+            /** @enum {string} */
+            kind?: "ADD" | "LEAVE_OUT" | "MOVE" | "WORDS" | "MINUTES" | "READING" | "PICTURE";
+            /** @enum {string} */
+            method?: "METAL_DENT" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            /** Format: double */
+            minutes?: number;
+            no?: string;
+            /** @enum {string} */
+            quantity?: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
+            question?: string;
+            reason?: string;
+            step?: string;
+            stepTitle?: string;
+            then?: string;
+            /** Format: double */
+            thenMin?: number;
+            title?: string;
+            /** Format: double */
+            waitMin?: number;
+            yes?: string;
+            /** @enum {string} */
+            zone?: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
+        };
+        PageRuleOnPlan: {
+            repair: components["schemas"]["RepairDraft"];
+            rule: components["schemas"]["PageRuleDraft"];
+        };
+        PageRuleView: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: date-time */
+            endedAt?: string;
+            endedBy: string;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            method: "METAL_DENT" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            methodTitle: string;
+            reason: string;
+            said: string;
+        };
         PartDraft: {
             answers?: {
                 [key: string]: "YES" | "NO" | "UNKNOWN";
@@ -1688,6 +1842,14 @@ export interface components {
             /** Format: int32 */
             width: number;
         };
+        Pictured: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: uuid */
+            event: string;
+            step: string;
+        };
         Piece: {
             /** Format: int32 */
             count: number;
@@ -1709,6 +1871,7 @@ export interface components {
             broken: components["schemas"]["Broken"][];
             budget?: components["schemas"]["FilmBudget"];
             closing: string;
+            house: components["schemas"]["HouseChange"][];
             ladder: components["schemas"]["Ladder"];
             loops: components["schemas"]["Loop"][];
             /** @enum {string} */
@@ -1964,6 +2127,7 @@ export interface components {
             finishedAt?: string;
             /** Format: date-time */
             frozen: string;
+            house: components["schemas"]["HouseChange"][];
             lines: components["schemas"]["Line"][];
             lots: components["schemas"]["Lot"][];
             people: string[];
@@ -2072,6 +2236,7 @@ export interface components {
             lastUndoable?: string;
             mixes: components["schemas"]["MixDone"][];
             notes: components["schemas"]["Note"][];
+            pictured: components["schemas"]["Pictured"][];
             readings: components["schemas"]["Reading"][];
             signed?: components["schemas"]["Signed"];
             /** Format: date-time */
@@ -2405,6 +2570,7 @@ export interface components {
             resources: ("HANDS" | "LAMP" | "OVEN" | "SANDER")[];
             title: string;
             tool: string;
+            wanted?: components["schemas"]["Wanted"];
             /** @enum {string} */
             zone?: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
         };
@@ -2500,6 +2666,11 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        TriedView: {
+            broken: components["schemas"]["Broken"][];
+            change?: components["schemas"]["HouseChange"];
+            problems: components["schemas"]["InputProblem"][];
+        };
         Used: {
             /** Format: double */
             amount: number;
@@ -2541,6 +2712,10 @@ export interface components {
             /** @enum {string} */
             what: "HANDS" | "LAMP" | "OVEN" | "SANDER";
             whose: string;
+        };
+        Wanted: {
+            picture: boolean;
+            readings: ("DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
         };
         Word: {
             /** @enum {string} */
@@ -2651,7 +2826,7 @@ export interface operations {
             };
         };
     };
-    all_3: {
+    all_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -2813,6 +2988,136 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DeviceView"][];
+                };
+            };
+        };
+    };
+    all_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HousePagesView"];
+                };
+            };
+        };
+    };
+    sign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PageRuleOnPlan"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HousePagesView"];
+                };
+            };
+        };
+    };
+    take_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HousePagesView"];
+                };
+            };
+        };
+    };
+    file_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/yaml": string;
+                };
+            };
+        };
+    };
+    tried: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PageRuleOnPlan"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TriedView"];
+                };
+            };
+        };
+    };
+    back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HousePagesView"];
                 };
             };
         };
@@ -3252,6 +3557,7 @@ export interface operations {
             query: {
                 moment: "BEFORE" | "DURING" | "AFTER";
                 clientId: string;
+                step?: string;
             };
             header?: never;
             path: {

@@ -6,6 +6,7 @@ import { keys, queryClient, useZone, useTold } from "../../api/queries";
 import { Line } from "../../shell/field";
 import { SheetDialog } from "../../shell/sheet-dialog";
 import { dayAndTime } from "../../units/units";
+import { useSendPicture } from "./send-picture";
 
 type Picture = Api["Picture"];
 type Moment = Picture["moment"];
@@ -15,44 +16,20 @@ const MOMENTS: readonly { moment: Moment; word: string }[] = [
   { moment: "DURING", word: "During" },
   { moment: "AFTER", word: "After" },
 ];
-const SENT_SIDE = 1600;
-
-/** Upright and no larger than is kept: a camera's picture would take long to send from the shop floor. */
-async function smaller(file: File): Promise<Blob> {
-  const bitmap = await createImageBitmap(file, { imageOrientation: "from-image" }).catch(() => undefined);
-  // What the browser cannot read is sent as it is: the server says what is wrong with it.
-  if (!bitmap) return file;
-  const scale = Math.min(1, SENT_SIDE / Math.max(bitmap.width, bitmap.height));
-  const canvas = document.createElement("canvas");
-  canvas.width = Math.round(bitmap.width * scale);
-  canvas.height = Math.round(bitmap.height * scale);
-  canvas.getContext("2d")?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
-  bitmap.close();
-  return new Promise((done) => canvas.toBlob((blob) => done(blob ?? file), "image/jpeg", 0.9));
-}
-
 /** Pictures before, during and after: as evidence, so that one is taken away with a reason only. */
 export function Pictures({ id }: { id: number }) {
   const pictures = useTold({
     queryKey: keys.pictures(id),
     queryFn: () => ask<Picture[]>(`/api/repairs/${id}/pictures`),
   });
-  const add = useMutation({
-    mutationFn: async ({ file, moment, clientId }: { file: File; moment: Moment; clientId: string }) =>
-      ask<Picture[]>(`/api/repairs/${id}/pictures?moment=${moment}&clientId=${clientId}`, {
-        method: "POST",
-        body: await smaller(file),
-      }),
-    onSuccess: (all) => queryClient.setQueryData(keys.pictures(id), all),
-  });
-  const again = () => add.variables && add.mutate(add.variables);
+  const add = useSendPicture(id);
   return (
     <section className="keep mt-5" aria-label="Pictures">
       <h3 className="hd">Pictures</h3>
       {add.isError && (
         <p role="alert" className="flex items-center gap-4 py-1 font-bold text-oxide-text">
           {add.variables?.file.name}: {add.error.message}
-          <button type="button" className="btn" onClick={again}>
+          <button type="button" className="btn" onClick={add.again}>
             Send it again
           </button>
         </p>

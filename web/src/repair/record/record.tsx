@@ -7,6 +7,7 @@ import { amount } from "../../units/amount";
 import { dayAndTime, grams, minutes, moment, percent, temperature } from "../../units/units";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { VerdictMark } from "../verdict-mark";
+import { HouseSaid } from "../steps/house-page";
 import { Pictures } from "./pictures";
 import { PutRight } from "./put-right";
 import { ReadingsFile } from "./readings-file";
@@ -194,6 +195,18 @@ function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"]
             </ul>
           </div>
         </div>
+        {record.house.length > 0 && (
+          <section aria-label="The house’s own page" className="keep mt-5">
+            <h3 className="hd">The house’s own page</h3>
+            <ul>
+              {record.house.map((h) => (
+                <li key={h.rule} className="border-b border-hair py-1">
+                  <HouseSaid change={h} />
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
         <div className="keep firm mt-5 h-[520px]">
           <DrawingPair drawing={workup.drawing} labels={226} />
         </div>

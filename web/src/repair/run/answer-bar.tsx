@@ -2,6 +2,8 @@ import { Check, RotateCcw, Timer } from "lucide-react";
 import type { Api } from "../../api/client";
 import { stretch } from "../../units/units";
 
+const WITHOUT = "without what the house wants: it stands in the record";
+
 /** The answers of the step in hand, wide enough for a glove: done, started, or what its gate can be answered. */
 export function AnswerBar({
   step,
@@ -10,6 +12,7 @@ export function AnswerBar({
   setBranching,
   early,
   against,
+  lacking,
   never,
   primary,
   other,
@@ -21,6 +24,7 @@ export function AnswerBar({
   setBranching: (b: boolean) => void;
   early: number;
   against: boolean;
+  lacking: boolean;
   never: string | undefined;
   primary: () => void;
   other: () => void;
@@ -46,13 +50,15 @@ export function AnswerBar({
           {gate.question}
         </div>
         <Answer
-          go={!against}
+          go={!against && !lacking}
           Icon={Check}
           word={gate.yes}
           note={
             against
               ? "against what was read: it stands in the record"
-              : (never ?? (early > 0 ? `${stretch(early, "up")} early: it stands in the record` : gate.yesNote))
+              : lacking
+                ? WITHOUT
+                : (never ?? (early > 0 ? `${stretch(early, "up")} early: it stands in the record` : gate.yesNote))
           }
           onClick={primary}
         />
@@ -71,10 +77,10 @@ export function AnswerBar({
         <Answer go Icon={Timer} word="Cream meets filler" note="the clock starts" onClick={primary} />
       ) : (
         <Answer
-          go
+          go={!lacking}
           Icon={Check}
           word={step.kind === "MIX" ? "Mixed, one colour" : step.kind === "SPREAD" ? "All on the part" : "Done"}
-          note="and on"
+          note={lacking ? WITHOUT : "and on"}
           onClick={primary}
         />
       )}

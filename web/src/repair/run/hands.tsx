@@ -25,6 +25,7 @@ import { NoteDialog } from "./note-dialog";
 import { usePending } from "./outbox";
 import { ReadingDialog } from "./reading-dialog";
 import { TopButton } from "./top-button";
+import { missing, WantedHere } from "./wanted";
 import { Weighing } from "./weighing";
 
 type RunStep = Api["RunStep"];
@@ -87,6 +88,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
   const startClock = () => happened(run.id, "CLOCK", { step: current.id });
   const undo = () => state.lastUndoable && happened(run.id, "UNDO", { target: state.lastUndoable });
   const against = gate !== undefined && state.findings.some((f) => f.stop);
+  const lacking = missing(state, current);
   const primary = () => (mixing ? startClock() : gate ? answer("yes") : done());
   const other = () => {
     if (!gate) return;
@@ -99,7 +101,13 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
     if (dialogOpen()) return;
     const onButton = e.target instanceof HTMLElement && e.target.closest("button, a") !== null;
     const plain = !(e.ctrlKey || e.metaKey || e.altKey || e.repeat);
-    const action = keyAction(e.key, { typing: typing(e), plain, onButton, mixing, against });
+    const action = keyAction(e.key, {
+      typing: typing(e),
+      plain,
+      onButton,
+      mixing,
+      held: against || lacking !== undefined,
+    });
     if (!action) return;
     if (action.held) {
       e.preventDefault();
@@ -200,6 +208,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
               {f.said}
             </p>
           ))}
+          <WantedHere run={run.id} at={current} lacking={lacking} onReading={() => setDialog("reading")} />
           {step.kind === "MIX" && mix && (
             <Weighing mix={mix} pour={plan.mixes.find((m) => m.id === mix.mix)?.pour} onReading={read} />
           )}
@@ -236,6 +245,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         setBranching={setBranching}
         early={step.kind === "WAIT" && left !== undefined && left > 0 ? left : 0}
         against={against}
+        lacking={lacking !== undefined}
         never={live !== undefined && live.endsAt === undefined ? by.passed : undefined}
         primary={primary}
         other={other}
@@ -248,7 +258,15 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         </span>
         <span className="n hidden shrink-0 text-20 font-semibold md:block">
           pedal:{" "}
-          {against ? "held, a reading says stop" : gate ? "yes and on" : mixing ? "start the clock" : "done and on"}
+          {against
+            ? "held, a reading says stop"
+            : lacking
+              ? "held, the house wants something"
+              : gate
+                ? "yes and on"
+                : mixing
+                  ? "start the clock"
+                  : "done and on"}
         </span>
       </footer>
       <NoteDialog

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { keyAction, type Situation } from "./key-action";
 
-const usual: Situation = { typing: false, plain: true, onButton: false, mixing: false, against: false };
+const usual: Situation = { typing: false, plain: true, onButton: false, mixing: false, held: false };
 const does = (key: string, s: Partial<Situation> = {}) => keyAction(key, { ...usual, ...s })?.does;
 
 describe("keys of a run", () => {
@@ -14,7 +14,7 @@ describe("keys of a run", () => {
 
   it("passes a stop by no key and no pedal", () => {
     for (const key of ["PageDown", "Enter"]) {
-      expect(keyAction(key, { ...usual, against: true })).toMatchObject({ does: "nothing", held: true });
+      expect(keyAction(key, { ...usual, held: true })).toMatchObject({ does: "nothing", held: true });
     }
   });
 

@@ -11,15 +11,15 @@ export interface Situation {
   onButton: boolean;
   /** A mix is in hand whose clock does not run yet. */
   mixing: boolean;
-  /** A reading says stop. */
-  against: boolean;
+  /** A reading says stop, or the house wants something first: that takes a hand. */
+  held: boolean;
 }
 
 export interface KeyAction {
   does: Does;
   /** The browser's own answer to the key is not wanted. */
   own: boolean;
-  /** Held: it would go against what was read, which takes a hand. */
+  /** Held: it would go against what was read or what the house wants, which takes a hand. */
   held: boolean;
 }
 
@@ -27,13 +27,13 @@ const act = (does: Does, own = false): KeyAction => ({ does, own, held: false })
 const HELD: KeyAction = { does: "nothing", own: true, held: true };
 
 /** What `key` does; undefined where it does nothing of ours. The pedal is Page Down and works while something is typed. */
-export function keyAction(key: string, { typing, plain, onButton, mixing, against }: Situation): KeyAction | undefined {
-  if (key === "PageDown") return against ? HELD : act("primary", true);
+export function keyAction(key: string, { typing, plain, onButton, mixing, held }: Situation): KeyAction | undefined {
+  if (key === "PageDown") return held ? HELD : act("primary", true);
   if (typing || !plain) return undefined;
   switch (key) {
     case "Enter":
       if (onButton) return undefined;
-      return against ? HELD : act("primary");
+      return held ? HELD : act("primary");
     case " ":
       if (onButton) return undefined;
       return act(mixing ? "start" : "nothing", true);

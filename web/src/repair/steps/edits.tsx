@@ -4,6 +4,7 @@ import { useShelf } from "../../api/queries";
 import type { DraftOnScreen } from "../use-draft";
 import { Measure } from "../../shell/field";
 import { Head } from "../sheet";
+import { HouseRuleButton } from "./house-rule";
 
 type Edit = Api["PlanEditDraft"];
 
@@ -58,11 +59,29 @@ const titleOf = (plan: Api["Plan"], step: string | undefined) =>
   plan.steps.find((s) => s.step.id === step)?.step.title ?? (step ?? "").replace(/-/g, " ");
 
 /** Leave a step out, or put it earlier or later. What is mixed, spread and waited for stays together. */
-export function StepEdits({ plan, at, on }: { plan: Api["Plan"]; at: number; on: DraftOnScreen }) {
+export function StepEdits({
+  plan,
+  drawing,
+  at,
+  on,
+}: {
+  plan: Api["Plan"];
+  drawing: Api["Drawing"];
+  at: number;
+  on: DraftOnScreen;
+}) {
   const step = plan.steps[at]?.step;
   const shelf = useShelf().data;
   if (!step) return null;
-  if (step.mix) return <p className="lab">Mix, spread and wait stay together and in order.</p>;
+  const house = <HouseRuleButton plan={plan} drawing={drawing} at={at} on={on} />;
+  if (step.mix) {
+    return (
+      <div className="flex flex-wrap items-center gap-4">
+        <p className="lab">Mix, spread and wait stay together and in order.</p>
+        {house}
+      </div>
+    );
+  }
   const rung = plan.ladder.rungs.find((r) => r.id === step.id);
   const papers = (shelf ?? [])
     .filter((l) => !l.expired && l.item.grade !== undefined)
@@ -125,6 +144,7 @@ export function StepEdits({ plan, at, on }: { plan: Api["Plan"]; at: number; on:
           />
         </div>
       )}
+      {house}
     </div>
   );
 }

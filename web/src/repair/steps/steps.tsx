@@ -14,6 +14,7 @@ import { NotYet } from "../verdict/verdict";
 import { ComparePanel } from "./compare";
 import { EditsPanel, StepEdits } from "./edits";
 import { HourBar } from "./hour-bar";
+import { HouseAt, HouseMark, HousePanel } from "./house-page";
 import { LadderPanel } from "./ladder";
 import { PiecesPanel } from "./pieces";
 import { BudgetPanel, PortionsPanel, ShoppingPanel, WaitsPanel } from "./portions";
@@ -147,6 +148,7 @@ function StepList({
   const where = (kind: Api["Step"]["zone"]) => drawing.zones.find((z) => z.kind === kind)?.word ?? "";
   return (
     <>
+      <HousePanel plan={plan} />
       <EditsPanel plan={plan} on={on} frozen={frozen} />
       <ol>
         {plan.steps.map(({ step, earliestMin, latestMin }, i) => (
@@ -170,7 +172,10 @@ function StepList({
             >
               <span className="n text-20 font-semibold">{i + 1}</span>
               <span className="min-w-0">
-                <span className="hd block">{step.title}</span>
+                <span className="hd block">
+                  {step.title}
+                  <HouseMark plan={plan} step={step.id} />
+                </span>
                 <span className="lab block">
                   {[step.tool, step.paper, step.material, step.amount].filter(Boolean).join(" · ")}
                 </span>
@@ -221,7 +226,8 @@ function StepList({
                     {c.text}
                   </p>
                 ))}
-                {!frozen && <StepEdits plan={plan} at={i} on={on} />}
+                <HouseAt plan={plan} step={step} />
+                {!frozen && <StepEdits plan={plan} drawing={drawing} at={i} on={on} />}
               </div>
             )}
           </li>

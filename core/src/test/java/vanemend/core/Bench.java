@@ -18,6 +18,7 @@ import vanemend.core.material.MaterialClass;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.material.ShelfItem.LabelTime;
 import vanemend.core.method.Conditions;
+import vanemend.core.method.House;
 import vanemend.core.part.Coat;
 import vanemend.core.part.Metal;
 import vanemend.core.part.Part;
@@ -159,7 +160,8 @@ public final class Bench {
     }
 
     public static Conditions shop(double airC, HouseRules house, List<ShelfItem> shelf) {
-        return new Conditions(new Air(airC, 50), house, shelf, NOW, ZONE, 20, new Conditions.Place(55.4, -3.1));
+        return new Conditions(
+                new Air(airC, 50), House.of(house), shelf, NOW, ZONE, 20, new Conditions.Place(55.4, -3.1));
     }
 
     public static Conditions shop() {

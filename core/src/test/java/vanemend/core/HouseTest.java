@@ -27,6 +27,7 @@ class HouseTest {
             "cure",
             "sanding",
             "method",
+            "house",
             "plan",
             "template",
             "run",

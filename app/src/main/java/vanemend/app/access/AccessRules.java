@@ -38,6 +38,8 @@ class AccessRules {
                         .permitAll()
                         .requestMatchers(HttpMethod.PUT, "/api/house-rules/**")
                         .hasRole(Role.LEAD.name())
+                        .requestMatchers(HttpMethod.POST, "/api/house-pages/**")
+                        .hasRole(Role.LEAD.name())
                         .requestMatchers("/api/people", "/api/people/**")
                         .hasRole(Role.LEAD.name())
                         .requestMatchers("/api/**")

@@ -216,7 +216,7 @@ public class Bench {
                                                 .findFirst()
                                                 .map(InputProblem::message))
                                         .orElse("the draft is not complete.")));
-        Instant at = clock.instant().truncatedTo(java.time.temporal.ChronoUnit.MILLIS);
+        Instant at = moment();
         repairs.freeze(id, new FrozenPlan(at, who.name(), now.draft(), workup), who.id());
         events.add(id, BenchEvent.start(eventId, at, who.name()), who.id());
         bell.ringAfterCommit(id);
@@ -305,6 +305,38 @@ public class Bench {
                 && r.quantity() == row.quantity()
                 && r.value() == row.value()
                 && (row.step().isEmpty() || r.step().equals(row.step()));
+    }
+
+    /** Notes in the run that the picture {@code clientId} was taken at {@code step}; twice counts once. */
+    @Transactional
+    public void pictured(long id, UUID clientId, String step, Account who) {
+        repairs.lock(id);
+        if (events.holder(clientId).isPresent()) {
+            return;
+        }
+        Running run = running(id);
+        if (run.state().steps().stream().noneMatch(s -> s.id().equals(step))) {
+            throw new Refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "Picture",
+                    "The step that this picture is of is not in this run.");
+        }
+        events.add(id, BenchEvent.picture(clientId, moment(), who.name(), step), who.id());
+        bell.ringAfterCommit(id);
+    }
+
+    /** A picture was taken away: where it stood in the run it is taken back there too, with the same reason. */
+    @Transactional
+    public void pictureAway(long id, UUID clientId, String why, Account who) {
+        repairs.lock(id);
+        if (events.holder(clientId).isPresent()) {
+            events.add(id, BenchEvent.undo(UUID.randomUUID(), moment(), who.name(), clientId, why), who.id());
+        }
+    }
+
+    /** Now, to the millisecond that the store keeps. */
+    private Instant moment() {
+        return clock.instant().truncatedTo(java.time.temporal.ChronoUnit.MILLIS);
     }
 
     /** What only the whole run can tell: who may sign, and what may be put right to what. */

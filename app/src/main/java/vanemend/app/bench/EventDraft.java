@@ -30,7 +30,7 @@ public record EventDraft(
         Boolean logged) {
     private static final int LONGEST_NOTE = 2000;
     private static final int LONGEST_DEVICE = 60;
-    private static final int LONGEST_STEP = 200;
+    static final int LONGEST_STEP = 200;
     private static final int LONGEST_ANSWER = 40;
 
     /** The event, problems left in {@code check}. A time before the start or after {@code now} is drawn in to it. */
@@ -39,6 +39,9 @@ public record EventDraft(
         BenchEvent.Kind what = check.choice("kind", "What happened", kind, BenchEvent.Kind.NOTE);
         if (what == BenchEvent.Kind.START) {
             check.refuse("kind", what, "anything but START", "The work begins with its plan, not with an event.");
+        }
+        if (what == BenchEvent.Kind.PICTURE) {
+            check.refuse("kind", what, "anything but PICTURE", "A picture is sent as a file, not as an event.");
         }
         String on = step == null ? "" : step;
         if (on.length() > LONGEST_STEP) {

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -23,12 +24,17 @@ import vanemend.app.bench.Bench;
 import vanemend.app.store.BenchEvents;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
+import vanemend.core.footprint.Zone;
 import vanemend.core.method.Conditions;
+import vanemend.core.method.HousePages;
+import vanemend.core.method.PageChange;
+import vanemend.core.method.PageRule;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
 import vanemend.core.run.BenchEvent;
 import vanemend.core.trade.Air;
+import vanemend.core.trade.MethodId;
 
 /** Fills an empty store with the made-up depot: Corriebank Hill Bus Co-op. A store with people in it is left alone. */
 @Component
@@ -90,7 +96,48 @@ class Demo implements ApplicationRunner {
                             UUID.randomUUID(), draft, by.getOrDefault(key, ISLA).id());
             }
         }
+        houseRules(now.minus(Duration.ofDays(12)));
         LOG.info("the demo depot is in place");
+    }
+
+    /** What the depot does otherwise than the book's pages say. */
+    private void houseRules(Instant at) {
+        shop.sign(
+                List.of(
+                        new PageRule(
+                                0,
+                                MethodId.RUST_PITS,
+                                new PageChange.Add(
+                                        HousePages.OWN + "drain-holes",
+                                        "loose",
+                                        "Clear the drain holes below",
+                                        "Probe each with a wire until air comes through.",
+                                        Optional.of(Zone.Kind.CLEAN),
+                                        3,
+                                        0,
+                                        "",
+                                        Optional.of(new PageChange.HouseGate(
+                                                "Air through every hole?",
+                                                "Clear",
+                                                "One is blocked",
+                                                "Open it from below, blow it through",
+                                                2)),
+                                        List.of()),
+                                "",
+                                "Loose rust off",
+                                "Two arches came back within a year: water stood behind them.",
+                                ISLA.name(),
+                                at),
+                        new PageRule(
+                                0,
+                                MethodId.WELD_FINISH,
+                                new PageChange.Picture("grind"),
+                                "Check the weld lies below",
+                                "",
+                                "The insurer asks to see the weld before it is covered.",
+                                ISLA.name(),
+                                at)),
+                ISLA.id());
     }
 
     /** Yesterday's repair: a low spot, pinholes at the palm test, and a dose that was off. */

@@ -19,6 +19,8 @@ import org.openpdf.text.pdf.PdfWriter;
 import vanemend.core.footprint.DrawnZone;
 import vanemend.core.footprint.Ring;
 import vanemend.core.footprint.Zone;
+import vanemend.core.method.PageChange;
+import vanemend.core.method.Step;
 import vanemend.core.mix.Portion;
 import vanemend.core.plan.Drawing;
 import vanemend.core.plan.Plan;
@@ -27,6 +29,7 @@ import vanemend.core.plan.Workup;
 import vanemend.core.section.Layer;
 import vanemend.core.section.Section;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
 
 /** The bench sheet: two pages of A4. The first draws the repair and says how much, the second walks it step by step. */
@@ -316,6 +319,18 @@ public final class BenchSheetPdf {
                 .orElse(kind.word());
     }
 
+    /** That the house does a step its own way, and what it wants there. */
+    private String house(Step s) {
+        boolean own = plan.house().stream().anyMatch(h -> h.bears() && h.step().equals(s.id()));
+        String wanted = s.wanted()
+                .map(w -> Stream.concat(
+                                w.readings().stream().map(Quantity::word),
+                                w.picture() ? Stream.of("a picture") : Stream.empty())
+                        .collect(Collectors.joining(", ", "\nThe house wants: ", "")))
+                .orElse("");
+        return (own ? " (house rule)" : "") + wanted;
+    }
+
     private PdfPTable steps(float size) {
         PdfPTable t = new PdfPTable(new float[] {6, 66, 30, 34, 24});
         header(t, size, "", "Step", "Where", "With", "Time");
@@ -330,20 +345,23 @@ public final class BenchSheetPdf {
                             s.activeMin() > 0 ? String.format(Locale.ROOT, "%.0f min", Math.ceil(s.activeMin())) : "",
                             s.clock()
                                     .map(c -> c.label() + String.format(Locale.ROOT, " %.0f min", c.minutes()))
-                                    .orElse(s.kind() == vanemend.core.method.Step.Kind.WAIT ? "by test" : ""))
+                                    .orElse(s.kind() == Step.Kind.WAIT ? "by test" : ""))
                     .filter(x -> !x.isEmpty())
                     .collect(Collectors.joining("\n"));
             row(
                     t,
                     size,
                     Integer.toString(i++),
-                    s.title() + gate + mind,
+                    s.title() + house(s) + gate + mind,
                     s.zone().map(this::word).orElse(""),
                     Stream.of(s.tool(), s.paper(), s.material(), s.amount())
                             .filter(x -> !x.isEmpty())
                             .collect(Collectors.joining(", ")),
                     time);
         }
+        plan.house().stream()
+                .filter(h -> h.bears() && h.kind() == PageChange.Kind.LEAVE_OUT)
+                .forEach(h -> row(t, size, "", "House rule: " + h.said(), "", "", ""));
         plan.broken().forEach(b -> row(t, size, "!", b.said() + " " + b.follows(), "", "", ""));
         return t;
     }

@@ -152,6 +152,10 @@ public final class RecordPdf {
         record.lots().forEach(l -> line(doc, l.role() + ": " + l.name() + ", lot " + l.lot()));
         section(doc, "Schools followed");
         record.schools().forEach(s -> line(doc, s.question() + ": " + s.label()));
+        if (!record.house().isEmpty()) {
+            section(doc, "The house's own page");
+            record.house().forEach(h -> line(doc, h.said() + ". " + h.by() + ", " + at(h.at()) + ": " + h.reason()));
+        }
         record.again().forEach(a -> line(doc, "Look again " + at(a.due()) + ": " + a.what()));
         line(doc, record.closing());
     }

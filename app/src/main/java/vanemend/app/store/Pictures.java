@@ -67,6 +67,14 @@ public class Pictures {
                 .optional();
     }
 
+    /** The id that its sender gave a picture, by which a run knows it. */
+    public UUID clientId(long id) {
+        return UUID.fromString(db.sql("SELECT client_id FROM picture WHERE id = ?")
+                .param(id)
+                .query(String.class)
+                .single());
+    }
+
     /** Adds one; the same {@code clientId} twice counts once. */
     public void add(
             long repairId, UUID clientId, Moment moment, byte[] jpeg, int width, int height, String sha256, String by) {

@@ -12,13 +12,18 @@ import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Conditions;
+import vanemend.core.method.House;
+import vanemend.core.method.HousePages;
+import vanemend.core.method.PageRule;
 import vanemend.core.record.Used;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** The shop today: air, house rules, shelf, hands. */
@@ -28,12 +33,13 @@ public class Shop {
     public record Change(String question, String answer, String by, Instant at) {}
 
     /** What every preview needs; read once and let go whenever something of it is written. */
-    private record Today(Air air, HouseRules house, List<ShelfItem> shelf) {}
+    private record Today(Air air, House house, List<ShelfItem> shelf) {}
 
     private final AtomicReference<Today> today = new AtomicReference<>();
     private final JdbcClient db;
     private final Shelf shelf;
     private final Audit audit;
+    private final PageRules pages;
     private final Clock clock;
     private final ZoneId zone;
     private final Conditions.Place place;
@@ -42,6 +48,7 @@ public class Shop {
             JdbcClient db,
             Shelf shelf,
             Audit audit,
+            PageRules pages,
             Clock clock,
             @Value("${vanemend.zone}") String zone,
             @Value("${vanemend.latitude}") double latitude,
@@ -49,6 +56,7 @@ public class Shop {
         this.db = db;
         this.shelf = shelf;
         this.audit = audit;
+        this.pages = pages;
         this.clock = clock;
         this.zone = ZoneId.of(zone);
         this.place = new Conditions.Place(latitude, longitude);
@@ -81,8 +89,8 @@ public class Shop {
         changed();
     }
 
-    /** House rules in force: the newest answer to each question. */
-    public HouseRules house() {
+    /** Schools in force: the newest answer to each question. */
+    public HouseRules schools() {
         Map<String, String> chosen = new LinkedHashMap<>();
         changes().forEach(c -> chosen.put(c.question(), c.answer()));
         return new HouseRules(chosen);
@@ -107,6 +115,27 @@ public class Shop {
                 .update();
         audit.did(by, Audit.Act.RULE, question + ": " + answer);
         changed();
+    }
+
+    /** Signs rules of the house's own pages, all or none. */
+    @Transactional
+    public void sign(List<PageRule> rules, String by) {
+        rules.forEach(r -> {
+            pages.sign(r, by);
+            audit.did(by, Audit.Act.RULE, Text.plain(r.method().id() + ": " + r.said()));
+        });
+        changed();
+    }
+
+    /** Takes back a rule of the house's own pages; answers whether it was in force. */
+    @Transactional
+    public boolean takeBack(PageRule rule, String by) {
+        boolean ended = pages.end(rule.id(), by);
+        if (ended) {
+            audit.did(by, Audit.Act.RULE, Text.plain(rule.method().id() + ", taken back: " + rule.said()));
+            changed();
+        }
+        return ended;
     }
 
     /** Puts an item on the shelf. */
@@ -194,7 +223,7 @@ public class Shop {
     public Conditions conditions(boolean apprentice) {
         Today now = today.get();
         if (now == null) {
-            now = new Today(air(), house(), shelf.all());
+            now = new Today(air(), new House(schools(), new HousePages(pages.inForce())), shelf.all());
             today.set(now);
         }
         return new Conditions(

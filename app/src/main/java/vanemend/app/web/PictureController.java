@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.security.Principal;
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
@@ -56,12 +57,13 @@ class PictureController {
         return pictures.of(id);
     }
 
-    /** The body is the file itself, JPEG or PNG. */
+    /** The body is the file itself, JPEG or PNG; {@code step} is the step of the run that it was taken at, if at one. */
     @PostMapping("/repairs/{id}/pictures")
     List<Pictures.Picture> add(
             @PathVariable long id,
             @RequestParam Pictures.Moment moment,
             @RequestParam UUID clientId,
+            @RequestParam Optional<String> step,
             InputStream body,
             Principal me)
             throws IOException {
@@ -78,6 +80,7 @@ class PictureController {
                 .orElseThrow(() -> new Refused("Picture", check));
         Account who = people.of(me);
         pictures.add(id, clientId, moment, p.jpeg(), p.width(), p.height(), p.sha256(), who.id());
+        step.ifPresent(s -> bench.pictured(id, clientId, s, who));
         bell.ring(id);
         return pictures.of(id);
     }
@@ -100,6 +103,7 @@ class PictureController {
         Refused.unlessClean("Picture", check);
         Account who = people.of(me);
         pictures.away(id, why, who.id());
+        bench.pictureAway(repair, pictures.clientId(id), why, who);
         audit.did(who.id(), Audit.Act.PICTURE, "Picture " + id + " of repair " + repair + " taken away: " + why);
         bell.ring(repair);
         return pictures.of(repair);

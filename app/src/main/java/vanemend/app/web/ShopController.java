@@ -23,7 +23,6 @@ import vanemend.core.trade.Air;
 import vanemend.core.trade.AirDraft;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
-import vanemend.core.trade.RuleBook;
 import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.Limits;
 import vanemend.core.verdict.PlasticRow;
@@ -64,10 +63,10 @@ class ShopController {
 
     @GetMapping("/rules")
     RulesView rules(Principal me) {
-        HouseRules house = shop.house();
+        HouseRules house = shop.schools();
         List<Shop.Change> changes = shop.changes();
         return new RulesView(
-                RuleBook.version(),
+                shop.conditions(false).house().pages().version(),
                 TradeBook.shipped().all(),
                 Limits.all(),
                 MaterialClass.all(),

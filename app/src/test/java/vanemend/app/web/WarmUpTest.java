@@ -19,6 +19,7 @@ import vanemend.app.Drafts;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
 import vanemend.core.method.Conditions;
+import vanemend.core.method.House;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.HouseRules;
@@ -47,7 +48,7 @@ class WarmUpTest {
         when(shop.conditions(anyBoolean()))
                 .thenReturn(new Conditions(
                         new Air(17, 58),
-                        HouseRules.defaults(),
+                        House.of(HouseRules.defaults()),
                         List.of(),
                         NOW,
                         ZoneOffset.UTC,

@@ -6,13 +6,12 @@ import java.time.ZoneId;
 import java.util.List;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.trade.Air;
-import vanemend.core.trade.HouseRules;
 
 /**
  * The shop today.
  *
  * @param air shop air
- * @param house schools the shop follows
+ * @param house schools the shop follows, and its own pages
  * @param shelf what is on the shelf
  * @param now time of planning; the core has no clock of its own
  * @param zone the shop's zone, for expiry dates
@@ -20,13 +19,7 @@ import vanemend.core.trade.HouseRules;
  * @param place where the shop lies, for the sun
  */
 public record Conditions(
-        Air air,
-        HouseRules house,
-        List<ShelfItem> shelf,
-        Instant now,
-        ZoneId zone,
-        double spreadMlPerMin,
-        Place place) {
+        Air air, House house, List<ShelfItem> shelf, Instant now, ZoneId zone, double spreadMlPerMin, Place place) {
     /**
      * A place on the earth.
      *
@@ -34,6 +27,11 @@ public record Conditions(
      * @param longitudeDeg east positive
      */
     public record Place(double latitudeDeg, double longitudeDeg) {}
+
+    /** A copy with another {@code house}. */
+    public Conditions under(House other) {
+        return new Conditions(air, other, shelf, now, zone, spreadMlPerMin, place);
+    }
 
     /** Today's date in the shop. */
     public LocalDate today() {

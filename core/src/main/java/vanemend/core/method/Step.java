@@ -2,6 +2,7 @@ package vanemend.core.method;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import vanemend.core.footprint.Zone;
 import vanemend.core.trade.Caution;
 import vanemend.core.trade.Quantity;
@@ -30,6 +31,7 @@ import vanemend.core.trade.Quantity;
  * @param after steps that must be finished before
  * @param acts what it does to the part, as interlocks ask
  * @param portion portion that it uses; empty for none
+ * @param wanted what the house wants before it is done; empty for nothing
  */
 public record Step(
         String id,
@@ -52,11 +54,34 @@ public record Step(
         List<Resource> resources,
         List<String> after,
         List<Act> acts,
-        String portion) {
+        String portion,
+        Optional<Wanted> wanted) {
 
     public Step {
         acts = acts == null ? List.of() : List.copyOf(acts);
         portion = portion == null ? "" : portion;
+        wanted = wanted == null ? Optional.empty() : wanted;
+    }
+
+    /**
+     * What the house wants of a step besides what its page asks. It holds the pedal; a hand goes on without it, and that stands in the record:
+     * a shop's own wish stops no work that cannot wait.
+     *
+     * @param readings readings to take here
+     * @param picture whether a picture is to be taken here
+     */
+    public record Wanted(List<Quantity> readings, boolean picture) {
+        public Wanted {
+            readings = List.copyOf(readings);
+        }
+
+        private Wanted and(Wanted more) {
+            return new Wanted(
+                    Stream.concat(readings.stream(), more.readings.stream())
+                            .distinct()
+                            .toList(),
+                    picture || more.picture);
+        }
     }
 
     /** What happens in a step. */
@@ -107,20 +132,83 @@ public record Step(
     public Step as(String newId, List<String> newAfter) {
         return new Step(
                 newId, kind, title, detail, zone, layer, tool, paper, material, amount, figure, activeMin, clock, gate,
-                mix, asks, cautions, resources, newAfter, acts, portion);
+                mix, asks, cautions, resources, newAfter, acts, portion, wanted);
     }
 
     /** A copy with another amount, the figure shown for it, and other hands-on minutes. */
     public Step amounting(String newAmount, String newFigure, double min) {
         return new Step(
                 id, kind, title, detail, zone, layer, tool, paper, material, newAmount, newFigure, min, clock, gate,
-                mix, asks, cautions, resources, after, acts, portion);
+                mix, asks, cautions, resources, after, acts, portion, wanted);
     }
 
     /** A copy with other hands-on minutes. */
     public Step lasting(double min) {
         return new Step(
                 id, kind, title, detail, zone, layer, tool, paper, material, amount, figure, min, clock, gate, mix,
-                asks, cautions, resources, after, acts, portion);
+                asks, cautions, resources, after, acts, portion, wanted);
+    }
+
+    /** A copy in other words; an empty text leaves the one that is there. */
+    public Step saying(String otherTitle, String otherDetail) {
+        return new Step(
+                id,
+                kind,
+                otherTitle.isEmpty() ? title : otherTitle,
+                otherDetail.isEmpty() ? detail : otherDetail,
+                zone,
+                layer,
+                tool,
+                paper,
+                material,
+                amount,
+                figure,
+                activeMin,
+                clock,
+                gate,
+                mix,
+                asks,
+                cautions,
+                resources,
+                after,
+                acts,
+                portion,
+                wanted);
+    }
+
+    /** A copy that is not done without {@code more}, a reading of which is asked for here. */
+    public Step wanting(Wanted more) {
+        List<Quantity> all = Stream.concat(asks.stream(), more.readings().stream())
+                .distinct()
+                .toList();
+        Wanted both = wanted.map(w -> w.and(more)).orElse(more);
+        return new Step(
+                id,
+                kind,
+                title,
+                detail,
+                zone,
+                layer,
+                tool,
+                paper,
+                material,
+                amount,
+                figure,
+                activeMin,
+                clock,
+                gate,
+                mix,
+                all,
+                cautions,
+                resources,
+                after,
+                acts,
+                portion,
+                Optional.of(both));
+    }
+
+    /** Whether it sets a mix going: filler meets cream, a mixer is fitted, two parts are put together. */
+    public boolean goesLive() {
+        return kind == Kind.MIX || acts.contains(Act.EQUALISE) || acts.contains(Act.HAND_MIX);
     }
 }

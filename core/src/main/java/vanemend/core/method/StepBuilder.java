@@ -167,7 +167,8 @@ public final class StepBuilder {
                 List.copyOf(resources),
                 after,
                 List.copyOf(acts),
-                get("portion"));
+                get("portion"),
+                Optional.empty());
     }
 
     private String get(String name) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import vanemend.core.cure.Wait;
 import vanemend.core.footprint.Piece;
+import vanemend.core.house.HouseChange;
 import vanemend.core.method.Interlock;
 import vanemend.core.method.Loop;
 import vanemend.core.method.MixPlan;
@@ -36,7 +37,8 @@ import vanemend.core.trade.SchoolFollowed;
  * @param budget clear coat left grade by grade, for a run
  * @param pieces what is cut to shape
  * @param shopping what is taken from the shelf in all
- * @param broken interlocks that an edit of the plan breaks
+ * @param broken interlocks that an edit of the plan or a rule of the house breaks
+ * @param house what the house does otherwise than the method's page says
  */
 public record Plan(
         MethodId method,
@@ -57,7 +59,12 @@ public record Plan(
         Optional<FilmBudget> budget,
         List<Piece> pieces,
         List<Shopping> shopping,
-        List<Interlock.Broken> broken) {
+        List<Interlock.Broken> broken,
+        List<HouseChange> house) {
+    public Plan {
+        house = house == null ? List.of() : List.copyOf(house);
+    }
+
     /** The mix called {@code id}. */
     public MixPlan mix(String id) {
         return mixes.stream()

@@ -3,6 +3,7 @@ package vanemend.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import vanemend.core.method.Step;
+import vanemend.core.method.StepOrder;
 import vanemend.core.trade.Check;
 
 /** Edits of a plan applied to a method's steps. What was mixed, spread and waited for stays together and in order. */
@@ -15,7 +16,7 @@ final class PlanEdits {
     static List<Step> apply(List<Step> laid, List<PlanEditDraft> edits) {
         List<Step> steps = new ArrayList<>(laid);
         for (PlanEditDraft e : edits) {
-            int at = index(steps, e.step());
+            int at = StepOrder.index(steps, e.step());
             if (at < 0) {
                 continue;
             }
@@ -25,14 +26,15 @@ final class PlanEdits {
                 case SKIP -> {}
                 // The ladder was laid with it.
                 case PAPER -> tried.add(at, s);
-                case MOVE -> tried.add(e.after() == null || e.after().isEmpty() ? 0 : index(tried, e.after()) + 1, s);
+                case MOVE ->
+                    tried.add(e.after() == null || e.after().isEmpty() ? 0 : StepOrder.index(tried, e.after()) + 1, s);
                 case MINUTES -> tried.add(at, s.lasting(e.minutes()));
             }
-            if (together(laid, tried)) {
+            if (StepOrder.holds(laid, tried)) {
                 steps = tried;
             }
         }
-        return chained(steps);
+        return StepOrder.chained(steps);
     }
 
     /** Refuses edits that make no sense or tear a mix from its spreading and its wait. */
@@ -49,43 +51,5 @@ final class PlanEdits {
                 check.refuse(field + ".paper", null, "a paper on the shelf", "An edit of the plan names no paper.");
             }
         }
-    }
-
-    /** Whether every mix still stands before its spreading and that before its wait, and none of them is gone alone. */
-    static boolean together(List<Step> laid, List<Step> steps) {
-        for (String mix : laid.stream()
-                .map(Step::mix)
-                .filter(m -> !m.isEmpty())
-                .distinct()
-                .toList()) {
-            List<String> was =
-                    laid.stream().filter(s -> s.mix().equals(mix)).map(Step::id).toList();
-            List<String> is = steps.stream()
-                    .filter(s -> s.mix().equals(mix))
-                    .map(Step::id)
-                    .toList();
-            if (!was.equals(is)) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private static int index(List<Step> steps, String id) {
-        for (int i = 0; i < steps.size(); i++) {
-            if (steps.get(i).id().equals(id)) {
-                return i;
-            }
-        }
-        return -1;
-    }
-
-    private static List<Step> chained(List<Step> steps) {
-        List<Step> out = new ArrayList<>();
-        for (Step s : steps) {
-            out.add(s.as(
-                    s.id(), out.isEmpty() ? List.of() : List.of(out.getLast().id())));
-        }
-        return List.copyOf(out);
     }
 }

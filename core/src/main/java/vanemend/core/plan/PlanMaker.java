@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import vanemend.core.house.HousePage;
 import vanemend.core.method.Interlock;
 import vanemend.core.method.Job;
 import vanemend.core.method.Laid;
@@ -29,7 +30,10 @@ final class PlanMaker {
     }
 
     Plan plan(Layout layout, Laid laid) {
-        MethodSteps page = laid.page().get();
+        MethodSteps book = laid.page().get();
+        HousePage house =
+                HousePage.of(book, job.shop().house().pages().of(job.recipe().method()));
+        MethodSteps page = house.page();
         double promised = draft.promisedAt() == null
                 ? Double.NaN
                 : Duration.between(job.shop().now(), draft.promisedAt()).toSeconds() / 60.0;
@@ -58,7 +62,8 @@ final class PlanMaker {
                 laid.budget(),
                 laid.pieces(),
                 shopping(layout, laid),
-                broken(page.steps(), edited, layout.paperFaults()));
+                broken(book.steps(), edited, layout.paperFaults()),
+                house.changes());
     }
 
     /** What the order of steps and the papers break, with the titles that the plan shows. */

@@ -24,7 +24,6 @@ import vanemend.core.stack.StackChoice;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.FollowedSchools;
 import vanemend.core.trade.HouseRules;
-import vanemend.core.trade.RuleBook;
 import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.Identity;
 import vanemend.core.verdict.Judge;
@@ -64,7 +63,7 @@ public final class Planner {
         }
         Part part = draft.part().check(check);
         List<Damage> damages = DamageDraft.checkAll(draft.damages(), draft.part(), part, check);
-        HouseRules house = shop.house();
+        HouseRules house = shop.house().schools();
         for (Map.Entry<String, String> e : draft.houseRules().entrySet()) {
             try {
                 house = house.with(e.getKey(), e.getValue());
@@ -166,7 +165,7 @@ public final class Planner {
             Optional<Plan> plan,
             List<String> blockers) {
         return new Workup(
-                RuleBook.version(),
+                shop.house().pages().version(),
                 part.name(),
                 part.vehicle(),
                 mark,

@@ -22,6 +22,7 @@ public record Deviation(Kind kind, String step, Instant at, String text, String 
         TOO_DEEP,
         WENT_ON_EARLY,
         AGAINST_READING,
-        PLAN_CHANGED
+        PLAN_CHANGED,
+        WANTED_NOT_GIVEN
     }
 }

@@ -6,9 +6,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.Peroxide;
 import vanemend.core.cure.Wait;
+import vanemend.core.house.HouseChange;
 import vanemend.core.method.Gate;
 import vanemend.core.method.Interlock;
 import vanemend.core.method.MixPlan;
@@ -31,7 +34,7 @@ final class Deviations {
 
     static List<Deviation> of(Plan plan, RunState state) {
         List<Deviation> out = new ArrayList<>();
-        state.startedAt().ifPresent(begun -> plan.broken().forEach(b -> out.add(changed(b, begun))));
+        state.startedAt().ifPresent(begun -> plan.broken().forEach(b -> out.add(changed(plan, b, begun))));
         for (MixDone m : state.mixes()) {
             doseDeviation(plan, m).ifPresent(out::add);
             lateSpread(plan, m).ifPresent(out::add);
@@ -42,6 +45,7 @@ final class Deviations {
                 lateLaying(s).ifPresent(out::add);
                 wentOnEarly(plan, state, s).ifPresent(out::add);
                 againstReading(plan, state, s).ifPresent(out::add);
+                state.missing(s).map(w -> notGiven(s, w)).ifPresent(out::add);
             }
         }
         for (RunState.Reading r : state.readings()) {
@@ -60,12 +64,14 @@ final class Deviations {
         return List.copyOf(out);
     }
 
-    private static Deviation changed(Interlock.Broken b, Instant begun) {
+    private static Deviation changed(Plan plan, Interlock.Broken b, Instant begun) {
+        String how =
+                plan.house().stream().anyMatch(HouseChange::bears) ? "by hand or by a rule of the house" : "by hand";
         return new Deviation(
                 Deviation.Kind.PLAN_CHANGED,
                 b.step(),
                 begun,
-                "Plan changed by hand before “" + b.title() + "”: " + b.said() + " Missing: " + b.missing(),
+                "Plan changed " + how + " before “" + b.title() + "”: " + b.said() + " Missing: " + b.missing(),
                 b.follows());
     }
 
@@ -164,6 +170,19 @@ final class Deviations {
                         s.step().title() + ": " + Text.clock(took) + " waited, "
                                 + Text.clock(from.get().minutes()) + " asked",
                         "The sign was felt, the clock was not done: what is under the skin may be soft or wet."));
+    }
+
+    /** Done without what the house wants there. */
+    private static Deviation notGiven(RunStep s, Step.Wanted missing) {
+        Stream<String> picture = missing.picture() ? Stream.of("a picture") : Stream.empty();
+        String what = Stream.concat(missing.readings().stream().map(Quantity::word), picture)
+                .collect(Collectors.joining(", "));
+        return new Deviation(
+                Deviation.Kind.WANTED_NOT_GIVEN,
+                s.id(),
+                s.doneAt().orElseThrow(),
+                "Done without what the house wants at “" + s.step().title() + "”: " + what,
+                "What the house wants to know of this step is not on record.");
     }
 
     /** A gate passed although what was read there says stop. */

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import vanemend.core.house.HouseChange;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Gate;
 import vanemend.core.method.MixPlan;
@@ -37,6 +38,7 @@ import vanemend.core.trade.Text;
  * @param deviations where done left planned
  * @param lots materials used
  * @param schools schools followed
+ * @param house rules of the house that bore on the plan
  * @param plannedMin start to finish as planned, min
  * @param takenMin start to finish as done, min; to the last act where unfinished
  * @param events events kept for this repair
@@ -58,6 +60,7 @@ public record RepairRecord(
         List<Deviation> deviations,
         List<Lot> lots,
         List<SchoolFollowed> schools,
+        List<HouseChange> house,
         double plannedMin,
         double takenMin,
         int events,
@@ -138,6 +141,7 @@ public record RepairRecord(
                 Deviations.of(plan, state),
                 lots(frozen),
                 plan.schools(),
+                plan.house().stream().filter(HouseChange::bears).toList(),
                 plan.totalMin(),
                 taken,
                 events.size(),
@@ -159,6 +163,11 @@ public record RepairRecord(
                 .forEach(r -> remarks.add(r.quantity().word() + " "
                         + Text.of(r.value(), r.quantity().unit()) + (r.source().isEmpty() ? "" : ", " + r.source())));
         state.notes().stream().filter(n -> n.step().equals(s.id())).forEach(n -> remarks.add("“" + n.text() + "”"));
+        long pictures =
+                state.pictured().stream().filter(p -> p.step().equals(s.id())).count();
+        if (pictures > 0) {
+            remarks.add(pictures == 1 ? "1 picture" : pictures + " pictures");
+        }
         String answer = s.answer().isEmpty()
                 ? ""
                 : s.step()

@@ -43,13 +43,6 @@ public final class BeforeMix {
 
     private BeforeMix() {}
 
-    /** Whether {@code step} sets a mix going: filler meets cream, a mixer is fitted, two parts are put together. */
-    public static boolean goesLive(Step step) {
-        return step.kind() == Step.Kind.MIX
-                || step.acts().contains(Act.EQUALISE)
-                || step.acts().contains(Act.HAND_MIX);
-    }
-
     /**
      * What must hold before {@code step}, {@code done} being behind it.
      *

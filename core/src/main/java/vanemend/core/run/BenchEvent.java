@@ -72,7 +72,8 @@ public record BenchEvent(
         UNDO,
         AMEND,
         TAKE,
-        SIGN
+        SIGN,
+        PICTURE
     }
 
     /** The work begins. */
@@ -128,6 +129,18 @@ public record BenchEvent(
     public static BenchEvent note(UUID id, Instant at, String by, String step, String text) {
         return new BenchEvent(
                 id, Kind.NOTE, at, by, step, "", Optional.empty(), Optional.empty(), text, Optional.empty());
+    }
+
+    /** A picture was taken at {@code step}; its file is kept under the same id. */
+    public static BenchEvent picture(UUID id, Instant at, String by, String step) {
+        return new BenchEvent(
+                id, Kind.PICTURE, at, by, step, "", Optional.empty(), Optional.empty(), "", Optional.empty());
+    }
+
+    /** Takes {@code target} back and says why. */
+    public static BenchEvent undo(UUID id, Instant at, String by, UUID target, String why) {
+        return new BenchEvent(
+                id, Kind.UNDO, at, by, "", "", Optional.empty(), Optional.empty(), why, Optional.of(target));
     }
 
     /** Takes {@code target} back. */

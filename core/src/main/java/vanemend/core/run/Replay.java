@@ -63,6 +63,7 @@ public final class Replay {
     private final Plan plan;
     private final List<Slot> slots = new ArrayList<>();
     private final List<Reading> readings = new ArrayList<>();
+    private final List<RunState.Pictured> pictured = new ArrayList<>();
     private final List<Note> notes = new ArrayList<>();
     private final List<Ignored> ignored = new ArrayList<>();
     private final Map<String, Integer> tries = new LinkedHashMap<>();
@@ -161,6 +162,7 @@ public final class Replay {
             case CLOCK -> "The clock of " + title;
             case SIGN -> "The lead's word";
             case TAKE -> "The hand-over";
+            case PICTURE -> "A picture of " + title;
             default -> title;
         };
     }
@@ -185,6 +187,8 @@ public final class Replay {
             }
             case TAKE -> lastUndoable = Optional.of(e.id());
             case SIGN -> sign(e);
+            // As evidence it is no act that an undo takes back: it is taken away by itself, with a reason.
+            case PICTURE -> pictured.add(new RunState.Pictured(e.id(), e.step(), e.at(), e.by()));
             case UNDO, AMEND -> {}
         }
     }
@@ -355,7 +359,7 @@ public final class Replay {
                 lastUndoable,
                 finished,
                 hands,
-                current.filter(s -> BeforeMix.goesLive(s.step) && s.clock.isEmpty())
+                current.filter(s -> s.step.goesLive() && s.clock.isEmpty())
                         .map(s -> BeforeMix.of(
                                 plan,
                                 s.step,
@@ -368,7 +372,8 @@ public final class Replay {
                 List.copyOf(takenBack),
                 current.map(s -> ReadingFinding.at(plan, s.at, s.step.asks(), readings))
                         .orElse(List.of()),
-                signed);
+                signed,
+                List.copyOf(pictured));
     }
 
     private Step fitted(Slot s) {

@@ -26,6 +26,7 @@ import vanemend.core.trade.Quantity;
  * @param takenBack what was taken back
  * @param findings what the readings at the step in hand say
  * @param signed what the lead said of the finished work
+ * @param pictured pictures taken at steps of the run
  */
 public record RunState(
         Optional<Instant> startedAt,
@@ -43,7 +44,8 @@ public record RunState(
         List<Amended> amended,
         List<TakenBack> takenBack,
         List<ReadingFinding> findings,
-        Optional<Signed> signed) {
+        Optional<Signed> signed,
+        List<Pictured> pictured) {
 
     /**
      * An event that was put right.
@@ -158,6 +160,22 @@ public record RunState(
 
     /** A remark. */
     public record Note(UUID event, String step, String text, Instant at, String by) {}
+
+    /** A picture taken at a step. */
+    public record Pictured(UUID event, String step, Instant at, String by) {}
+
+    /** What the house wants at {@code step} and has not got. */
+    public Optional<Step.Wanted> missing(RunStep step) {
+        return step.step()
+                .wanted()
+                .map(w -> new Step.Wanted(
+                        w.readings().stream()
+                                .filter(q -> readings.stream()
+                                        .noneMatch(r -> r.step().equals(step.id()) && r.quantity() == q))
+                                .toList(),
+                        w.picture() && pictured.stream().noneMatch(p -> p.step().equals(step.id()))))
+                .filter(w -> w.picture() || !w.readings().isEmpty());
+    }
 
     /** An event that changed nothing. */
     public record Ignored(UUID event, String why) {}

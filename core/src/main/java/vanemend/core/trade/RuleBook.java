@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.URISyntaxException;
 import java.net.URL;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
@@ -38,12 +39,17 @@ public final class RuleBook {
         return VERSION;
     }
 
+    /** The version of this book with {@code more} laid on it. */
+    public static String versionWith(String more) {
+        return version(new TreeMap<>(Map.of(VERSION, more.getBytes(StandardCharsets.UTF_8))));
+    }
+
     /** The version of {@code contents}: names and bytes in the order of names. */
     static String version(SortedMap<String, byte[]> contents) {
         try {
             MessageDigest sha = MessageDigest.getInstance("SHA-256");
             for (Map.Entry<String, byte[]> e : contents.entrySet()) {
-                sha.update(e.getKey().getBytes(java.nio.charset.StandardCharsets.UTF_8));
+                sha.update(e.getKey().getBytes(StandardCharsets.UTF_8));
                 sha.update((byte) 0);
                 sha.update(e.getValue());
             }

@@ -39,7 +39,8 @@ class ScheduleTest {
                 List.of(),
                 List.of(after),
                 List.of(),
-                "");
+                "",
+                Optional.empty());
     }
 
     private static final List<Step> DIAMOND = List.of(

@@ -249,7 +249,7 @@ class BesideTheTechnicianTest {
                 RunState s = w.state();
                 assertThat(s.before().isEmpty())
                         .as(recipe + " " + w.hand().id())
-                        .isEqualTo(!BeforeMix.goesLive(w.hand()));
+                        .isEqualTo(!w.hand().goesLive());
                 assertThat(s.before()).as(recipe + " " + w.hand().id()).allMatch(BeforeMix.Must::holds);
                 w.step();
             }
@@ -263,7 +263,7 @@ class BesideTheTechnicianTest {
                 .orElseThrow()
                 .id();
         Walk w = new Walk(Cases.edited(d, new PlanEditDraft(PlanEditDraft.Kind.SKIP, cloth, null, null, null)));
-        while (!BeforeMix.goesLive(w.hand())) {
+        while (!w.hand().goesLive()) {
             w.step();
         }
         assertThat(w.state().before()).anyMatch(m -> !m.holds() && m.said().contains("cloth or patch cut"));

@@ -14,7 +14,7 @@ public final class Formats {
     public static final int PLAN = 3;
 
     /** Format of events that are taken now. */
-    public static final int EVENT = 2;
+    public static final int EVENT = 3;
 
     /** How the source of a reading ended in the first format that a device gave by itself. */
     private static final String LOGGED = ", logged";

@@ -1,0 +1,77 @@
+import { ScrollText } from "lucide-react";
+import type { Api } from "../../api/client";
+import { useZone } from "../../api/queries";
+import { dayAndTime } from "../../units/units";
+import { useAsked } from "../run/asks";
+import { Head } from "../sheet";
+
+type Change = Api["HouseChange"];
+
+/** A rule of the house in one plan: what, why, who, when, and what the book says there. */
+export function HouseSaid({ change: c }: { change: Change }) {
+  const zone = useZone();
+  return (
+    <>
+      <b>{c.said}.</b> {c.reason}{" "}
+      <span className="lab">
+        Signed by {c.by}, {dayAndTime(c.at, zone)}.{c.book && ` The book: ${c.book}`}
+      </span>
+      {!c.bears && <span className="block">Not here: {c.why}</span>}
+    </>
+  );
+}
+
+/** What the house does otherwise in this plan; what is left out or does not fit it stands nowhere else. */
+export function HousePanel({ plan }: { plan: Api["Plan"] }) {
+  if (plan.house.length === 0) return null;
+  const bearing = plan.house.filter((c) => c.bears).length;
+  return (
+    <section aria-label="The house’s own page">
+      <Head title="The house’s own page">
+        {bearing === 1 ? "one rule in this plan" : `${bearing} rules in this plan`}
+      </Head>
+      <ul>
+        {plan.house.map((c) => (
+          <li key={c.rule} className={`border-b border-hair px-4 py-2.5 ${c.bears ? "" : "text-muted"}`}>
+            <HouseSaid change={c} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** The sign of a step that the house does its own way. */
+export function HouseMark({ plan, step }: { plan: Api["Plan"]; step: string }) {
+  if (!plan.house.some((c) => c.bears && c.step === step)) return null;
+  return (
+    <span className="lab ml-2 inline-flex items-center gap-1 whitespace-nowrap">
+      <ScrollText size={16} aria-hidden="true" /> house rule
+    </span>
+  );
+}
+
+/** The rules of the house at one step, in full. */
+export function HouseAt({ plan, step }: { plan: Api["Plan"]; step: Api["Step"] }) {
+  const wants = useWants(step.wanted);
+  return (
+    <>
+      {plan.house
+        .filter((c) => c.bears && c.step === step.id)
+        .map((c) => (
+          <p key={c.rule}>
+            <HouseSaid change={c} />
+          </p>
+        ))}
+      {wants && <p>The house wants {wants} before it is done.</p>}
+    </>
+  );
+}
+
+/** What is wanted, in words; empty for nothing. */
+export function useWants(wanted: Api["Wanted"] | undefined): string {
+  const asked = useAsked();
+  if (!wanted) return "";
+  const readings = wanted.readings.map((q) => `the reading “${asked(q).label}”`);
+  return [...readings, ...(wanted.picture ? ["a picture"] : [])].join(" and ");
+}
