@@ -77,8 +77,8 @@ export function HousePages({ find }: { find: string }) {
           <h2 className="text-20 font-semibold">{title}</h2>
           <ul>
             {all.map((r) => (
-              <li key={r.id} className="flex min-h-16 items-center gap-4 border-b border-hair py-2">
-                <div className="min-w-0 flex-1">
+              <li key={r.id} className="flex min-h-16 flex-wrap items-center gap-x-4 gap-y-2 border-b border-hair py-2">
+                <div className="min-w-60 flex-1">
                   <p className="font-bold">{r.said}</p>
                   <p>
                     {r.reason}{" "}

@@ -13,6 +13,7 @@ import { Try } from "./try";
 import { Search } from "lucide-react";
 import { Tabs } from "radix-ui";
 import { useState } from "react";
+import { useSearchParams } from "react-router";
 
 const TABS = [
   { value: "house", word: "House rules" },
@@ -37,12 +38,18 @@ export default function Rules() {
   const { system } = usePreferences();
   const say = (...q: Parameters<typeof quantity>) => said(quantity(...q), system);
   const [find, setFind] = useState("");
+  const [params, setParams] = useSearchParams();
+  const sheet = TABS.find((t) => t.value === params.get("sheet"))?.value ?? "house";
   const search = useFindKey();
   if (rules.isError) return <p className="p-6 text-20 font-bold text-oxide-text">{rules.error.message}</p>;
   if (!rules.data) return <p className="p-6 text-20">One moment.</p>;
   const book = rules.data;
   return (
-    <Tabs.Root defaultValue="house" className="flex min-h-0 flex-1 flex-col">
+    <Tabs.Root
+      value={sheet}
+      onValueChange={(next) => setParams({ sheet: next }, { replace: true })}
+      className="flex min-h-0 flex-1 flex-col"
+    >
       <div className="firm-b flex h-[58px] shrink-0 items-stretch">
         <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
           Rules

@@ -217,6 +217,7 @@ export function Choice<T extends string>({
   problem,
   disabled = false,
   columns = 2,
+  atLeast,
 }: {
   label: string;
   value: T | undefined;
@@ -225,11 +226,20 @@ export function Choice<T extends string>({
   problem?: string;
   disabled?: boolean;
   columns?: number;
+  /** Narrowest column, px: as many as fit, instead of a number of them. */
+  atLeast?: number;
 }) {
   return (
     <fieldset disabled={disabled} className="min-w-0">
       <legend className="lab">{label}</legend>
-      <div className="grid gap-1" style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}>
+      <div
+        className="grid gap-1"
+        style={{
+          gridTemplateColumns: atLeast
+            ? `repeat(auto-fill, minmax(${atLeast}px, 1fr))`
+            : `repeat(${columns}, minmax(0, 1fr))`,
+        }}
+      >
         {options.map((o) => (
           <button
             key={o.value}

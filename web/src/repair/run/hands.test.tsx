@@ -15,7 +15,16 @@ vi.mock("../../devices/live-figure", () => ({ LiveFigureLine: () => null }));
 
 onScreen();
 
-const nothing = { clocks: [], mixes: [], readings: [], notes: [], before: [], findings: [], hands: "Tam Okafor" };
+const nothing = {
+  clocks: [],
+  mixes: [],
+  readings: [],
+  pictured: [],
+  notes: [],
+  before: [],
+  findings: [],
+  hands: "Tam Okafor",
+};
 const words = {
   title: "Look at it",
   detail: "",
@@ -148,5 +157,47 @@ describe("the end of a run", () => {
     show(<Hands run={run as unknown as Api["RunView"]} />);
     expect(screen.getByRole("heading", { name: "Finished" })).toBeTruthy();
     expect(document.body.textContent).not.toContain("ready for primer");
+  });
+});
+
+describe("what the house wants at a step", () => {
+  const wanted = { readings: ["SURFACE_C"], picture: true };
+  const washing = (change: Partial<Api["RunState"]> = {}) =>
+    at("wash", {
+      steps: begun.steps.map((s) => (s.id === "wash" ? { ...s, step: { ...s.step, wanted } } : s)) as Api["RunStep"][],
+      ...change,
+    });
+  const given = {
+    readings: [
+      { event: "1", step: "wash", quantity: "SURFACE_C", value: 19, at: "", by: "", source: "", logged: false },
+    ],
+    pictured: [{ event: "2", step: "wash", at: "", by: "" }],
+  } as Partial<Api["RunState"]>;
+
+  it("holds pedal and Enter, and a hand goes on without it, warned", async () => {
+    washing();
+    press("PageDown");
+    press("Enter");
+    expect(sent).toEqual([]);
+    expect(screen.getByText(/The house wants the reading “Surface” and a picture\./)).toBeDefined();
+    expect(screen.getByText(/held, the house wants something/)).toBeDefined();
+    await userEvent.click(
+      screen.getByRole("button", { name: /without what the house wants: it stands in the record/ }),
+    );
+    expect(told()).toEqual([["DONE", "wash"]]);
+  });
+
+  it("lets go once it is given", () => {
+    washing(given);
+    expect(screen.queryByText(/The house wants/)).toBeNull();
+    press("PageDown");
+    expect(told()).toEqual([["DONE", "wash"]]);
+  });
+
+  it("counts a reading that is still on its way, and none of another step", () => {
+    washing({ ...given, readings: (given.readings ?? []).map((r) => ({ ...r, step: "straighten" })) });
+    expect(screen.getByText(/The house wants the reading “Surface”\./)).toBeDefined();
+    press("PageDown");
+    expect(sent).toEqual([]);
   });
 });

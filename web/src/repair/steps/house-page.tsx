@@ -21,7 +21,7 @@ export function HouseSaid({ change: c }: { change: Change }) {
   );
 }
 
-/** What the house does otherwise in this plan; what is left out or does not fit it stands nowhere else. */
+/** That the house does otherwise in this plan. What is left out, or does not fit it, stands here: it has no step to stand at. */
 export function HousePanel({ plan }: { plan: Api["Plan"] }) {
   if (plan.house.length === 0) return null;
   const bearing = plan.house.filter((c) => c.bears).length;
@@ -31,11 +31,13 @@ export function HousePanel({ plan }: { plan: Api["Plan"] }) {
         {bearing === 1 ? "one rule in this plan" : `${bearing} rules in this plan`}
       </Head>
       <ul>
-        {plan.house.map((c) => (
-          <li key={c.rule} className={`border-b border-hair px-4 py-2.5 ${c.bears ? "" : "text-muted"}`}>
-            <HouseSaid change={c} />
-          </li>
-        ))}
+        {plan.house
+          .filter((c) => !c.bears || c.kind === "LEAVE_OUT")
+          .map((c) => (
+            <li key={c.rule} className={`border-b border-hair px-4 py-2.5 ${c.bears ? "" : "text-muted"}`}>
+              <HouseSaid change={c} />
+            </li>
+          ))}
       </ul>
     </section>
   );

@@ -87,7 +87,7 @@ function HouseRuleForm({ plan, drawing, at, on, onSigned }: At & { onSigned: () 
         label="What the house does otherwise"
         value={typed.kind}
         options={KINDS}
-        columns={4}
+        atLeast={150}
         problem={problemAt(problems, "kind")}
         onChange={(kind) => setTyped((t) => ({ reason: t.reason, kind }))}
       />
@@ -209,7 +209,7 @@ function Readable({ typed, set, readable }: Fields & { readable: Api["HousePages
       label="What is read there"
       value={typed.quantity}
       options={readable.map((q) => ({ value: q, label: asked(q).label }))}
-      columns={4}
+      atLeast={150}
       onChange={(quantity) => set({ quantity })}
     />
   );
@@ -284,7 +284,7 @@ function OwnStep({
               key={act}
               type="button"
               aria-pressed={has(act)}
-              className={`firm n min-h-12 px-3 text-16 font-semibold ${has(act) ? "bg-ink text-sheet" : "bg-sheet"}`}
+              className={`firm n min-h-14 px-3 text-16 font-semibold ${has(act) ? "bg-ink text-sheet" : "bg-sheet"}`}
               onClick={() =>
                 set({ acts: has(act) ? typed.acts?.filter((a) => a !== act) : [...(typed.acts ?? []), act] })
               }
@@ -319,6 +319,16 @@ function OwnStep({
             problem={told("thenMin")}
             onChange={(thenMin) => set({ thenMin })}
           />
+          <button
+            type="button"
+            className="btn self-start justify-self-start"
+            onClick={() => {
+              setGate(false);
+              set({ question: undefined, yes: undefined, no: undefined, then: undefined, thenMin: undefined });
+            }}
+          >
+            No gate
+          </button>
         </div>
       ) : (
         <button type="button" className="btn self-start" onClick={() => setGate(true)}>

@@ -34,6 +34,8 @@ class LookTest {
             Depot.path("Engine-flap ice dent", "record"),
             Depot.path("Side-panel kick dent", "verdict"),
             Depot.path("Step-edge cover, rust pits", "damage"),
+            Depot.path("Step-edge cover, rust pits", "steps"),
+            "/rules?sheet=pages",
             Depot.path("Locker-lid scrape", "damage"),
             Depot.path("Unmarked filler flap", "part"),
             Depot.path("Front-skirt split", "stack"),

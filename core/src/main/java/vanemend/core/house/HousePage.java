@@ -81,7 +81,8 @@ public record HousePage(MethodSteps page, List<HouseChange> changes) {
             case PageChange.Add a when at >= 0 -> Optional.of("This plan has a step of that name already.");
             case PageChange.Add a -> noPlace(steps, a.after());
             case PageChange c when at < 0 -> Optional.of("This plan has no such step.");
-            case PageChange.Move m when m.after().equals(m.step()) -> Optional.of("It stands there already: choose another place.");
+            case PageChange.Move m
+            when m.after().equals(m.step()) -> Optional.of("It stands there already: choose another place.");
             case PageChange.Move m -> noPlace(steps, m.after());
             case PageChange.LeaveOut l
             when steps.get(at).acts().contains(Act.READY) ->

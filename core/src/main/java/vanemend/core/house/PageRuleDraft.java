@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.Act;
 import vanemend.core.method.HousePages;
@@ -16,6 +17,7 @@ import vanemend.core.method.PageRule;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 
 /**
  * A rule of the house's own page as typed, or as it stands in a file; any field may be absent. Which fields a rule has goes by its kind.
@@ -164,12 +166,9 @@ public record PageRuleDraft(
                 .map(PageRule::change)
                 .filter(c -> c.kind() == PageChange.Kind.ADD)
                 .map(PageChange::step)
-                .collect(java.util.stream.Collectors.toSet());
+                .collect(Collectors.toSet());
         if (step == null || step.isEmpty()) {
-            String plain = Normalizer.normalize(name, Normalizer.Form.NFD)
-                    .toLowerCase(Locale.ROOT)
-                    .replaceAll("[^a-z0-9]+", "-");
-            String id = HousePages.OWN + (plain.length() > SLUG ? plain.substring(0, SLUG) : plain);
+            String id = HousePages.OWN + slug(name);
             String free = id;
             for (int n = 2; taken.contains(free); n++) {
                 free = id + "-" + n;
@@ -190,12 +189,27 @@ public record PageRuleDraft(
         return id;
     }
 
+    /** {@code name} in plain small letters, words joined by dashes. */
+    private static String slug(String name) {
+        String plain = Normalizer.normalize(name, Normalizer.Form.NFD)
+                .replaceAll("\\p{M}", "")
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-|-$", "");
+        String made = plain.isEmpty() ? "step" : plain;
+        return made.length() > SLUG ? made.substring(0, SLUG) : made;
+    }
+
     /** Takes texts as typed; the signs that hold a quantity are ours alone. */
     private record Typed(String field, Check check) {
         private String words(String name, String said, String given, int most) {
             String t = check.text(field + name, said, given, most);
-            if (t.indexOf('⟦') >= 0 || t.indexOf('⟧') >= 0) {
-                check.refuse(field + name, t, "plain words", said + " holds a sign that cannot be typed: ⟦ or ⟧.");
+            if (Text.holdsSigns(t)) {
+                check.refuse(
+                        field + name,
+                        t,
+                        "plain words",
+                        said + " holds a sign that stands for a quantity: it cannot be typed.");
             }
             return t;
         }

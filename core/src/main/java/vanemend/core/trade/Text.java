@@ -126,6 +126,11 @@ public final class Text {
                 : BY_ID.matcher(words).replaceAll(m -> Matcher.quoteReplacement(said.apply(m.group(1))));
     }
 
+    /** Whether {@code words} hold a sign that stands for a quantity: none can be typed. */
+    public static boolean holdsSigns(String words) {
+        return words.indexOf('⟦') >= 0 || words.indexOf('⟧') >= 0;
+    }
+
     /** {@code words} as they are said in the units they are kept in: 3 mm, 25°. */
     public static String plain(String words) {
         if (words.indexOf('⟦') < 0) {
