@@ -82,7 +82,7 @@ export function HourRule({
                       />
                       {a.handsOn && w > 64 && (
                         <text x={s + 6} y={y + 33} style={{ fill: "var(--on-pine)", fontWeight: 600 }}>
-                          {a.title.replace(/^Guide coat, /, "").slice(0, Math.floor((w - 10) / 6.4))}
+                          {a.brief.slice(0, Math.floor((w - 10) / 6.4))}
                         </text>
                       )}
                       {!a.handsOn && w > 44 && (

@@ -6,6 +6,7 @@ import { ask, type Api } from "../api/client";
 import { useZone, useTold } from "../api/queries";
 import { VerdictMark } from "../repair/verdict-mark";
 import { FileButton } from "../shell/file-button";
+import { LongList } from "../shell/long-list";
 import { useMe } from "../shell/me";
 import { useFindKey } from "../shell/use-find-key";
 import { dayAndTime } from "../units/units";
@@ -91,7 +92,7 @@ export function Records() {
           {read.error?.message ?? found.error?.message}
         </p>
       )}
-      <div className="min-h-0 flex-1 overflow-y-auto">
+      <LongList items={found.data ?? []} rowPx={75} idOf={(r) => r.id} row={(r) => <Row record={r} />}>
         {found.data?.length === 0 && (
           <p className="p-6 text-20">
             {find
@@ -99,12 +100,7 @@ export function Records() {
               : "No record yet: one begins with the work."}
           </p>
         )}
-        <ul>
-          {found.data?.map((r) => (
-            <Row key={r.id} record={r} />
-          ))}
-        </ul>
-      </div>
+      </LongList>
     </>
   );
 }
@@ -112,52 +108,50 @@ export function Records() {
 function Row({ record: r }: { record: Api["FoundView"] }) {
   const zone = useZone();
   return (
-    <li className="border-b border-hair">
-      <Link
-        to={`/repairs/${r.id}/record`}
-        className="hover:bg-ground grid min-h-[74px] grid-cols-[minmax(0,1fr)_190px_minmax(0,1fr)_200px] items-center gap-4 px-4 py-2"
-      >
-        <span className="min-w-0">
-          <span className="n block truncate text-20 font-semibold" style={{ fontStretch: "90%" }}>
-            {r.name}
-          </span>
-          <span className="lab block truncate">
-            {r.vehicle} · {r.method}
-          </span>
+    <Link
+      to={`/repairs/${r.id}/record`}
+      className="hover:bg-ground grid min-h-[74px] grid-cols-[minmax(0,1fr)_190px_minmax(0,1fr)_200px] items-center gap-4 px-4 py-2"
+    >
+      <span className="min-w-0">
+        <span className="n block truncate text-20 font-semibold" style={{ fontStretch: "90%" }}>
+          {r.name}
         </span>
-        <span>
-          <VerdictMark outcome={r.verdict} />
+        <span className="lab block truncate">
+          {r.vehicle} · {r.method}
         </span>
-        <span className="min-w-0">
-          {r.met.length > 0 ? (
-            r.met.map((w) => (
-              <span key={`${w.sort}${w.text}`} className="line-clamp-1">
-                <span className="lab">{SORTS[w.sort]}</span> <b>{w.text}</b>
-              </span>
-            ))
-          ) : (
-            <span className="line-clamp-1">{r.people.join(", ")}</span>
-          )}
-          {r.again.map((a) => (
-            <span key={a.due} className="lab block">
-              look again {dayAndTime(a.due, zone)}
+      </span>
+      <span>
+        <VerdictMark outcome={r.verdict} />
+      </span>
+      <span className="min-w-0">
+        {r.met.length > 0 ? (
+          r.met.map((w) => (
+            <span key={`${w.sort}${w.text}`} className="line-clamp-1">
+              <span className="lab">{SORTS[w.sort]}</span> <b>{w.text}</b>
             </span>
-          ))}
-        </span>
-        <span className="text-right">
-          <span className="lab block">
-            {r.signed === undefined
-              ? r.finishedAt
-                ? "not signed"
-                : "running"
-              : r.signed.stands
-                ? `signed by ${r.signed.by.split(" ")[0]}`
-                : "sent back"}
-            {r.deviations > 0 && `, ${r.deviations} ${r.deviations === 1 ? "deviation" : "deviations"}`}
+          ))
+        ) : (
+          <span className="line-clamp-1">{r.people.join(", ")}</span>
+        )}
+        {r.again.map((a) => (
+          <span key={a.due} className="lab block">
+            look again {dayAndTime(a.due, zone)}
           </span>
-          <span className="n block font-semibold">{dayAndTime(r.finishedAt ?? r.startedAt ?? "", zone)}</span>
+        ))}
+      </span>
+      <span className="text-right">
+        <span className="lab block">
+          {r.signed === undefined
+            ? r.finishedAt
+              ? "not signed"
+              : "running"
+            : r.signed.stands
+              ? `signed by ${r.signed.by.split(" ")[0]}`
+              : "sent back"}
+          {r.deviations > 0 && `, ${r.deviations} ${r.deviations === 1 ? "deviation" : "deviations"}`}
         </span>
-      </Link>
-    </li>
+        <span className="n block font-semibold">{dayAndTime(r.finishedAt ?? r.startedAt ?? "", zone)}</span>
+      </span>
+    </Link>
   );
 }

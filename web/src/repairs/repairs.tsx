@@ -4,6 +4,7 @@ import { Link, useNavigate } from "react-router";
 import { ask, type Api } from "../api/client";
 import { useRepairs, useZone } from "../api/queries";
 import { VerdictMark } from "../repair/verdict-mark";
+import { LongList } from "../shell/long-list";
 import { useFindKey } from "../shell/use-find-key";
 import { dayAndTime } from "../units/units";
 
@@ -90,7 +91,7 @@ export function Repairs() {
           {refused || repairs.error?.message}
         </p>
       )}
-      <div className="min-h-0 flex-1 overflow-y-auto">
+      <LongList items={shown} rowPx={75} idOf={(r) => r.id} row={(r) => <RepairRow line={r} />}>
         {shown.length === 0 && !repairs.isPending && (
           <p className="p-6 text-20">
             {find
@@ -98,12 +99,7 @@ export function Repairs() {
               : "No repair yet: begin with New repair."}
           </p>
         )}
-        <ul>
-          {shown.map((r) => (
-            <RepairRow key={r.id} line={r} />
-          ))}
-        </ul>
-      </div>
+      </LongList>
     </>
   );
 }
@@ -113,41 +109,39 @@ function RepairRow({ line: r }: { line: Line }) {
   const { word, to } = STANDING[r.standing];
   const share = r.steps > 0 ? r.stepsDone / r.steps : 0;
   return (
-    <li className="border-b border-hair">
-      <Link
-        to={`/repairs/${r.id}/${to}`}
-        className="hover:bg-ground grid min-h-[74px] grid-cols-[minmax(0,1fr)_190px_minmax(0,300px)_170px] items-center gap-4 px-4 py-2"
-      >
-        <span className="min-w-0">
-          <span className="n block truncate text-20 font-semibold" style={{ fontStretch: "90%" }}>
-            {r.name}
+    <Link
+      to={`/repairs/${r.id}/${to}`}
+      className="hover:bg-ground grid min-h-[74px] grid-cols-[minmax(0,1fr)_190px_minmax(0,300px)_170px] items-center gap-4 px-4 py-2"
+    >
+      <span className="min-w-0">
+        <span className="n block truncate text-20 font-semibold" style={{ fontStretch: "90%" }}>
+          {r.name}
+        </span>
+        <span className="lab block truncate">{[r.vehicle, r.mark].filter(Boolean).join(" · ")}</span>
+      </span>
+      <span>{r.verdict && <VerdictMark outcome={r.verdict} />}</span>
+      <span className="min-w-0">
+        <span className="hd block truncate">{r.step || word}</span>
+        {r.waitsFor ? (
+          <span className="line-clamp-2 text-14 leading-[18px]">{r.waitsFor}</span>
+        ) : r.standing === "RUNNING" ? (
+          <span className="lab flex items-center gap-2">
+            <svg width="120" height="12" aria-hidden="true">
+              <rect x="0.75" y="0.75" width="118.5" height="10.5" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
+              <rect x="1" y="1" width={118 * share} height="10" fill="var(--ink)" />
+            </svg>
+            step {r.stepsDone + 1} of {r.steps}
           </span>
-          <span className="lab block truncate">{[r.vehicle, r.mark].filter(Boolean).join(" · ")}</span>
+        ) : (
+          <span className="lab">{r.steps > 0 ? `${r.steps} steps` : ""}</span>
+        )}
+      </span>
+      <span className="text-right">
+        <span className="lab block">
+          {r.finishedAt ? "finished" : r.promisedAt ? "promised" : `last by ${r.changedBy.split(" ")[0]}`}
         </span>
-        <span>{r.verdict && <VerdictMark outcome={r.verdict} />}</span>
-        <span className="min-w-0">
-          <span className="hd block truncate">{r.step || word}</span>
-          {r.waitsFor ? (
-            <span className="line-clamp-2 text-14 leading-[18px]">{r.waitsFor}</span>
-          ) : r.standing === "RUNNING" ? (
-            <span className="lab flex items-center gap-2">
-              <svg width="120" height="12" aria-hidden="true">
-                <rect x="0.75" y="0.75" width="118.5" height="10.5" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
-                <rect x="1" y="1" width={118 * share} height="10" fill="var(--ink)" />
-              </svg>
-              step {r.stepsDone + 1} of {r.steps}
-            </span>
-          ) : (
-            <span className="lab">{r.steps > 0 ? `${r.steps} steps` : ""}</span>
-          )}
-        </span>
-        <span className="text-right">
-          <span className="lab block">
-            {r.finishedAt ? "finished" : r.promisedAt ? "promised" : `last by ${r.changedBy.split(" ")[0]}`}
-          </span>
-          <span className="n block font-semibold">{dayAndTime(r.finishedAt ?? r.promisedAt ?? r.changedAt, zone)}</span>
-        </span>
-      </Link>
-    </li>
+        <span className="n block font-semibold">{dayAndTime(r.finishedAt ?? r.promisedAt ?? r.changedAt, zone)}</span>
+      </span>
+    </Link>
   );
 }

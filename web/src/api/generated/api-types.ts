@@ -1202,6 +1202,7 @@ export interface components {
             index: number;
             /** @enum {string} */
             kind: "DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE";
+            mark: string;
             rings: components["schemas"]["Ring"][];
             trace: number[];
             word: string;
@@ -1237,6 +1238,12 @@ export interface components {
             rampMin: number;
             /** Format: double */
             sandFromMin: number;
+        };
+        EditMade: {
+            /** @enum {string} */
+            kind: "SKIP" | "MOVE" | "MINUTES" | "PAPER";
+            step: string;
+            title: string;
         };
         EventDraft: {
             answer?: string;
@@ -1524,6 +1531,8 @@ export interface components {
             areaMm2: number;
             hatch: string;
             id: string;
+            /** @enum {string} */
+            kind: "LAYER" | "PLY" | "BOND";
             /** Format: double */
             thickestMm: number;
             word: string;
@@ -1871,6 +1880,7 @@ export interface components {
             broken: components["schemas"]["Broken"][];
             budget?: components["schemas"]["FilmBudget"];
             closing: string;
+            edits: components["schemas"]["EditMade"][];
             house: components["schemas"]["HouseChange"][];
             ladder: components["schemas"]["Ladder"];
             loops: components["schemas"]["Loop"][];
@@ -2575,6 +2585,7 @@ export interface components {
             zone?: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
         };
         Stretch: {
+            brief: string;
             /** Format: date-time */
             from: string;
             handsOn: boolean;

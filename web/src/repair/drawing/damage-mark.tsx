@@ -26,10 +26,7 @@ export function DamageMark({
 }) {
   const { system } = usePreferences();
   const traced = damage.trace.length >= 4;
-  const words =
-    damage.depthMm !== undefined
-      ? length(damage.depthMm, system, "depth")
-      : damage.word.replace(/ or .* (\d+)$/, " $1");
+  const words = damage.depthMm !== undefined ? length(damage.depthMm, system, "depth") : damage.mark;
   const wide = words.length * 6.8 + 14;
   const corners = Array.from({ length: damage.trace.length / 2 }, (_, i) => ({
     x: damage.trace[2 * i] ?? 0,

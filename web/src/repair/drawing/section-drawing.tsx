@@ -18,9 +18,9 @@ const LABEL = 19;
 function labelled(layers: readonly Api["Layer"][], most: number): Api["Layer"][] {
   const top = [...layers].reverse();
   if (top.length <= most) return top;
-  const noBonds = top.filter((l) => !l.id.startsWith("bond-"));
+  const noBonds = top.filter((l) => l.kind !== "BOND");
   if (noBonds.length <= most) return noBonds;
-  const plies = noBonds.filter((l) => l.id.startsWith("ply-"));
+  const plies = noBonds.filter((l) => l.kind === "PLY");
   return noBonds.filter((l) => !plies.includes(l) || l === plies[0] || l === plies.at(-1));
 }
 

@@ -61,10 +61,7 @@ export function FootprintStation({
             <Swatch id={id} hatch={ZONE_HATCH[z.kind]} size={20} />
             <span className="min-w-0 flex-1">
               <span className="hd block">{z.word}</span>
-              <span className="lab block">
-                {z.note}
-                {z.side === "BACK" && !z.word.includes("back") && !z.word.includes("inside") ? ", back" : ""}
-              </span>
+              <span className="lab block">{z.note}</span>
             </span>
             <span className="n text-right font-semibold">
               {z.pastMm === 0 ? "" : length(z.pastMm, system)}

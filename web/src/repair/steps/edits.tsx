@@ -8,7 +8,7 @@ import { HouseRuleButton } from "./house-rule";
 
 type Edit = Api["PlanEditDraft"];
 
-const words: Record<NonNullable<Edit["kind"]>, string> = {
+const words: Record<Api["EditMade"]["kind"], string> = {
   SKIP: "left out",
   MOVE: "moved",
   MINUTES: "other minutes",
@@ -17,7 +17,7 @@ const words: Record<NonNullable<Edit["kind"]>, string> = {
 
 /** What was changed of the method's own plan, what that breaks, and the way back. */
 export function EditsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftOnScreen; frozen: boolean }) {
-  const edits = on.draft?.edits ?? [];
+  const { edits } = plan;
   if (edits.length === 0 && plan.broken.length === 0) return null;
   return (
     <section aria-label="Changes to the plan">
@@ -26,13 +26,18 @@ export function EditsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
         {edits.map((e, i) => (
           <li key={`${e.kind}${e.step}${i}`} className="flex min-h-14 items-center gap-3 border-b border-hair px-4">
             <span className="min-w-0 flex-1">
-              <b>{titleOf(plan, e.step)}</b> {words[e.kind ?? "SKIP"]}
+              <b>{e.title || "A step that this plan no longer has"}</b> {words[e.kind]}
             </span>
             {!frozen && (
               <button
                 type="button"
                 className="btn"
-                onClick={() => on.change((d) => ({ ...d, edits: (d.edits ?? []).filter((_, k) => k !== i) }))}
+                onClick={() =>
+                  on.change((d) => ({
+                    ...d,
+                    edits: (d.edits ?? []).filter((x, k) => k !== i || x.kind !== e.kind || x.step !== e.step),
+                  }))
+                }
               >
                 <CornerUpLeft size={18} aria-hidden="true" /> Take back
               </button>
@@ -54,9 +59,6 @@ export function EditsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
     </section>
   );
 }
-
-const titleOf = (plan: Api["Plan"], step: string | undefined) =>
-  plan.steps.find((s) => s.step.id === step)?.step.title ?? (step ?? "").replace(/-/g, " ");
 
 /** Leave a step out, or put it earlier or later. What is mixed, spread and waited for stays together. */
 export function StepEdits({

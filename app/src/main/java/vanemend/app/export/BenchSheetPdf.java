@@ -213,7 +213,7 @@ public final class BenchSheetPdf {
         }
         c.restoreState();
         for (Layer l : layers.reversed()) {
-            if (l.id().startsWith("bond-")) {
+            if (l.kind() == Layer.Kind.BOND) {
                 continue;
             }
             String thick = l.thickestMm() < 0.2

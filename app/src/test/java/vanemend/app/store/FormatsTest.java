@@ -19,6 +19,7 @@ import vanemend.core.record.RecordFile;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
+import vanemend.core.section.Layer;
 import vanemend.core.stack.Recipe;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.MethodId;
@@ -112,6 +113,18 @@ class FormatsTest {
                 .flatExtracting(r -> r.schools())
                 .isNotEmpty()
                 .allSatisfy(s -> assertThat(s.school().option()).isNotEmpty());
+    }
+
+    @Test
+    void aLaminateIsStillKnownByItsBondLinesAndPlies() {
+        RecordFile file = read(kept("record-1-composite-lay-up.json"));
+        assertThat(file.frozen().workup().drawing().section().orElseThrow().layers())
+                .filteredOn(l -> l.kind() != Layer.Kind.LAYER)
+                .isNotEmpty()
+                .allSatisfy(l -> assertThat(l.word()).startsWith(l.kind() == Layer.Kind.PLY ? "Ply " : "Bond line "));
+        assertThat(file.frozen().workup().drawing().damages())
+                .allSatisfy(d -> assertThat(d.mark()).isNotEmpty());
+        assertThat(file.frozen().plan().house()).isEmpty();
     }
 
     @Test

@@ -23,31 +23,42 @@ public sealed interface Damage
     /** Kinds of damage and the parts they are met on. */
     enum Kind {
         DENT("Dent", EnumSet.of(MadeOf.METAL)),
-        SCRATCH("Scratch or gouge", EnumSet.of(MadeOf.METAL, MadeOf.PLASTIC, MadeOf.COMPOSITE)),
+        SCRATCH("Scratch or gouge", "Scratch", EnumSet.of(MadeOf.METAL, MadeOf.PLASTIC, MadeOf.COMPOSITE)),
         RUST_HOLE("Rust hole", EnumSet.of(MadeOf.METAL)),
-        RUST_PITS("Rust pits, no hole", EnumSet.of(MadeOf.METAL)),
+        RUST_PITS("Rust pits, no hole", "Rust pits", EnumSet.of(MadeOf.METAL)),
         CRACK("Crack", EnumSet.of(MadeOf.METAL, MadeOf.PLASTIC, MadeOf.COMPOSITE, MadeOf.GLASS)),
-        HOLE("Hole or tear", EnumSet.of(MadeOf.PLASTIC, MadeOf.COMPOSITE)),
+        HOLE("Hole or tear", "Hole", EnumSet.of(MadeOf.PLASTIC, MadeOf.COMPOSITE)),
         MISSING("Missing piece", EnumSet.of(MadeOf.PLASTIC, MadeOf.COMPOSITE)),
         SEAM("Welded seam", EnumSet.of(MadeOf.PLASTIC)),
         HAIRLINE("Hairline", EnumSet.of(MadeOf.COMPOSITE)),
         CHIP("Stone chip", EnumSet.of(MadeOf.GLASS)),
         INJURY("Injury", EnumSet.of(MadeOf.TYRE)),
-        RUN("Run or sag", EnumSet.of(MadeOf.FILM)),
-        DIVOT("Divot or grain damage", EnumSet.of(MadeOf.PLASTIC)),
+        RUN("Run or sag", "Run", EnumSet.of(MadeOf.FILM)),
+        DIVOT("Divot or grain damage", "Divot", EnumSet.of(MadeOf.PLASTIC)),
         RESIDUE("Glue residue", EnumSet.of(MadeOf.PLASTIC));
 
         private final String word;
+        private final String mark;
         private final Set<MadeOf> on;
 
         Kind(String word, Set<MadeOf> on) {
+            this(word, word, on);
+        }
+
+        Kind(String word, String mark, Set<MadeOf> on) {
             this.word = word;
+            this.mark = mark;
             this.on = on;
         }
 
         /** As said at the bench. */
         public String word() {
             return word;
+        }
+
+        /** As it stands on a drawing, where there is little room. */
+        public String mark() {
+            return mark;
         }
 
         /** Whether {@code material} can have it. */

@@ -207,6 +207,11 @@ public record Step(
                 Optional.of(both));
     }
 
+    /** Its title where there is little room: a paper and its tool say what is sanded with, else as it stands. */
+    public String brief() {
+        return kind == Kind.SAND && !paper.isEmpty() ? paper + ", " + tool : title;
+    }
+
     /** Whether it sets a mix going: filler meets cream, a mixer is fitted, two parts are put together. */
     public boolean goesLive() {
         return kind == Kind.MIX || acts.contains(Act.EQUALISE) || acts.contains(Act.HAND_MIX);

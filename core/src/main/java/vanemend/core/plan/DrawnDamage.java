@@ -19,6 +19,7 @@ import vanemend.core.footprint.Ring;
  * @param index its place in the draft, from 0
  * @param kind which
  * @param word as said, such as {@code Crack 2}
+ * @param mark as it stands on the drawing, such as {@code Scratch 2}
  * @param rings what it covers, mm
  * @param trace corners of the line it follows, x and y in turn, mm; empty for damage without a line
  * @param xMm its middle
@@ -29,6 +30,7 @@ public record DrawnDamage(
         int index,
         Damage.Kind kind,
         String word,
+        String mark,
         List<Ring> rings,
         List<Double> trace,
         double xMm,
@@ -54,6 +56,7 @@ public record DrawnDamage(
                 index,
                 damage.kind(),
                 damage.kind().word() + " " + (index + 1),
+                damage.kind().mark() + " " + (index + 1),
                 Ring.of(damage.outline()),
                 trace,
                 middle.x,

@@ -38,6 +38,7 @@ import vanemend.core.trade.SchoolFollowed;
  * @param pieces what is cut to shape
  * @param shopping what is taken from the shelf in all
  * @param broken interlocks that an edit of the plan or a rule of the house breaks
+ * @param edits what was changed by hand, in the order of the draft's edits
  * @param house what the house does otherwise than the method's page says
  */
 public record Plan(
@@ -60,11 +61,8 @@ public record Plan(
         List<Piece> pieces,
         List<Shopping> shopping,
         List<Interlock.Broken> broken,
+        List<EditMade> edits,
         List<HouseChange> house) {
-    public Plan {
-        house = house == null ? List.of() : List.copyOf(house);
-    }
-
     /** The mix called {@code id}. */
     public MixPlan mix(String id) {
         return mixes.stream()

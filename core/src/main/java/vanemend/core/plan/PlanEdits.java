@@ -37,6 +37,20 @@ final class PlanEdits {
         return StepOrder.chained(steps);
     }
 
+    /** {@code edits} as they are told, with what {@code laid} calls their steps. */
+    static List<EditMade> made(List<Step> laid, List<PlanEditDraft> edits) {
+        return edits.stream()
+                .map(e -> new EditMade(
+                        e.kind(),
+                        e.step(),
+                        laid.stream()
+                                .filter(s -> s.id().equals(e.step()))
+                                .findFirst()
+                                .map(Step::title)
+                                .orElse("")))
+                .toList();
+    }
+
     /** Refuses edits that make no sense or tear a mix from its spreading and its wait. */
     static void check(List<PlanEditDraft> edits, Check check) {
         for (int i = 0; i < edits.size(); i++) {

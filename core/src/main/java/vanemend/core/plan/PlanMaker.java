@@ -63,6 +63,7 @@ final class PlanMaker {
                 laid.pieces(),
                 shopping(layout, laid),
                 broken(book.steps(), edited, layout.paperFaults()),
+                PlanEdits.made(page.steps(), draft.edits()),
                 house.changes());
     }
 

@@ -183,7 +183,7 @@ public final class Sharing {
             Instant from = begun && end.equals(at) ? s.from() : end;
             Instant alone = s.from().isBefore(now) ? now : s.from();
             end = end.plus(Duration.between(alone, s.to()));
-            l.laid.add(new StillToCome.Stretch(s.step(), s.title(), s.handsOn(), from, end));
+            l.laid.add(new StillToCome.Stretch(s.step(), s.title(), s.brief(), s.handsOn(), from, end));
         }
         l.ready = end;
         for (Thing t : b.needs()) {

@@ -12,11 +12,12 @@ public final class StillToCome {
      *
      * @param step instance of the step
      * @param title verb first
+     * @param brief the same in as few words as there may be room for
      * @param handsOn true where somebody works; false where it waits
      * @param from planned start
      * @param to planned end
      */
-    public record Stretch(String step, String title, boolean handsOn, Instant from, Instant to) {}
+    public record Stretch(String step, String title, String brief, boolean handsOn, Instant from, Instant to) {}
 
     private StillToCome() {}
 
@@ -38,7 +39,7 @@ public final class StillToCome {
                     : plus(at, s.step().activeMin() + s.step().waitMin());
             Instant to = end.isBefore(now) ? now : end;
             boolean handsOn = s.step().kind() != Step.Kind.WAIT;
-            out.add(new Stretch(s.id(), s.step().title(), handsOn, from, to));
+            out.add(new Stretch(s.id(), s.step().title(), s.step().brief(), handsOn, from, to));
             at = to;
         }
         return List.copyOf(out);

@@ -17,7 +17,7 @@ public final class Cut {
     private static final double DRAWING_TOLERANCE = 0.0012;
     private static final double THIN = 1e-6;
 
-    private record Between(String id, String word, String hatch, int below, int above) {}
+    private record Between(String id, String word, Layer.Kind kind, String hatch, int below, int above) {}
 
     private final double cutYMm;
     private final double[] x;
@@ -65,13 +65,27 @@ public final class Cut {
 
     /** A layer given by the heights {@code top} of its surface at the cut's places, mm. */
     public Cut layer(String id, String word, String hatch, double[] top) {
+        return layer(Layer.Kind.LAYER, id, word, hatch, top);
+    }
+
+    /** Ply {@code number} of a laminate, up to {@code top}. */
+    public Cut ply(int number, DoubleUnaryOperator top) {
+        return layer(Layer.Kind.PLY, "ply-" + number, "Ply " + number, "cloth", heights(x, top));
+    }
+
+    /** The bond line under ply {@code number}, up to {@code top}. */
+    public Cut bond(int number, DoubleUnaryOperator top) {
+        return layer(Layer.Kind.BOND, "bond-" + number, "Bond line " + number, "resin", heights(x, top));
+    }
+
+    private Cut layer(Layer.Kind kind, String id, String word, String hatch, double[] top) {
         double[] below = surfaces.getLast();
         double[] above = new double[x.length];
         for (int i = 0; i < x.length; i++) {
             above[i] = Math.max(below[i], top[i]);
         }
         surfaces.add(above);
-        layers.add(new Between(id, word, hatch, surfaces.size() - 2, surfaces.size() - 1));
+        layers.add(new Between(id, word, kind, hatch, surfaces.size() - 2, surfaces.size() - 1));
         return this;
     }
 
@@ -212,7 +226,7 @@ public final class Cut {
             xz.add(round(x[i]));
             xz.add(round(below[i]));
         }
-        out.add(new Layer(b.id(), b.word(), b.hatch(), round(thickest), area, xz));
+        out.add(new Layer(b.id(), b.word(), b.kind(), b.hatch(), round(thickest), area, xz));
     }
 
     private static double round(double v) {

@@ -108,18 +108,14 @@ public final class PanelSection {
             Pyramid p = plies.getFirst();
             for (Pyramid.Ply ply : p.plies()) {
                 DoubleUnaryOperator under = cut.top();
-                cut.layer(
-                        "bond-" + ply.number(),
-                        "Bond line " + ply.number(),
-                        "resin",
+                cut.bond(
+                        ply.number(),
                         x -> away.applyAsDouble(x) < ply.pastMm()
                                 ? Math.min(cap.applyAsDouble(x), under.applyAsDouble(x) + p.bondMm())
                                 : under.applyAsDouble(x));
                 DoubleUnaryOperator bond = cut.top();
-                cut.layer(
-                        "ply-" + ply.number(),
-                        "Ply " + ply.number(),
-                        "cloth",
+                cut.ply(
+                        ply.number(),
                         x -> away.applyAsDouble(x) < ply.pastMm()
                                 ? Math.min(cap.applyAsDouble(x), bond.applyAsDouble(x) + p.plyMm())
                                 : bond.applyAsDouble(x));

@@ -30,7 +30,41 @@ final class PlanFormat2 {
         JsonNode workup = frozen.get("workup");
         workup.path("stack").path("ranked").forEach(r -> r.path("schools").forEach(s -> schoolById((ObjectNode) s)));
         workup.path("plan").path("ladder").path("rungs").forEach(r -> paperByGrade((ObjectNode) r));
+        drawing(workup.path("drawing"));
+        if (workup.path("plan") instanceof ObjectNode plan) {
+            plan.putArray("house");
+            edits(frozen.path("draft").path("edits"), plan);
+        }
         words(workup);
+    }
+
+    /** Bond lines and plies were known by their ids, damage on the drawing by the first of its words. */
+    private static void drawing(JsonNode drawing) {
+        drawing.path("section").path("layers").forEach(l -> {
+            String id = l.path("id").asString("");
+            ((ObjectNode) l).put("kind", id.startsWith("bond-") ? "BOND" : id.startsWith("ply-") ? "PLY" : "LAYER");
+        });
+        drawing.path("damages")
+                .forEach(d -> ((ObjectNode) d)
+                        .put("mark", d.path("word").asString("").replaceAll("(?: or |, ).* (\\d+)$", " $1")));
+    }
+
+    /** A step that was left out stood under its id with spaces. */
+    private static void edits(JsonNode drafts, ObjectNode plan) {
+        ArrayNode made = plan.putArray("edits");
+        for (JsonNode e : drafts) {
+            String step = e.path("step").asString("");
+            String title = step.replace('-', ' ');
+            for (JsonNode s : plan.path("steps")) {
+                if (s.at("/step/id").asString("").equals(step)) {
+                    title = s.at("/step/title").asString("");
+                }
+            }
+            made.addObject()
+                    .put("kind", e.path("kind").asString(""))
+                    .put("step", step)
+                    .put("title", title);
+        }
     }
 
     private static void schoolById(ObjectNode followed) {

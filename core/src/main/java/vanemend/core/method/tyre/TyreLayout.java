@@ -171,7 +171,7 @@ final class TyreLayout extends Layout {
                 xz.add(Math.round((l.xz().get(i) + Math.clamp(z, -crown, 0) * lean) * ROUND) / ROUND);
                 xz.add(z);
             }
-            leaned.add(new Layer(l.id(), l.word(), l.hatch(), l.thickestMm(), l.areaMm2(), xz));
+            leaned.add(new Layer(l.id(), l.word(), l.kind(), l.hatch(), l.thickestMm(), l.areaMm2(), xz));
         }
         return new Section(
                 upright.cutYMm(),
