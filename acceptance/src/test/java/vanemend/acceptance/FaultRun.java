@@ -25,7 +25,7 @@ public final class FaultRun {
     private FaultRun() {}
 
     /** A bench: sends one note after the other, each until it is acknowledged. */
-    private static final class Bench extends Thread {
+    private static final class Recorder extends Thread {
         private final String path;
         private final String cookies;
         private final String token;
@@ -33,7 +33,7 @@ public final class FaultRun {
         private final List<UUID> acknowledged = new ArrayList<>();
         private int again;
 
-        Bench(String path, String cookies, String token, AtomicBoolean stop) {
+        Recorder(String path, String cookies, String token, AtomicBoolean stop) {
             this.path = path;
             this.cookies = cookies;
             this.token = token;
@@ -94,9 +94,9 @@ public final class FaultRun {
         Page page = Depot.as("tam", 1280, 800);
         Visitor tam = Visitor.of(page);
         AtomicBoolean stop = new AtomicBoolean();
-        List<Bench> benches = new ArrayList<>();
+        List<Recorder> benches = new ArrayList<>();
         for (int i = 0; i < BENCHES; i++) {
-            benches.add(new Bench(Visitor.anotherRun(page, "Front-skirt split"), tam.cookies(), tam.token(), stop));
+            benches.add(new Recorder(Visitor.anotherRun(page, "Front-skirt split"), tam.cookies(), tam.token(), stop));
         }
         page.context().close();
         benches.forEach(Thread::start);
@@ -118,21 +118,21 @@ public final class FaultRun {
         }
         Thread.sleep(3000);
         stop.set(true);
-        for (Bench b : benches) {
+        for (Recorder b : benches) {
             b.join(60_000);
         }
         report(benches, databaseKills + serverKills - killed, killed);
         System.exit(0);
     }
 
-    private static void report(List<Bench> benches, int databaseKills, int serverKills) {
+    private static void report(List<Recorder> benches, int databaseKills, int serverKills) {
         Page page = Depot.as("tam", 1280, 800);
         int acknowledged = 0;
         int again = 0;
         int lost = 0;
         int doubled = 0;
         int outOfOrder = 0;
-        for (Bench b : benches) {
+        for (Recorder b : benches) {
             @SuppressWarnings("unchecked")
             List<String> kept = (List<String>) page.evaluate(
                     "p => fetch(p + '/run').then(r => r.json()).then(r => r.state.notes.map(n => n.event))", b.path);

@@ -34,7 +34,7 @@ public class Records {
 
     private final Repairs repairs;
     private final BenchEvents events;
-    private final Bench bench;
+    private final RepairWork work;
     private final Shop shop;
     private final Json json;
     private final Audit audit;
@@ -44,7 +44,7 @@ public class Records {
     Records(
             Repairs repairs,
             BenchEvents events,
-            Bench bench,
+            RepairWork work,
             Shop shop,
             Json json,
             Audit audit,
@@ -52,7 +52,7 @@ public class Records {
             Bell bell) {
         this.repairs = repairs;
         this.events = events;
-        this.bench = bench;
+        this.work = work;
         this.shop = shop;
         this.json = json;
         this.audit = audit;
@@ -82,7 +82,7 @@ public class Records {
 
     /** The record of {@code id} as a file that reads back in whole. */
     public String file(long id) {
-        FrozenPlan frozen = bench.running(id).frozen();
+        FrozenPlan frozen = work.running(id).frozen();
         return json.write(new RecordFile(RecordFile.FORMAT, repairs.clientId(id), frozen, events.of(id)));
     }
 

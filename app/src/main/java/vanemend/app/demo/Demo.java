@@ -20,7 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 import vanemend.app.access.Account;
 import vanemend.app.access.Accounts;
 import vanemend.app.access.Role;
-import vanemend.app.bench.Bench;
+import vanemend.app.bench.RepairWork;
 import vanemend.app.store.BenchEvents;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
@@ -169,7 +169,7 @@ class Demo implements ApplicationRunner {
 
     private FrozenPlan frozen(RepairDraft draft, Instant at, Account by) {
         Conditions today = shop.conditions(false);
-        Bench.Worked worked = Bench.work(
+        RepairWork.Worked worked = RepairWork.work(
                 draft,
                 new Conditions(
                         today.air(),

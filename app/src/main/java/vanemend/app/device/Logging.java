@@ -15,8 +15,8 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import vanemend.app.access.Account;
 import vanemend.app.access.Accounts;
-import vanemend.app.bench.Bench;
 import vanemend.app.bench.EventDraft;
+import vanemend.app.bench.RepairWork;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.DeviceLogs;
 import vanemend.core.run.BenchEvent;
@@ -40,15 +40,15 @@ public class Logging {
 
     private final Devices devices;
     private final DeviceLogs logs;
-    private final Bench bench;
+    private final RepairWork work;
     private final Accounts accounts;
     private final Clock clock;
     private final Map<Device.Kind, Taken> last = new EnumMap<>(Device.Kind.class);
 
-    Logging(Devices devices, DeviceLogs logs, Bench bench, Accounts accounts, Clock clock) {
+    Logging(Devices devices, DeviceLogs logs, RepairWork work, Accounts accounts, Clock clock) {
         this.devices = devices;
         this.logs = logs;
-        this.bench = bench;
+        this.work = work;
         this.accounts = accounts;
         this.clock = clock;
     }
@@ -72,7 +72,7 @@ public class Logging {
                     kind.word()
                             + " is read by hand, step by step; the surface thermometer and the UV meter log by themselves.");
         }
-        if (bench.running(repair).state().current().isEmpty()) {
+        if (work.running(repair).state().current().isEmpty()) {
             throw new Refused(
                     HttpStatus.CONFLICT, "Device", "The work on this repair is finished: nothing is logged to it.");
         }
@@ -99,7 +99,7 @@ public class Logging {
     }
 
     private void look(Device.Kind kind, DeviceLogs.Log log) {
-        if (bench.running(log.repairId()).state().current().isEmpty()) {
+        if (work.running(log.repairId()).state().current().isEmpty()) {
             end(kind);
             return;
         }
@@ -137,7 +137,7 @@ public class Logging {
             return;
         }
         Instant at = clock.instant();
-        String step = bench.running(repair).state().current().orElse("");
+        String step = work.running(repair).state().current().orElse("");
         List<EventDraft> drafts = shown.figures().stream()
                 .map(f -> new EventDraft(
                         UUID.randomUUID(),
@@ -151,7 +151,7 @@ public class Logging {
                         null,
                         true))
                 .toList();
-        bench.take(repair, drafts, who);
+        work.take(repair, drafts, who);
         last.put(kind, new Taken(repair, at, shown.figures()));
     }
 }

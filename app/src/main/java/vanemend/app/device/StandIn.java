@@ -69,7 +69,7 @@ public abstract class StandIn implements Device {
         return noise(what, Math.floorDiv(now.toEpochMilli(), NOISE_MS));
     }
 
-    /** The same by count. */
+    /** A figure that scatters around 0 with standard deviation 1; the same for the same {@code count}. */
     final double noise(String what, long count) {
         return new Random(seed * 31 + what.hashCode() * 0x9E3779B97F4A7C15L + count * 0xD1B54A32D192ED03L)
                 .nextGaussian();

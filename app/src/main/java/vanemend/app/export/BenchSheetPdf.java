@@ -29,7 +29,6 @@ import vanemend.core.plan.Workup;
 import vanemend.core.section.Layer;
 import vanemend.core.section.Section;
 import vanemend.core.trade.Check;
-import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
 
 /** The bench sheet: two pages of A4. The first draws the repair and says how much, the second walks it step by step. */
@@ -322,12 +321,7 @@ public final class BenchSheetPdf {
     /** That the house does a step its own way, and what it wants there. */
     private String house(Step s) {
         boolean own = plan.house().stream().anyMatch(h -> h.bears() && h.step().equals(s.id()));
-        String wanted = s.wanted()
-                .map(w -> Stream.concat(
-                                w.readings().stream().map(Quantity::word),
-                                w.picture() ? Stream.of("a picture") : Stream.empty())
-                        .collect(Collectors.joining(", ", "\nThe house wants: ", "")))
-                .orElse("");
+        String wanted = s.wanted().map(w -> "\nThe house wants: " + w.said()).orElse("");
         return (own ? " (house rule)" : "") + wanted;
     }
 

@@ -40,7 +40,7 @@ public class PageRules {
                 .list();
     }
 
-    /** Those in force, in the order of signing. */
+    /** The rules in force, in the order of signing. */
     List<PageRule> inForce() {
         return all().stream().filter(l -> l.endedAt().isEmpty()).map(Line::rule).toList();
     }

@@ -14,7 +14,7 @@ import org.springframework.stereotype.Component;
 import vanemend.app.access.Account;
 import vanemend.app.access.Accounts;
 import vanemend.app.access.Role;
-import vanemend.app.bench.Bench;
+import vanemend.app.bench.RepairWork;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
 import vanemend.app.web.Views.AgainView;
@@ -36,7 +36,7 @@ import vanemend.core.trade.Air;
 class BenchViews {
     private static final Duration SOON = Duration.ofDays(60);
     private static final Duration AT_THE_BENCH = Duration.ofMinutes(30);
-    private final Bench bench;
+    private final RepairWork work;
     private final Repairs repairs;
     private final Accounts accounts;
     private final Shop shop;
@@ -46,7 +46,7 @@ class BenchViews {
     private final int ovens;
 
     BenchViews(
-            Bench bench,
+            RepairWork work,
             Repairs repairs,
             Accounts accounts,
             Shop shop,
@@ -54,7 +54,7 @@ class BenchViews {
             Clock clock,
             @Value("${vanemend.lamps}") int lamps,
             @Value("${vanemend.ovens}") int ovens) {
-        this.bench = bench;
+        this.work = work;
         this.repairs = repairs;
         this.accounts = accounts;
         this.shop = shop;
@@ -78,7 +78,7 @@ class BenchViews {
     BenchView bench(Account me) {
         Conditions today = shop.conditions(me.role() == Role.APPRENTICE);
         Instant now = clock.instant();
-        List<Bench.Live> running = bench.live();
+        List<RepairWork.Live> running = work.live();
         Sharing.Shared shared = Sharing.of(
                 running.stream()
                         .map(l -> new Sharing.Run(
@@ -109,7 +109,7 @@ class BenchViews {
     /** Later looks that are due, or will be within two months. */
     private List<AgainView> again() {
         Instant soon = clock.instant().plus(SOON);
-        return bench.lookedAtAgain().stream()
+        return work.lookedAtAgain().stream()
                 .flatMap(f -> f.record().again().stream()
                         .filter(look -> look.due().isBefore(soon))
                         .map(look -> new AgainView(
@@ -121,7 +121,7 @@ class BenchViews {
                 .toList();
     }
 
-    private static LiveView live(Bench.Live l, List<StillToCome.Stretch> ahead) {
+    private static LiveView live(RepairWork.Live l, List<StillToCome.Stretch> ahead) {
         RunState s = l.state();
         return new LiveView(
                 l.id(),

@@ -20,7 +20,7 @@ import org.springframework.web.bind.annotation.RestController;
 import vanemend.app.access.Account;
 import vanemend.app.access.Role;
 import vanemend.app.bench.Bell;
-import vanemend.app.bench.Bench;
+import vanemend.app.bench.RepairWork;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.PageRules;
 import vanemend.app.store.Shop;
@@ -205,10 +205,13 @@ class HousePageController {
     private TriedView tried(PageRule rule, RepairDraft repair, Account who) {
         Conditions today = shop.conditions(who.role() == Role.APPRENTICE);
         House with = new House(today.house().schools(), today.house().pages().with(List.of(rule)));
-        Bench.Worked after = Bench.work(repair, today.under(with));
+        RepairWork.Worked after = RepairWork.work(repair, today.under(with));
         Optional<Plan> plan = after.workup().flatMap(Workup::plan).filter(p -> p.method() == rule.method());
         List<Interlock.Broken> broken = new ArrayList<>(plan.map(Plan::broken).orElse(List.of()));
-        Bench.work(repair, today).workup().flatMap(Workup::plan).ifPresent(before -> broken.removeAll(before.broken()));
+        RepairWork.work(repair, today)
+                .workup()
+                .flatMap(Workup::plan)
+                .ifPresent(before -> broken.removeAll(before.broken()));
         return new TriedView(
                 plan.flatMap(p -> p.house().stream().reduce((first, last) -> last)), broken, after.problems());
     }

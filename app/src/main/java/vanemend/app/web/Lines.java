@@ -5,7 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import vanemend.app.bench.Bench;
+import vanemend.app.bench.RepairWork;
 import vanemend.app.store.Repairs;
 import vanemend.app.web.Views.RepairLine;
 import vanemend.app.web.Views.Standing;
@@ -41,10 +41,10 @@ class Lines {
             .maximumSize(MOST_KNOWN)
             .expireAfterWrite(GOOD_FOR)
             .build();
-    private final Bench bench;
+    private final RepairWork work;
 
-    Lines(Bench bench) {
-        this.bench = bench;
+    Lines(RepairWork work) {
+        this.work = work;
     }
 
     RepairLine of(Repairs.Stored r, Conditions today) {
@@ -54,14 +54,14 @@ class Lines {
         Key key = new Key(r.id(), today.spreadMlPerMin());
         Known k = known.getIfPresent(key);
         if (k == null || !k.holds(r, today)) {
-            k = new Known(r.version(), today, drafted(r, Bench.work(r.draft(), today)));
+            k = new Known(r.version(), today, drafted(r, RepairWork.work(r.draft(), today)));
             known.put(key, k);
         }
         return k.line();
     }
 
     private RepairLine running(Repairs.Stored r) {
-        Bench.Running run = bench.running(r.id());
+        RepairWork.Running run = work.running(r.id());
         RunState s = run.state();
         int done = (int) s.steps().stream().filter(x -> x.doneAt().isPresent()).count();
         return line(
@@ -75,7 +75,7 @@ class Lines {
                 s.finishedAt());
     }
 
-    private static RepairLine drafted(Repairs.Stored r, Bench.Worked w) {
+    private static RepairLine drafted(Repairs.Stored r, RepairWork.Worked w) {
         if (w.workup().isEmpty()) {
             String first = w.problems().isEmpty() ? "" : w.problems().getFirst().message();
             return line(r, Standing.DRAFT, Optional.empty(), "", first, 0, 0, Optional.empty());

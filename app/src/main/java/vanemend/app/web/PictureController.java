@@ -20,8 +20,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vanemend.app.access.Account;
 import vanemend.app.bench.Bell;
-import vanemend.app.bench.Bench;
 import vanemend.app.bench.PictureFile;
+import vanemend.app.bench.RepairWork;
+import vanemend.app.bench.StepPictures;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.Audit;
 import vanemend.app.store.Pictures;
@@ -34,15 +35,17 @@ class PictureController {
     private static final int LONGEST_WHY = 200;
     private static final Duration KEPT_BY_BROWSER = Duration.ofDays(1);
 
-    private final Bench bench;
+    private final RepairWork work;
     private final Pictures pictures;
+    private final StepPictures steps;
     private final Audit audit;
     private final Bell bell;
     private final People people;
 
-    PictureController(Bench bench, Pictures pictures, Audit audit, Bell bell, People people) {
-        this.bench = bench;
+    PictureController(RepairWork work, Pictures pictures, StepPictures steps, Audit audit, Bell bell, People people) {
+        this.work = work;
         this.pictures = pictures;
+        this.steps = steps;
         this.audit = audit;
         this.bell = bell;
         this.people = people;
@@ -53,7 +56,7 @@ class PictureController {
 
     @GetMapping("/repairs/{id}/pictures")
     List<Pictures.Picture> all(@PathVariable long id) {
-        bench.repair(id);
+        work.repair(id);
         return pictures.of(id);
     }
 
@@ -67,7 +70,7 @@ class PictureController {
             InputStream body,
             Principal me)
             throws IOException {
-        bench.repair(id);
+        work.repair(id);
         if (pictures.of(id).size() >= Pictures.MOST) {
             throw new Refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,
@@ -80,7 +83,7 @@ class PictureController {
                 .orElseThrow(() -> new Refused("Picture", check));
         Account who = people.of(me);
         pictures.add(id, clientId, moment, p.jpeg(), p.width(), p.height(), p.sha256(), who.id());
-        step.ifPresent(s -> bench.pictured(id, clientId, s, who));
+        step.ifPresent(s -> steps.taken(id, clientId, s, who));
         bell.ring(id);
         return pictures.of(id);
     }
@@ -103,7 +106,7 @@ class PictureController {
         Refused.unlessClean("Picture", check);
         Account who = people.of(me);
         pictures.away(id, why, who.id());
-        bench.pictureAway(repair, pictures.clientId(id), why, who);
+        steps.takenAway(repair, pictures.clientId(id), why, who);
         audit.did(who.id(), Audit.Act.PICTURE, "Picture " + id + " of repair " + repair + " taken away: " + why);
         bell.ring(repair);
         return pictures.of(repair);

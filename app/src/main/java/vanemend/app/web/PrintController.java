@@ -11,7 +11,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import vanemend.app.bench.Bench;
+import vanemend.app.bench.RepairWork;
 import vanemend.app.export.BenchSheetPdf;
 import vanemend.app.export.TemplatePdf;
 import vanemend.app.problem.Refused;
@@ -26,11 +26,11 @@ import vanemend.core.template.Template;
 @RestController
 @RequestMapping("/api/repairs/{id}")
 class PrintController {
-    private final Bench bench;
+    private final RepairWork work;
     private final People people;
 
-    PrintController(Bench bench, People people) {
-        this.bench = bench;
+    PrintController(RepairWork work, People people) {
+        this.work = work;
         this.people = people;
     }
 
@@ -79,10 +79,10 @@ class PrintController {
     }
 
     private Workup workup(long id, Principal me) {
-        Repairs.Stored r = bench.repair(id);
+        Repairs.Stored r = work.repair(id);
         Optional<Workup> w = r.frozen()
-                ? Optional.of(bench.running(id).frozen().workup())
-                : bench.work(r.draft(), people.of(me)).workup();
+                ? Optional.of(work.running(id).frozen().workup())
+                : work.work(r.draft(), people.of(me)).workup();
         return w.orElseThrow(() ->
                 new Refused(HttpStatus.CONFLICT, "Plan", "There is no plan yet: the part or its damage is not whole."));
     }

@@ -13,8 +13,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vanemend.app.access.Role;
-import vanemend.app.bench.Bench;
 import vanemend.app.bench.Records;
+import vanemend.app.bench.RepairWork;
 import vanemend.app.export.RecordPdf;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.Audit;
@@ -30,14 +30,14 @@ import vanemend.core.verdict.Verdict;
 @RestController
 @RequestMapping("/api")
 class RecordController {
-    private final Bench bench;
+    private final RepairWork work;
     private final Records records;
     private final Audit audit;
     private final Shop shop;
     private final People people;
 
-    RecordController(Bench bench, Records records, Audit audit, Shop shop, People people) {
-        this.bench = bench;
+    RecordController(RepairWork work, Records records, Audit audit, Shop shop, People people) {
+        this.work = work;
         this.records = records;
         this.audit = audit;
         this.shop = shop;
@@ -75,19 +75,19 @@ class RecordController {
     @GetMapping("/repairs/{id}/record.csv")
     ResponseEntity<byte[]> csv(@PathVariable long id) {
         return Files.attached(
-                utf8(RecordCsv.of(bench.record(id))), name(id), "record", "csv", MediaType.valueOf("text/csv"));
+                utf8(RecordCsv.of(work.record(id))), name(id), "record", "csv", MediaType.valueOf("text/csv"));
     }
 
     @GetMapping("/repairs/{id}/record.pdf")
     ResponseEntity<byte[]> pdf(@PathVariable long id) {
-        byte[] body = RecordPdf.of(bench.running(id).frozen(), bench.record(id), shop.zone());
+        byte[] body = RecordPdf.of(work.running(id).frozen(), work.record(id), shop.zone());
         return Files.attached(body, name(id), "record", "pdf", MediaType.APPLICATION_PDF);
     }
 
     @GetMapping("/repairs/{id}/readings.csv")
     ResponseEntity<byte[]> readings(@PathVariable long id) {
         return Files.attached(
-                utf8(ReadingsCsv.of(bench.running(id).state().readings())),
+                utf8(ReadingsCsv.of(work.running(id).state().readings())),
                 name(id),
                 "readings",
                 "csv",
@@ -96,7 +96,7 @@ class RecordController {
 
     @PostMapping("/repairs/{id}/readings.csv")
     ReadingsInView readIn(@PathVariable long id, @RequestBody String csv, Principal me) {
-        return new ReadingsInView(bench.readings(id, csv, people.of(me)));
+        return new ReadingsInView(work.readings(id, csv, people.of(me)));
     }
 
     /** How many readings of a file were new. */
@@ -116,7 +116,7 @@ class RecordController {
     }
 
     private String name(long id) {
-        return bench.running(id).frozen().workup().name();
+        return work.running(id).frozen().workup().name();
     }
 
     private static byte[] utf8(String s) {

@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import vanemend.app.access.Account;
 import vanemend.app.access.Role;
-import vanemend.app.bench.Bench;
+import vanemend.app.bench.RepairWork;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
@@ -33,14 +33,14 @@ import vanemend.core.plan.Workup;
 @RestController
 @RequestMapping("/api")
 class RepairController {
-    private final Bench bench;
+    private final RepairWork work;
     private final Repairs repairs;
     private final Shop shop;
     private final Lines lines;
     private final People people;
 
-    RepairController(Bench bench, Repairs repairs, Shop shop, Lines lines, People people) {
-        this.bench = bench;
+    RepairController(RepairWork work, Repairs repairs, Shop shop, Lines lines, People people) {
+        this.work = work;
         this.repairs = repairs;
         this.shop = shop;
         this.lines = lines;
@@ -63,12 +63,12 @@ class RepairController {
                     HttpStatus.BAD_REQUEST, "Repair", "A new repair needs a clientId: a UUID made by the screen.");
         }
         Account who = people.of(me);
-        return answer(bench.add(fresh.clientId(), draftOf(fresh.draft()), who), who, HttpStatus.CREATED);
+        return answer(work.add(fresh.clientId(), draftOf(fresh.draft()), who), who, HttpStatus.CREATED);
     }
 
     @GetMapping("/repairs/{id}")
     ResponseEntity<RepairView> one(@PathVariable long id, Principal me) {
-        return answer(bench.repair(id), people.of(me), HttpStatus.OK);
+        return answer(work.repair(id), people.of(me), HttpStatus.OK);
     }
 
     @PutMapping("/repairs/{id}")
@@ -78,7 +78,7 @@ class RepairController {
             @RequestBody RepairDraft draft,
             Principal me) {
         Account who = people.of(me);
-        return answer(bench.change(id, Versions.of(ifMatch), draftOf(draft), who), who, HttpStatus.OK);
+        return answer(work.change(id, Versions.of(ifMatch), draftOf(draft), who), who, HttpStatus.OK);
     }
 
     /** A limit of care set aside; an empty reason takes it back. */
@@ -91,20 +91,19 @@ class RepairController {
             @RequestBody OverruleDraft draft,
             Principal me) {
         Account who = people.of(me);
-        return answer(
-                bench.overrule(id, Versions.of(ifMatch), draft.ruleId(), draft.reason(), who), who, HttpStatus.OK);
+        return answer(work.overrule(id, Versions.of(ifMatch), draft.ruleId(), draft.reason(), who), who, HttpStatus.OK);
     }
 
     @PostMapping("/preview")
     PreviewView preview(@RequestBody RepairDraft draft, Principal me) {
-        Bench.Worked w = bench.sketch(draft, people.of(me));
+        RepairWork.Worked w = work.sketch(draft, people.of(me));
         return new PreviewView(w.workup(), w.problems());
     }
 
     /** The stack of a draft with everything that speaks for and against it; what is computed while typing leaves that out. */
     @PostMapping("/preview/stack")
     StackView stack(@RequestBody RepairDraft draft, Principal me) {
-        return new StackView(bench.work(draft, people.of(me)).workup().map(Workup::stack));
+        return new StackView(work.work(draft, people.of(me)).workup().map(Workup::stack));
     }
 
     private static RepairDraft draftOf(RepairDraft draft) {
@@ -119,11 +118,11 @@ class RepairController {
         Optional<Workup> workup;
         List<vanemend.core.trade.InputProblem> problems = List.of();
         if (r.frozen()) {
-            Bench.Running run = bench.running(r.id());
+            RepairWork.Running run = work.running(r.id());
             frozenAt = Optional.of(run.frozen().frozenAt());
             workup = Optional.of(run.frozen().workup());
         } else {
-            Bench.Worked w = bench.sketch(r.draft(), who);
+            RepairWork.Worked w = work.sketch(r.draft(), who);
             workup = w.workup();
             problems = w.problems();
         }

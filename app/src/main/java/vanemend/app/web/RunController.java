@@ -23,8 +23,8 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import vanemend.app.access.Account;
 import vanemend.app.bench.Bell;
-import vanemend.app.bench.Bench;
 import vanemend.app.bench.EventDraft;
+import vanemend.app.bench.RepairWork;
 import vanemend.app.problem.Refused;
 import vanemend.app.web.Views.BenchView;
 import vanemend.app.web.Views.NotTakenView;
@@ -32,18 +32,18 @@ import vanemend.app.web.Views.RecordView;
 import vanemend.app.web.Views.RunView;
 import vanemend.app.web.Views.TakenView;
 
-/** Run, record and bench. */
+/** Run, record and work. */
 @RestController
 @RequestMapping("/api")
 class RunController {
     private static final int MOST_EVENTS = 200;
-    private final Bench bench;
+    private final RepairWork work;
     private final KeptBench kept;
     private final Bell bell;
     private final People people;
 
-    RunController(Bench bench, KeptBench kept, Bell bell, People people) {
-        this.bench = bench;
+    RunController(RepairWork work, KeptBench kept, Bell bell, People people) {
+        this.work = work;
         this.kept = kept;
         this.bell = bell;
         this.people = people;
@@ -61,12 +61,12 @@ class RunController {
         if (draft.eventId() == null) {
             throw new Refused(HttpStatus.BAD_REQUEST, "Start", "A start needs an eventId: a UUID made by the screen.");
         }
-        return RunView.of(bench.start(id, Versions.of(ifMatch), draft.eventId(), people.of(me)));
+        return RunView.of(work.start(id, Versions.of(ifMatch), draft.eventId(), people.of(me)));
     }
 
     @GetMapping("/repairs/{id}/run")
     RunView run(@PathVariable long id) {
-        return RunView.of(bench.running(id));
+        return RunView.of(work.running(id));
     }
 
     @PostMapping("/repairs/{id}/events")
@@ -78,7 +78,7 @@ class RunController {
                     events.size() + " events at once; at most " + MOST_EVENTS + ".");
         }
         Account who = people.of(me);
-        Bench.Taken taken = bench.take(id, events, who);
+        RepairWork.Taken taken = work.take(id, events, who);
         return new TakenView(
                 RunView.of(taken.run()),
                 taken.refused().stream()
@@ -88,7 +88,7 @@ class RunController {
 
     @GetMapping("/repairs/{id}/record")
     RecordView record(@PathVariable long id) {
-        return new RecordView(id, bench.running(id).frozen(), bench.record(id));
+        return new RecordView(id, work.running(id).frozen(), work.record(id));
     }
 
     @ApiResponse(

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import vanemend.app.access.Account;
-import vanemend.app.bench.Bench;
+import vanemend.app.bench.RepairWork;
 import vanemend.app.device.Device;
 import vanemend.app.device.Shown;
 import vanemend.app.device.StandIn;
@@ -109,7 +109,7 @@ final class Views {
 
     /** A run. */
     record RunView(long id, FrozenPlan frozen, RunState state, int events, Instant now) {
-        static RunView of(Bench.Running r) {
+        static RunView of(RepairWork.Running r) {
             return new RunView(r.id(), r.frozen(), r.state(), r.events(), r.now());
         }
     }

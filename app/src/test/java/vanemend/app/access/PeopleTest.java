@@ -8,13 +8,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import vanemend.app.Caller;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 
 @DisplayName("a lead adds the people of the shop and gives new passwords")
 class PeopleTest {
     private static final String GOOD = "tack-cloth-blue-7";
 
-    private final Caller isla = TestBench.as("isla");
+    private final Caller isla = TestServer.as("isla");
 
     private Caller.Answer add(String id, String role) {
         return isla.post("/api/people", Map.of("id", id, "name", "Wren Adeyemi", "role", role, "password", GOOD));
@@ -27,14 +27,14 @@ class PeopleTest {
     @Test
     void whoIsAddedSignsInWithTheirRoleAndIsInTheAudit() {
         assertThat(add("Wren.A", "APPRENTICE").status()).isEqualTo(201);
-        Caller wren = TestBench.stranger();
+        Caller wren = TestServer.stranger();
         assertThat(signIn(wren, "wren.a", GOOD).text("account.role")).isEqualTo("APPRENTICE");
         assertThat(isla.get("/api/people").body().findValuesAsString("id")).contains("wren.a");
         assertThat(isla.get("/api/audit").body().toString()).contains("new: Wren Adeyemi, signs in as wren.a");
         Caller.Answer again = add("wren.a", "LEAD");
         assertThat(again.status()).isEqualTo(409);
         assertThat(again.text("detail")).contains("wren.a already");
-        assertThat(signIn(TestBench.stranger(), "wren.a", GOOD).text("account.role"))
+        assertThat(signIn(TestServer.stranger(), "wren.a", GOOD).text("account.role"))
                 .isEqualTo("APPRENTICE");
     }
 
@@ -45,8 +45,8 @@ class PeopleTest {
     @Test
     void whoSignedInGivesThemselvesANewPasswordAndIsOutEverywhereElse() {
         add("wren.c", "APPRENTICE");
-        Caller here = TestBench.stranger();
-        Caller there = TestBench.stranger();
+        Caller here = TestServer.stranger();
+        Caller there = TestServer.stranger();
         signIn(here, "wren.c", GOOD);
         signIn(there, "wren.c", GOOD);
         String next = "guide-coat-black-9";
@@ -55,8 +55,8 @@ class PeopleTest {
         assertThat(taken.text("account.id")).isEqualTo("wren.c");
         assertThat(here.get("/api/repairs").status()).isEqualTo(200);
         assertThat(there.get("/api/repairs").status()).isEqualTo(401);
-        assertThat(signIn(TestBench.stranger(), "wren.c", GOOD).status()).isEqualTo(401);
-        assertThat(signIn(TestBench.stranger(), "wren.c", next).status()).isEqualTo(200);
+        assertThat(signIn(TestServer.stranger(), "wren.c", GOOD).status()).isEqualTo(401);
+        assertThat(signIn(TestServer.stranger(), "wren.c", next).status()).isEqualTo(200);
         assertThat(isla.get("/api/audit").body().toString())
                 .contains("own new password: Wren Adeyemi")
                 .doesNotContain(next);
@@ -66,7 +66,7 @@ class PeopleTest {
     @DisplayName("guessing the old password from an open screen is counted as it is at the door")
     void anotherCannotTakeTheAccountFromAnOpenScreen() {
         add("wren.d", "TECHNICIAN");
-        Caller open = TestBench.stranger();
+        Caller open = TestServer.stranger();
         signIn(open, "wren.d", GOOD);
         String next = "guide-coat-black-9";
         for (int left = Accounts.MOST_FAILURES - 1; left >= 1; left--) {
@@ -77,33 +77,33 @@ class PeopleTest {
         }
         assertThat(ownPassword(open, "wrong-every-time", next).status()).isEqualTo(429);
         assertThat(ownPassword(open, GOOD, next).status()).isEqualTo(429);
-        TestBench.db()
+        TestServer.db()
                 .sql("DELETE FROM sign_in_failure WHERE typed_name = 'wren.d'")
                 .update();
-        assertThat(signIn(TestBench.stranger(), "wren.d", next).status()).isEqualTo(401);
-        assertThat(signIn(TestBench.stranger(), "wren.d", GOOD).status()).isEqualTo(200);
+        assertThat(signIn(TestServer.stranger(), "wren.d", next).status()).isEqualTo(401);
+        assertThat(signIn(TestServer.stranger(), "wren.d", GOOD).status()).isEqualTo(200);
     }
 
     @Test
     void whatIsWrongWithOnesOwnIsSaidAtItsFieldAndCostsNoTry() {
         add("wren.e", "TECHNICIAN");
-        Caller wren = TestBench.stranger();
+        Caller wren = TestServer.stranger();
         signIn(wren, "wren.e", GOOD);
         Caller.Answer a = ownPassword(wren, "", "short");
         assertThat(a.status()).isEqualTo(422);
         assertThat(a.at("problems").findValuesAsString("field")).containsExactly("person.password", "person.old");
         assertThat(ownPassword(wren, "no-such-password", "long-enough-now").text("detail"))
                 .contains((Accounts.MOST_FAILURES - 1) + " tries");
-        assertThat(ownPassword(TestBench.stranger(), GOOD, "long-enough-now").status())
+        assertThat(ownPassword(TestServer.stranger(), GOOD, "long-enough-now").status())
                 .isEqualTo(401);
     }
 
     @Test
     void onlyALeadMay() {
-        Caller tam = TestBench.as("tam");
+        Caller tam = TestServer.as("tam");
         assertThat(tam.get("/api/people").status()).isEqualTo(403);
         assertThat(tam.post("/api/people", Map.of("id", "x")).status()).isEqualTo(403);
-        assertThat(TestBench.stranger().get("/api/people").status()).isEqualTo(401);
+        assertThat(TestServer.stranger().get("/api/people").status()).isEqualTo(401);
     }
 
     @ParameterizedTest
@@ -136,20 +136,20 @@ class PeopleTest {
     @Test
     void aNewPasswordEndsWhatTheOldOneOpenedAndOpensAShutDoor() {
         add("wren.b", "TECHNICIAN");
-        Caller wren = TestBench.stranger();
+        Caller wren = TestServer.stranger();
         signIn(wren, "wren.b", GOOD);
         assertThat(wren.get("/api/repairs").status()).isEqualTo(200);
         for (int i = 0; i < Accounts.MOST_FAILURES; i++) {
-            signIn(TestBench.stranger(), "wren.b", "wrong-every-time");
+            signIn(TestServer.stranger(), "wren.b", "wrong-every-time");
         }
-        assertThat(signIn(TestBench.stranger(), "wren.b", GOOD).status()).isEqualTo(429);
+        assertThat(signIn(TestServer.stranger(), "wren.b", GOOD).status()).isEqualTo(429);
         String next = "feather-edge-320";
         assertThat(isla.put("/api/people/wren.b/password", Map.of("password", next))
                         .status())
                 .isEqualTo(204);
         assertThat(wren.get("/api/repairs").status()).isEqualTo(401);
-        assertThat(signIn(TestBench.stranger(), "wren.b", GOOD).status()).isEqualTo(401);
-        assertThat(signIn(TestBench.stranger(), "wren.b", next).status()).isEqualTo(200);
+        assertThat(signIn(TestServer.stranger(), "wren.b", GOOD).status()).isEqualTo(401);
+        assertThat(signIn(TestServer.stranger(), "wren.b", next).status()).isEqualTo(200);
         assertThat(isla.put("/api/people/nobody/password", Map.of("password", next))
                         .status())
                 .isEqualTo(404);

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import vanemend.app.Caller;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 
 class SignInTest {
     private static Caller.Answer attempt(Caller c, String name, String password) {
@@ -14,7 +14,7 @@ class SignInTest {
 
     @Test
     void nothingBehindTheDoorWithoutASession() {
-        Caller stranger = TestBench.stranger();
+        Caller stranger = TestServer.stranger();
         for (String path : new String[] {
             "/api/repairs", "/api/bench", "/api/rules", "/api/shelf", "/api/repairs/1", "/api/stream", "/api/shop"
         }) {
@@ -26,8 +26,8 @@ class SignInTest {
 
     @Test
     void theSessionCookieIsOutOfReachOfScriptsAndOtherSites() {
-        Caller c = TestBench.stranger();
-        Caller.Answer a = attempt(c, "Tam ", TestBench.PASSWORD);
+        Caller c = TestServer.stranger();
+        Caller.Answer a = attempt(c, "Tam ", TestServer.PASSWORD);
         assertThat(a.text("account.name")).isEqualTo("Tam Okafor");
         assertThat(a.headers().allValues("Set-Cookie"))
                 .anySatisfy(h -> assertThat(h)
@@ -43,21 +43,21 @@ class SignInTest {
 
     @Test
     void aRequestWithoutTheTokenIsRefused() {
-        assertThat(TestBench.as("tam").forged("/api/preview", Map.of()).status())
+        assertThat(TestServer.as("tam").forged("/api/preview", Map.of()).status())
                 .isEqualTo(403);
     }
 
     @Test
     void signingInGivesANewSession() {
-        Caller c = TestBench.as("priya");
+        Caller c = TestServer.as("priya");
         String first = c.cookie("VMSESSION").orElseThrow().getValue();
-        attempt(c, "priya", TestBench.PASSWORD);
+        attempt(c, "priya", TestServer.PASSWORD);
         assertThat(c.cookie("VMSESSION").orElseThrow().getValue()).isNotEqualTo(first);
     }
 
     @Test
     void fiveWrongPasswordsLockTheNameForAWhileEvenForTheRightOne() {
-        Caller c = TestBench.stranger();
+        Caller c = TestServer.stranger();
         for (int left = 4; left >= 1; left--) {
             Caller.Answer a = attempt(c, "joss", "wrong");
             assertThat(a.status()).isEqualTo(401);
@@ -66,18 +66,18 @@ class SignInTest {
                     .contains(left + (left == 1 ? " try" : " tries"));
         }
         assertThat(attempt(c, "joss", "wrong").status()).isEqualTo(429);
-        Caller.Answer locked = attempt(c, "joss", TestBench.PASSWORD);
+        Caller.Answer locked = attempt(c, "joss", TestServer.PASSWORD);
         assertThat(locked.status()).isEqualTo(429);
         assertThat(locked.text("detail")).contains("Wait 15 minutes");
-        TestBench.db()
+        TestServer.db()
                 .sql("DELETE FROM sign_in_failure WHERE typed_name = 'joss'")
                 .update();
-        assertThat(attempt(c, "joss", TestBench.PASSWORD).status()).isEqualTo(200);
+        assertThat(attempt(c, "joss", TestServer.PASSWORD).status()).isEqualTo(200);
     }
 
     @Test
     void aNameThatDoesNotExistLocksJustTheSame() {
-        Caller c = TestBench.stranger();
+        Caller c = TestServer.stranger();
         for (int i = 0; i < 4; i++) {
             assertThat(attempt(c, "nobody", "wrong").status()).isEqualTo(401);
         }
@@ -86,7 +86,7 @@ class SignInTest {
 
     @Test
     void oddNamesAndPasswordsAreRefusedKindly() {
-        Caller c = TestBench.stranger();
+        Caller c = TestServer.stranger();
         assertThat(attempt(c, "", "x").text("detail")).contains("Type your name");
         assertThat(attempt(c, "x".repeat(41), "x").status()).isEqualTo(401);
         assertThat(c.raw("/api/session", "{").status()).isEqualTo(400);
@@ -94,10 +94,10 @@ class SignInTest {
 
     @Test
     void passwordsAreKeptAsStrongHashes() {
-        assertThat(TestBench.db()
+        assertThat(TestServer.db()
                         .sql("SELECT password_hash FROM account")
                         .query(String.class)
                         .list())
-                .allSatisfy(h -> assertThat(h).startsWith("$2a$12$").doesNotContain(TestBench.PASSWORD));
+                .allSatisfy(h -> assertThat(h).startsWith("$2a$12$").doesNotContain(TestServer.PASSWORD));
     }
 }

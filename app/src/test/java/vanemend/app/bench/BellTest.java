@@ -10,7 +10,7 @@ import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import vanemend.app.Caller;
 import vanemend.app.Drafts;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 
 class BellTest {
     private static void until(BlockingQueue<String> lines, String wanted) throws InterruptedException {
@@ -23,9 +23,9 @@ class BellTest {
     /** A busy bench: many changes within a second are one ring or two, and none is forgotten. */
     @Test
     void manyChangesAreGatheredIntoFewRingsThatNameTheRepairs() throws Exception {
-        Caller tam = TestBench.as("tam");
+        Caller tam = TestServer.as("tam");
         BlockingQueue<String> lines = new LinkedBlockingQueue<>();
-        Bell bell = TestBench.bean(Bell.class);
+        Bell bell = TestServer.bean(Bell.class);
         try (Caller.Stream stream = tam.stream("/api/stream", lines::add)) {
             until(lines, "event:open");
             for (long repair = 1001; repair <= 1200; repair++) {
@@ -48,8 +48,8 @@ class BellTest {
 
     @Test
     void whoListensHearsOfEveryChangeOnceItIsKept() throws Exception {
-        Caller watcher = TestBench.as("isla");
-        Caller tam = TestBench.as("tam");
+        Caller watcher = TestServer.as("isla");
+        Caller tam = TestServer.as("tam");
         BlockingQueue<String> lines = new LinkedBlockingQueue<>();
         try (Caller.Stream stream = watcher.stream("/api/stream", lines::add)) {
             until(lines, "event:open");

@@ -22,13 +22,13 @@ import org.junit.jupiter.api.Test;
 import org.w3c.dom.Element;
 import org.w3c.dom.NodeList;
 import vanemend.app.Caller;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 
 @DisplayName("what is printed, opened by readers that did not write it: 100 mm is 100 mm within 0.1")
 class PrintTest {
     private static final double MM = 25.4 / 72;
 
-    private final Caller tam = TestBench.as("tam");
+    private final Caller tam = TestServer.as("tam");
 
     /** The demo's repair called {@code name}. */
     private long repair(String name) {

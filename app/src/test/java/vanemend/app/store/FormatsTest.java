@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.node.ObjectNode;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 import vanemend.app.store.upgrade.Formats;
 import vanemend.core.method.Step;
 import vanemend.core.record.RecordFile;
@@ -37,7 +37,7 @@ class FormatsTest {
     }
 
     private static RecordFile read(String text) {
-        Json json = TestBench.bean(Json.class);
+        Json json = TestServer.bean(Json.class);
         ObjectNode tree = json.tree(text);
         Formats.record(tree);
         return json.read(tree, RecordFile.class);

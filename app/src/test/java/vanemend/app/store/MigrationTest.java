@@ -11,7 +11,7 @@ import org.springframework.core.env.Environment;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
 import tools.jackson.databind.node.ObjectNode;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 import vanemend.app.store.upgrade.Formats;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.RepairDraft;
@@ -20,7 +20,7 @@ import vanemend.core.record.RepairRecord;
 @DisplayName("a store of the first release opens under this one")
 class MigrationTest {
     private static DriverManagerDataSource source(String database) {
-        Environment env = TestBench.bean(Environment.class);
+        Environment env = TestServer.bean(Environment.class);
         String url = env.getRequiredProperty("spring.datasource.url").replaceAll("/vanemend_test.*", "/" + database);
         return new DriverManagerDataSource(
                 url,
@@ -45,7 +45,7 @@ class MigrationTest {
         JdbcClient old = JdbcClient.create(source("vanemend_old"));
         old.sql("INSERT INTO account VALUES ('tam', 'Tam', 'TECHNICIAN', REPEAT('x', 60))")
                 .update();
-        ObjectNode plan = TestBench.bean(Json.class).tree(FormatsTest.kept("plan-first-release.json"));
+        ObjectNode plan = TestServer.bean(Json.class).tree(FormatsTest.kept("plan-first-release.json"));
         old.sql("INSERT INTO repair (draft, created_by, created_at, changed_by, changed_at, client_id)"
                         + " VALUES (?, 'tam', UTC_TIMESTAMP(3), 'tam', UTC_TIMESTAMP(3), UUID())")
                 .param(plan.get("draft").toString())
@@ -54,7 +54,7 @@ class MigrationTest {
                 .param(plan.toString())
                 .update();
         flyway("2").migrate();
-        Json json = TestBench.bean(Json.class);
+        Json json = TestServer.bean(Json.class);
         RepairDraft now = json.read(
                 old.sql("SELECT draft FROM repair").query(String.class).single(), RepairDraft.class);
         assertThat(now.damages())

@@ -6,11 +6,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 import vanemend.core.plan.FrozenPlan;
 
 class StoreTest {
-    private final JdbcClient db = TestBench.db();
+    private final JdbcClient db = TestServer.db();
 
     @Test
     void benchEventsAndFrozenPlansAreNeverChangedOrDeleted() {
@@ -50,7 +50,7 @@ class StoreTest {
 
     @Test
     void aFrozenPlanReadBackIsTheSameToTheLastFigure() {
-        Json json = TestBench.bean(Json.class);
+        Json json = TestServer.bean(Json.class);
         db.sql("SELECT plan FROM frozen_plan").query(String.class).list().forEach(text -> {
             FrozenPlan once = json.read(text, FrozenPlan.class);
             assertThat(json.read(json.write(once), FrozenPlan.class)).isEqualTo(once);
@@ -59,7 +59,7 @@ class StoreTest {
 
     @Test
     void theShelfReadBackIsWhatWasPutOnIt() {
-        Shelf shelf = TestBench.bean(Shelf.class);
+        Shelf shelf = TestServer.bean(Shelf.class);
         assertThat(shelf.all()).anySatisfy(i -> {
             assertThat(i.id()).isEqualTo("putty");
             assertThat(i.sand()).hasSize(2);

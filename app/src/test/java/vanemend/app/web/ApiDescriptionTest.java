@@ -11,7 +11,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.cfg.JsonNodeFeature;
 import tools.jackson.databind.json.JsonMapper;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 
 @DisplayName("the description of the API that the front end's types are made from is the one that runs")
 class ApiDescriptionTest {
@@ -23,7 +23,7 @@ class ApiDescriptionTest {
                 .enable(SerializationFeature.INDENT_OUTPUT)
                 .enable(JsonNodeFeature.WRITE_PROPERTIES_SORTED)
                 .build();
-        JsonNode now = TestBench.stranger().get("/v3/api-docs").body();
+        JsonNode now = TestServer.stranger().get("/v3/api-docs").body();
         if (Boolean.getBoolean("vanemend.write")) {
             Files.writeString(KEPT, json.writeValueAsString(now) + "\n");
         }

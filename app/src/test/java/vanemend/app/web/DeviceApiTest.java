@@ -18,10 +18,10 @@ import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import vanemend.app.Caller;
 import vanemend.app.Drafts;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 
 class DeviceApiTest {
-    private final Caller tam = TestBench.as("tam");
+    private final Caller tam = TestServer.as("tam");
 
     @AfterEach
     void nothingWrongIsLeftBehind() {
@@ -121,7 +121,7 @@ class DeviceApiTest {
     @Test
     void aSilentOrMadDeviceIsToldToEverybodyWhoWatches() throws Exception {
         BlockingQueue<String> lines = new LinkedBlockingQueue<>();
-        try (Caller.Stream stream = TestBench.as("priya").stream("/api/devices/stream", lines::add)) {
+        try (Caller.Stream stream = TestServer.as("priya").stream("/api/devices/stream", lines::add)) {
             heard(lines, "\"kind\":\"SURFACE\"");
             tam.put("/api/devices/SURFACE/fault", Map.of("fault", "SILENT"));
             heard(lines, "Does not answer: type the figure instead.");
@@ -141,7 +141,7 @@ class DeviceApiTest {
     void theSurfaceLogsItselfToARepairAndNeitherTakesItInHandNorStandsInTheWayOfUndo() {
         String path = started("Logged by itself");
         Caller.Answer before = tam.post(path + "/events", List.of(Happens.event("DONE", "wash")));
-        Caller priya = TestBench.as("priya");
+        Caller priya = TestServer.as("priya");
         long id = Long.parseLong(path.substring(path.lastIndexOf('/') + 1));
         assertThat(priya.put("/api/devices/SURFACE/log", Map.of("repair", id)).status())
                 .isEqualTo(200);
@@ -181,7 +181,7 @@ class DeviceApiTest {
                 .contains("is read by hand");
         assertThat(tam.put("/api/devices/SURFACE/log", Map.of("repair", 5)).text("detail"))
                 .contains("finished");
-        assertThat(TestBench.stranger().get("/api/devices").status()).isEqualTo(401);
+        assertThat(TestServer.stranger().get("/api/devices").status()).isEqualTo(401);
     }
 
     @Test

@@ -9,12 +9,12 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import vanemend.app.Caller;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 import vanemend.core.verdict.Limits;
 
 class FamiliesApiTest {
-    private final Caller tam = TestBench.as("tam");
-    private final Caller isla = TestBench.as("isla");
+    private final Caller tam = TestServer.as("tam");
+    private final Caller isla = TestServer.as("isla");
 
     /** A run with 44 µm of clear beside it: too thin to level by the house minimum. */
     private static Map<String, Object> thinRun() {

@@ -3,7 +3,7 @@ package vanemend.app.web;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 
 /** Events as a screen sends them. */
 final class Happens {
@@ -13,7 +13,7 @@ final class Happens {
         Map<String, Object> e = new HashMap<>();
         e.put("id", UUID.randomUUID());
         e.put("kind", kind);
-        e.put("at", TestBench.now());
+        e.put("at", TestServer.now());
         e.put("step", step);
         return e;
     }

@@ -26,7 +26,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import vanemend.app.Caller;
 import vanemend.app.Drafts;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 import vanemend.core.method.HousePages;
 import vanemend.core.method.PageChange;
 import vanemend.core.trade.MethodId;
@@ -34,8 +34,8 @@ import vanemend.core.trade.MethodId;
 @DisplayName(
         "the house's own pages: signed by a lead, seen in plans, kept by what has begun, taken back, given to another shop")
 class HousePageApiTest {
-    private final Caller isla = TestBench.as("isla");
-    private final Caller tam = TestBench.as("tam");
+    private final Caller isla = TestServer.as("isla");
+    private final Caller tam = TestServer.as("tam");
 
     @AfterEach
     void theBooksPagesAgain() {
@@ -126,7 +126,7 @@ class HousePageApiTest {
         assertThat(tam.text("/api/house-pages/file", "format: 1\nrules: []\n").status())
                 .isEqualTo(403);
         assertThat(tam.get("/api/house-pages").at("maySign").asBoolean()).isFalse();
-        assertThat(TestBench.stranger().get("/api/house-pages").status()).isEqualTo(401);
+        assertThat(TestServer.stranger().get("/api/house-pages").status()).isEqualTo(401);
         assertThat(isla.forged("/api/house-pages", rule("PICTURE")).status()).isEqualTo(403);
         assertThat(isla.post("/api/house-pages/" + id + "/back", Map.of()).status())
                 .isEqualTo(200);

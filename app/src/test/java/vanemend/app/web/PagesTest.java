@@ -6,10 +6,10 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import vanemend.app.Caller;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 
 class PagesTest {
-    private final Caller stranger = TestBench.stranger();
+    private final Caller stranger = TestServer.stranger();
 
     @Test
     void everyScreensAddressGivesTheOnePageAndIsNeverKept() {
@@ -53,7 +53,7 @@ class PagesTest {
     @Test
     void whatIsNotThereIsAPlain404() {
         assertThat(stranger.get("/assets/nothing.js").status()).isEqualTo(404);
-        assertThat(TestBench.as("tam").get("/api/nothing").status()).isEqualTo(404);
+        assertThat(TestServer.as("tam").get("/api/nothing").status()).isEqualTo(404);
         assertThat(stranger.get("/actuator/health").status()).isEqualTo(200);
         assertThat(stranger.get("/actuator/env").status()).isEqualTo(404);
     }

@@ -16,10 +16,10 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import vanemend.app.Caller;
 import vanemend.app.Drafts;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 
 class PictureApiTest {
-    private final Caller tam = TestBench.as("tam");
+    private final Caller tam = TestServer.as("tam");
     private final String path = "/api/repairs/"
             + tam.post("/api/repairs", Map.of("clientId", UUID.randomUUID(), "draft", Drafts.door("Pictured")))
                     .text("id");
@@ -97,7 +97,7 @@ class PictureApiTest {
         assertThat(tam.file(path + "/pictures?moment=NEVER&clientId=" + UUID.randomUUID(), "image/png", cut)
                         .status())
                 .isEqualTo(400);
-        assertThat(TestBench.stranger().get(path + "/pictures").status()).isEqualTo(401);
+        assertThat(TestServer.stranger().get(path + "/pictures").status()).isEqualTo(401);
     }
 
     /** A PNG of a few bytes whose header claims to be enormous. */
@@ -125,7 +125,7 @@ class PictureApiTest {
                         .body())
                 .isEmpty();
         assertThat(tam.get("/api/pictures/" + id + ".jpg").status()).isEqualTo(404);
-        assertThat(TestBench.as("isla").get("/api/audit").body().toString())
+        assertThat(TestServer.as("isla").get("/api/audit").body().toString())
                 .contains("taken away: Shows a bystander")
                 .contains("PICTURE");
     }

@@ -29,7 +29,7 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 import vanemend.app.Caller;
 import vanemend.app.Drafts;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 
 class RecordApiTest {
     private static final Pattern UUIDS =
@@ -38,8 +38,8 @@ class RecordApiTest {
     private static final Pattern DAYS = Pattern.compile("(\\d{4}-\\d\\d-\\d\\d)T");
     private static final int SEVEN_MONTHS = 213;
 
-    private final Caller tam = TestBench.as("tam");
-    private final Caller isla = TestBench.as("isla");
+    private final Caller tam = TestServer.as("tam");
+    private final Caller isla = TestServer.as("isla");
 
     private String started(String name) {
         String path = "/api/repairs/"
@@ -254,7 +254,7 @@ class RecordApiTest {
         JsonNode again = tam.get("/api/bench").at("again");
         assertThat(again).hasSize(1);
         assertThat(again.at("/0/repair").asString()).isEqualTo(in.text("id"));
-        assertThat(Instant.parse(again.at("/0/look/due").asString())).isBefore(TestBench.now());
+        assertThat(Instant.parse(again.at("/0/look/due").asString())).isBefore(TestServer.now());
         assertThat(again.at("/0/look/what").asString()).startsWith("After ⟦6 months⟧");
     }
 
@@ -266,7 +266,7 @@ class RecordApiTest {
         does(tam, path, Happens.event("NOTE", "straighten", "text", "hinge side first"));
         byte[] written = tam.bytes(path + "/record.json");
         JsonNode was = tam.get(path + "/record").at("record");
-        TestBench.elsewhere(there -> {
+        TestServer.elsewhere(there -> {
             assertThat(there.get("/api/repairs").body()).isEmpty();
             Caller.Answer in = there.raw("/api/records", new String(written, StandardCharsets.UTF_8));
             assertThat(in.status()).isEqualTo(200);

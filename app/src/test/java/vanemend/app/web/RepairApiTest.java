@@ -11,10 +11,10 @@ import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import vanemend.app.Caller;
 import vanemend.app.Drafts;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 
 class RepairApiTest {
-    private final Caller tam = TestBench.as("tam");
+    private final Caller tam = TestServer.as("tam");
 
     private Caller.Answer add(Map<String, Object> draft) {
         return tam.post("/api/repairs", Map.of("clientId", UUID.randomUUID(), "draft", draft));
@@ -65,7 +65,7 @@ class RepairApiTest {
 
     @Test
     void twoPeopleAtOneRepairNeitherLosesAWord() {
-        Caller priya = TestBench.as("priya");
+        Caller priya = TestServer.as("priya");
         String path = "/api/repairs/" + add(Drafts.door("Shared")).text("id");
         assertThat(tam.put(path, 1, Drafts.door("Tam's name")).status()).isEqualTo(200);
         Caller.Answer crossed = priya.put(path, 1, Drafts.door("Priya's name"));
@@ -130,7 +130,7 @@ class RepairApiTest {
 
     @Test
     void houseRulesAreTurnedByALeadOnlyAndKeepTheirHistory() {
-        Caller isla = TestBench.as("isla");
+        Caller isla = TestServer.as("isla");
         assertThat(tam.put("/api/house-rules/first-grade", Map.of("answer", "file-cheese"))
                         .status())
                 .isEqualTo(403);

@@ -14,10 +14,10 @@ import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import vanemend.app.Caller;
 import vanemend.app.Drafts;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 
 class RunApiTest {
-    private final Caller tam = TestBench.as("tam");
+    private final Caller tam = TestServer.as("tam");
 
     private String repair(String name) {
         return "/api/repairs/"
@@ -132,7 +132,7 @@ class RunApiTest {
     void aTabletWhoseClockIsHoursOffNeverWritesIntoTheFutureOrBeforeTheStart() {
         String path = started("Clock");
         Map<String, Object> late = Happens.event("DONE", "wash");
-        late.put("at", TestBench.now().plusSeconds(9000));
+        late.put("at", TestServer.now().plusSeconds(9000));
         Map<String, Object> early = Happens.event("DONE", "straighten");
         early.put("at", "2001-01-01T00:00:00Z");
         Caller.Answer a = tam.post(path + "/events", List.of(late, early));
@@ -147,7 +147,7 @@ class RunApiTest {
 
     @Test
     void aLaterHouseRuleNeverReachesAPlanThatWasStarted() {
-        Caller isla = TestBench.as("isla");
+        Caller isla = TestServer.as("isla");
         String path = started("Frozen");
         String before = tam.get(path + "/run").at("frozen").toString();
         try {

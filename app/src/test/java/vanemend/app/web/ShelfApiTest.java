@@ -8,10 +8,10 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import vanemend.app.Caller;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 
 class ShelfApiTest {
-    private final Caller tam = TestBench.as("tam");
+    private final Caller tam = TestServer.as("tam");
 
     private static Map<String, Object> tin(String id) {
         return new HashMap<>(Map.of(

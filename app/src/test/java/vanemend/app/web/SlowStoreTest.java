@@ -10,18 +10,18 @@ import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import vanemend.app.Caller;
 import vanemend.app.Drafts;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 
 class SlowStoreTest {
     @Test
     void aStoreThatDoesNotComeBackInTimeIsSaidPlainlyAndWhatWasSentCountsOnceItDoes() throws Exception {
-        Caller tam = TestBench.as("tam");
+        Caller tam = TestServer.as("tam");
         String id = tam.post("/api/repairs", Map.of("clientId", UUID.randomUUID(), "draft", Drafts.door("Held up")))
                 .text("id");
         String path = "/api/repairs/" + id;
         tam.post(path + "/start", 1, Map.of("eventId", UUID.randomUUID()));
         Map<String, Object> wash = Happens.event("DONE", "wash");
-        try (Connection elsewhere = TestBench.bean(DataSource.class).getConnection()) {
+        try (Connection elsewhere = TestServer.bean(DataSource.class).getConnection()) {
             elsewhere.setAutoCommit(false);
             elsewhere.createStatement().execute("SELECT id FROM repair WHERE id = " + id + " FOR UPDATE");
             Caller.Answer slow = tam.post(path + "/events", List.of(wash));

@@ -11,7 +11,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.web.servlet.HandlerExceptionResolver;
-import vanemend.app.TestBench;
+import vanemend.app.TestServer;
 import vanemend.app.problem.Refused;
 
 @DisplayName("turns of what is computed while typing")
@@ -81,7 +81,7 @@ class TurnsTest {
     @Test
     void whoWaitedTooLongGetsAProblemLikeAnyOther() throws Exception {
         MockHttpServletResponse busy = new MockHttpServletResponse();
-        new Turns(0, Duration.ZERO, TestBench.bean("handlerExceptionResolver", HandlerExceptionResolver.class))
+        new Turns(0, Duration.ZERO, TestServer.bean("handlerExceptionResolver", HandlerExceptionResolver.class))
                 .doFilter(typed("/api/preview"), busy, (request, response) -> {
                     throw new AssertionError("computed without a turn");
                 });

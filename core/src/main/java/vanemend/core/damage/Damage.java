@@ -67,7 +67,7 @@ public sealed interface Damage
         }
     }
 
-    /** Which. */
+    /** Which sort of damage it is. */
     Kind kind();
 
     /** What it covers on the part, mm. A crack or hairline is a strip as wide as it gapes. */

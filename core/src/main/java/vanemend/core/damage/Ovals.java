@@ -12,8 +12,8 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /**
  * One oval, or two, grown outward. An oval's outline offset by a distance is its parallel curve, each point moved along its normal
- * (textbook geometry), and what is grown of two together is the two grown, joined. That is twenty times quicker than growing the joined
- * outline, and most repairs are one dent or two.
+ * (textbook geometry), and what is grown of two together is the two grown, joined. Three and more are grown by the general library, whose
+ * answer these are held against. Most repairs are one dent or two: with the general library alone their preview takes half as long again.
  */
 public final class Ovals {
     private static final GeometryFactory GEOMETRY = new GeometryFactory();

@@ -11,8 +11,9 @@ import org.locationtech.jts.geom.MultiPolygon;
 import org.locationtech.jts.geom.Polygon;
 
 /**
- * Cuts along straight lines: what most parts and feature lines ask for, ten times quicker than a general overlay. Whatever is not that simple
- * is left to the general one.
+ * Cuts along straight lines, as most parts and feature lines ask for. Whatever is not that simple (a side that bulges inward, a piece that
+ * would fall in two, more corners than {@value #MOST_CORNERS}) is answered by nothing and left to the general overlay, whose answer it is
+ * held against. With the general one alone a preview of two dents beside a line takes a third longer.
  */
 final class Straight {
     private static final int MOST_CORNERS = 64;

@@ -178,7 +178,7 @@ public record HousePage(MethodSteps page, List<HouseChange> changes) {
                 Optional.empty());
     }
 
-    /** What of the book's cautions stands at whatever does {@code act}: the house's own words never stand instead of it. */
+    /** The book's caution for {@code act}; a house's own words are added to it and never stand in its place. */
     private static Optional<String> caution(Act act) {
         return switch (act) {
             case CLEAN, WIPE_AGAIN -> Optional.of("solvent");

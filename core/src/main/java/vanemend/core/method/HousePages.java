@@ -51,7 +51,7 @@ public record HousePages(List<PageRule> rules) {
         return new HousePages(Stream.concat(rules.stream(), more.stream()).toList());
     }
 
-    /** Those of {@code method}. */
+    /** The rules for the page of {@code method}, in the order of signing. */
     public List<PageRule> of(MethodId method) {
         return rules.isEmpty()
                 ? List.of()

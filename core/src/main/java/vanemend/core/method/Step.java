@@ -2,6 +2,7 @@ package vanemend.core.method;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import vanemend.core.footprint.Zone;
 import vanemend.core.trade.Caution;
@@ -73,6 +74,13 @@ public record Step(
     public record Wanted(List<Quantity> readings, boolean picture) {
         public Wanted {
             readings = List.copyOf(readings);
+        }
+
+        /** What is wanted, as said: {@code Surface, a picture}. */
+        public String said() {
+            Stream<String> what = readings.stream().map(Quantity::word);
+            return Stream.concat(what, picture ? Stream.of("a picture") : Stream.empty())
+                    .collect(Collectors.joining(", "));
         }
 
         private Wanted and(Wanted more) {

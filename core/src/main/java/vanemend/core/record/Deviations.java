@@ -6,8 +6,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.Peroxide;
 import vanemend.core.cure.Wait;
@@ -174,14 +172,11 @@ final class Deviations {
 
     /** Done without what the house wants there. */
     private static Deviation notGiven(RunStep s, Step.Wanted missing) {
-        Stream<String> picture = missing.picture() ? Stream.of("a picture") : Stream.empty();
-        String what = Stream.concat(missing.readings().stream().map(Quantity::word), picture)
-                .collect(Collectors.joining(", "));
         return new Deviation(
                 Deviation.Kind.WANTED_NOT_GIVEN,
                 s.id(),
                 s.doneAt().orElseThrow(),
-                "Done without what the house wants at “" + s.step().title() + "”: " + what,
+                "Done without what the house wants at “" + s.step().title() + "”: " + missing.said(),
                 "What the house wants to know of this step is not on record.");
     }
 

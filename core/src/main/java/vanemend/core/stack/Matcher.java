@@ -15,6 +15,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import vanemend.core.damage.Damage;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.material.MaterialClass.Role;
@@ -329,9 +330,16 @@ public final class Matcher {
                 .flatMap(l -> l.candidates().stream())
                 .map(c -> c.item().id())
                 .collect(Collectors.toSet());
+        List<Laid> asked = built.stream().flatMap(this::asked).toList();
+        Map<String, ItemFilter.Reason> notAsked = new HashMap<>();
         for (ShelfItem item : shelf) {
             if (!fit.contains(item.id())) {
-                why(item, built).ifPresent(r -> out.put(item.id(), r));
+                why(item, asked)
+                        .or(() -> TOLD.contains(item.materialClass().role())
+                                ? Optional.of(
+                                        notAsked.computeIfAbsent(item.classId(), id -> whyNot(item.materialClass())))
+                                : Optional.empty())
+                        .ifPresent(r -> out.put(item.id(), r));
             }
         }
         return shelf.stream()
@@ -346,29 +354,39 @@ public final class Matcher {
                 .toList();
     }
 
-    /** Why an item that fits nowhere does not; nothing for helpers that are simply not asked for. */
-    private Optional<ItemFilter.Reason> why(ShelfItem item, Collection<Built> built) {
+    /** A slot that a way to mend asks for, and what its item would lie on. */
+    private record Laid(Recipe.Slot slot, Optional<Surface> on) {}
+
+    /** What is asked of the shelf by the way to mend {@code b}, in working order. */
+    private Stream<Laid> asked(Built b) {
+        List<Laid> out = new ArrayList<>();
+        Optional<Surface> below = Optional.empty();
+        for (Recipe.Slot slot : b.recipe().slots()) {
+            if (asked(slot)) {
+                out.add(new Laid(slot, surface(slot, below)));
+            }
+            Optional<Surface> becomes =
+                    MaterialClass.of(slot.classes().getFirst()).becomes();
+            below = becomes.isPresent() ? becomes : below;
+        }
+        return out.stream();
+    }
+
+    /** Why an item that fits nowhere does not, where something of its class is asked for; nothing for papers. */
+    private Optional<ItemFilter.Reason> why(ShelfItem item, List<Laid> asked) {
         Optional<ItemFilter.Reason> general = filter.anywhere(item);
-        MaterialClass c = item.materialClass();
-        if (general.isPresent() || c.role() == Role.PAPER) {
+        if (general.isPresent()) {
             return general;
         }
-        for (Built b : built) {
-            Optional<Surface> below = Optional.empty();
-            for (Recipe.Slot slot : b.recipe().slots()) {
-                Optional<Surface> surface = surface(slot, below);
-                if (asked(slot) && slot.classes().contains(c.id())) {
-                    Optional<ItemFilter.Reason> no = filter.inRole(item, slot.role(), surface);
-                    if (no.isPresent()) {
-                        return no;
-                    }
+        for (Laid l : asked) {
+            if (l.slot().classes().contains(item.classId())) {
+                Optional<ItemFilter.Reason> no = filter.inRole(item, l.slot().role(), l.on());
+                if (no.isPresent()) {
+                    return no;
                 }
-                Optional<Surface> becomes =
-                        MaterialClass.of(slot.classes().getFirst()).becomes();
-                below = becomes.isPresent() ? becomes : below;
             }
         }
-        return TOLD.contains(c.role()) ? Optional.of(whyNot(c)) : Optional.empty();
+        return Optional.empty();
     }
 
     /** Why no way to mend this asks for {@code c}. */

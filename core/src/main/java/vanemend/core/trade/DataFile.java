@@ -92,7 +92,7 @@ public final class DataFile {
         return Text.fill(text(row, field));
     }
 
-    /** The same of an optional field, empty when absent. */
+    /** Text of an optional field with the figures it names by id, empty when absent. */
     public static String wordsOr(JsonNode row, String field) {
         return Text.fill(textOr(row, field));
     }

@@ -48,6 +48,7 @@ final class Findings {
         bears(rule, outcome, rule.title(), margin, rule.reason());
     }
 
+    /** What to do instead is told where the rule's own verdict stands, not where this part gets off more lightly. */
     void bears(Limits.Rule rule, Verdict.Outcome outcome, String title, String margin, String reason) {
         Optional<Overrule> signed = rule.care()
                 ? overrules.stream().filter(o -> rule.id().equals(o.ruleId())).findFirst()
@@ -60,7 +61,7 @@ final class Findings {
                 false,
                 margin,
                 reason,
-                rule.instead(),
+                outcome.compareTo(rule.verdict()) < 0 ? "" : rule.instead(),
                 rule.shown(),
                 rule.care(),
                 signed));

@@ -65,7 +65,10 @@ final class MetalRules {
                         + (deepest <= aim ? "aim is at most " + shallow.upToSaid() : "at most " + mid.upToSaid()));
     }
 
-    /** Holes whose mesh margins meet count as one: its measure is the circle around all of them. */
+    /**
+     * What counts is what is open once it is cut back to sound metal. Holes whose mesh margins meet count as one: its measure is the circle
+     * around all of them. The mesh lies on sound metal, inside every edge.
+     */
     private static void holes(JudgedRepair c, Findings out) {
         List<RustHole> holes = c.all(RustHole.class);
         if (holes.isEmpty()) {
@@ -74,31 +77,36 @@ final class MetalRules {
         Limits.Rule small = Limits.rule("metal-hole");
         double most = small.upTo().orElseThrow();
         double margin = TradeBook.value("mesh.past");
-        List<Geometry> grown = new ArrayList<>();
-        holes.forEach(h -> grown.add(h.outline().buffer(margin)));
-        Geometry joined = OverlayNGRobust.union(grown);
+        List<Geometry> meshed = new ArrayList<>();
+        holes.forEach(h -> meshed.add(opening(h).buffer(margin)));
+        Geometry joined = OverlayNGRobust.union(meshed);
         for (int i = 0; i < joined.getNumGeometries(); i++) {
             Geometry field = joined.getGeometryN(i);
             List<RustHole> in =
                     holes.stream().filter(h -> field.intersects(h.outline())).toList();
-            double across = in.size() == 1 ? in.getFirst().hole().acrossMm() : acrossMm(in);
-            boolean atEdge = !c.part()
-                    .shape()
-                    .covers(field.buffer(-margin * 0.999)
-                            .buffer(in.stream()
-                                    .mapToDouble(RustHole::rustPastMm)
-                                    .max()
-                                    .orElse(0)));
+            double across =
+                    in.size() == 1 ? in.getFirst().hole().acrossMm() + 2 * cutBackMm(in.getFirst()) : acrossMm(in);
+            // Of the arc that a curve is drawn with, a thousandth.
+            boolean atEdge = !c.part().shape().covers(field.buffer(-margin / 1000));
             String said = (in.size() == 1 ? "" : in.size() + " holes that count as one: ")
-                    + Findings.mmUnder(across, across > most) + " across of at most " + small.upToSaid()
-                    + (atEdge ? ", reaches an edge" : "");
+                    + Findings.mmUnder(across, across > most) + " across once it is cut back, of at most "
+                    + small.upToSaid() + (atEdge ? "; its mesh reaches an edge" : "");
             out.bears(across > most || atEdge ? Limits.rule("metal-hole-large") : small, said);
         }
     }
 
+    /** How far past the hole it is cut: past the rust, and into sound metal. */
+    private static double cutBackMm(RustHole h) {
+        return h.rustPastMm() + TradeBook.value("rust.cut-margin");
+    }
+
+    private static Geometry opening(RustHole h) {
+        return h.outline().buffer(cutBackMm(h));
+    }
+
     private static double acrossMm(List<RustHole> holes) {
         List<Geometry> all = new ArrayList<>();
-        holes.forEach(h -> all.add(h.outline()));
+        holes.forEach(h -> all.add(opening(h)));
         return 2 * new org.locationtech.jts.algorithm.MinimumBoundingCircle(OverlayNGRobust.union(all)).getRadius();
     }
 }

@@ -14,7 +14,7 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Cases;
@@ -31,49 +31,49 @@ import vanemend.core.trade.HouseRules;
 @Measurement(iterations = 4, time = 2)
 @Fork(1)
 public class PlanBenchmark {
-    private final Conditions shop = Bench.shop();
-    private final RepairDraft usual = Bench.usual();
+    private final Conditions shop = TestShop.shop();
+    private final RepairDraft usual = TestShop.usual();
     private final RepairDraft hail = hail();
-    private final Conditions full = Bench.shop(21, HouseRules.defaults(), many());
-    private final Conditions every = Bench.shop(21, HouseRules.defaults(), Bench.fullShelf());
+    private final Conditions full = TestShop.shop(21, HouseRules.defaults(), many());
+    private final Conditions every = TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf());
     private final RepairDraft lid = Cases.all().get("composite-epoxy");
-    private final RepairDraft skirt = Bench.job(
+    private final RepairDraft skirt = TestShop.job(
             "{made: {material: PLASTIC, thicknessMm: 3, mark: '>PP+EPDM-TD20<'}}",
             "{kind: CRACK, trace: [200, 200, 290, 200], through: THROUGH, ends: BOTH}");
 
     private static RepairDraft hail() {
         DamageDraft[] dents = new DamageDraft[20];
         for (int i = 0; i < dents.length; i++) {
-            dents[i] = Bench.dent(100 + 120 * (i % 5), 70 + 110 * (i / 5), 60, 50, 1 + 0.1 * i);
+            dents[i] = TestShop.dent(100 + 120 * (i % 5), 70 + 110 * (i / 5), 60, 50, 1 + 0.1 * i);
         }
-        return Bench.repair(Bench.door(), dents);
+        return TestShop.repair(TestShop.door(), dents);
     }
 
     /** One dent. */
     @Benchmark
     public Workup oneDent() {
-        return Bench.workup(usual, shop);
+        return TestShop.workup(usual, shop);
     }
 
     /** A split in a plastic skirt, matched against 500 items. */
     @Benchmark
     public Workup fiveHundredItems() {
-        return Bench.workup(skirt, full);
+        return TestShop.workup(skirt, full);
     }
 
     private static List<ShelfItem> many() {
         List<ShelfItem> out = new ArrayList<>();
-        List<ShelfItem> shelf = Bench.fullShelf();
+        List<ShelfItem> shelf = TestShop.fullShelf();
         for (int i = 0; out.size() < 500; i++) {
             ShelfItem item = shelf.get(i % shelf.size());
-            out.add(Bench.item(
+            out.add(TestShop.item(
                     item.id() + i,
                     item.classId(),
                     item.workMin(),
                     item.sand(),
                     item.grading(),
                     item.grade(),
-                    Bench.TODAY.plusDays(i % 200 - 20)));
+                    TestShop.TODAY.plusDays(i % 200 - 20)));
         }
         return out;
     }
@@ -81,7 +81,7 @@ public class PlanBenchmark {
     /** A through-crack in composite: pyramid, cloth, cream. */
     @Benchmark
     public Workup composite() {
-        return Bench.workup(lid, every);
+        return TestShop.workup(lid, every);
     }
 
     /** The same part with one to fifty cracks: how time grows. */
@@ -102,7 +102,7 @@ public class PlanBenchmark {
                 damages[i] = "{kind: CRACK, trace: [" + x + ", " + y + ", " + (x + 60) + ", " + (y + 24)
                         + "], through: THROUGH, ends: BOTH}";
             }
-            draft = Bench.job(
+            draft = TestShop.job(
                     "{widthMm: 3200, heightMm: 1500, made: {material: COMPOSITE, composite: SMC, thicknessMm: 3.2}}",
                     damages);
         }
@@ -111,12 +111,12 @@ public class PlanBenchmark {
     /** From one crack to fifty. */
     @Benchmark
     public Workup cracks(Many many) {
-        return Bench.workup(many.draft, every);
+        return TestShop.workup(many.draft, every);
     }
 
     /** Twenty dents. */
     @Benchmark
     public Workup twentyDents() {
-        return Bench.workup(hail, shop);
+        return TestShop.workup(hail, shop);
     }
 }

@@ -7,8 +7,8 @@ import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.material.ShelfItem.LabelTime;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.Text;
@@ -123,7 +123,7 @@ class EveryChemistryTest {
 
     @Test
     void aHotterHoldIsShorterAndBelowTheMinimumNothingCures() {
-        CureLaw law = CureLaw.of(Bench.mix(
+        CureLaw law = CureLaw.of(TestShop.mix(
                 "epoxy",
                 "rigid-composite-epoxy",
                 15,

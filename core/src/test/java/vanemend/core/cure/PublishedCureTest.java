@@ -9,8 +9,8 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.material.ShelfItem.LabelTime;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
@@ -96,7 +96,7 @@ class PublishedCureTest {
 
     @Test
     void readingsThatComeOutOfOrderCountByTheirTimes() {
-        CureLaw law = CureLaw.of(Bench.mix("f", "body-filler", 5, new LabelTime(21, 18)));
+        CureLaw law = CureLaw.of(TestShop.mix("f", "body-filler", 5, new LabelTime(21, 18)));
         List<EquivalentAge.Reading> inOrder = List.of(
                 new EquivalentAge.Reading(2, 18), new EquivalentAge.Reading(6, 35), new EquivalentAge.Reading(9, 24));
         EquivalentAge mixedUp = new EquivalentAge(law, 21, List.of(inOrder.get(2), inOrder.get(0), inOrder.get(1)));
@@ -106,7 +106,7 @@ class PublishedCureTest {
 
     @Test
     void atTheReferenceEquivalentAgeIsTheClock() {
-        CureLaw law = CureLaw.of(Bench.mix("f", "body-filler", 5, new LabelTime(21, 18)));
+        CureLaw law = CureLaw.of(TestShop.mix("f", "body-filler", 5, new LabelTime(21, 18)));
         EquivalentAge age = new EquivalentAge(law, 21, List.of());
         assertThat(age.at(17.3)).isCloseTo(17.3, within(1e-9));
         assertThat(age.reaches(18).orElseThrow()).isCloseTo(18, within(1e-6));
@@ -115,7 +115,7 @@ class PublishedCureTest {
     @Test
     void warmerIsNeverSlowerAndAgeOnlyGrows() {
         Seeds.forEach(200, (r, i) -> {
-            CureLaw law = CureLaw.of(Bench.mix("f", "body-filler", 5, new LabelTime(21, Seeds.between(r, 10, 40))));
+            CureLaw law = CureLaw.of(TestShop.mix("f", "body-filler", 5, new LabelTime(21, Seeds.between(r, 10, 40))));
             double t = Seeds.between(r, 10, 45);
             assertThat(law.sandMinAt(t + 1, 1).orElseThrow())
                     .isLessThan(law.sandMinAt(t, 1).orElseThrow());
@@ -132,13 +132,13 @@ class PublishedCureTest {
 
     @Test
     void belowItsMinimumItDoesNotCureAndNoClockIsInvented() {
-        CureLaw law = CureLaw.of(Bench.mix("f", "body-filler", 5, new LabelTime(21, 18)));
+        CureLaw law = CureLaw.of(TestShop.mix("f", "body-filler", 5, new LabelTime(21, 18)));
         assertThat(law.sandMinAt(9.9, 1)).isEmpty();
         assertThat(law.sandMinAt(10, 1)).isPresent();
         assertThat(DryingRoute.air(law, 5, 1).cures()).isFalse();
         assertThat(Text.plain(DryingRoute.air(law, 5, 1).note())).contains("Does not cure below 10 °C");
         assertThat(new EquivalentAge(law, 5, List.of()).reaches(18)).isEmpty();
-        assertThatThrownBy(() -> CureLaw.of(Bench.item(
+        assertThatThrownBy(() -> CureLaw.of(TestShop.item(
                         "x",
                         "body-filler",
                         java.util.Optional.of(5.0),
@@ -151,14 +151,14 @@ class PublishedCureTest {
 
     @Test
     void aboveTheCapHeatBuysNothing() {
-        CureLaw law = CureLaw.of(Bench.mix("f", "body-filler", 5, new LabelTime(21, 18)));
+        CureLaw law = CureLaw.of(TestShop.mix("f", "body-filler", 5, new LabelTime(21, 18)));
         assertThat(law.worth(70)).isEqualTo(law.worth(50));
     }
 
     @Test
     @DisplayName("lamp: ramp τ·ln((plateau − air)/1 K), hold at 44 °C, cool to 30 °C; peak never over 50 °C")
     void lampRoute() {
-        CureLaw law = CureLaw.of(Bench.mix("f", "body-filler", 5, new LabelTime(21, 18)));
+        CureLaw law = CureLaw.of(TestShop.mix("f", "body-filler", 5, new LabelTime(21, 18)));
         DryingRoute lamp = DryingRoute.lamp(law, 17, 1);
         assertThat(lamp.rampMin()).isCloseTo(4 * Math.log(28), within(1e-9));
         assertThat(lamp.holdMin()).isCloseTo(law.sandMinAt(44, 1).orElseThrow(), within(1e-9));

@@ -7,14 +7,14 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 
 class DentTest {
     @Test
     void depthIsFullInTheMiddleNothingAtTheRimAndNothingOutside() {
         Seeds.forEach(200, (r, i) -> {
-            Dent d = Bench.dents(r).getFirst();
+            Dent d = TestShop.dents(r).getFirst();
             assertThat(d.depthAt(d.xMm(), d.yMm())).isCloseTo(d.depthMm(), within(1e-9));
             double t = Math.toRadians(d.angleDeg());
             for (double share : new double[] {1.0, 1.2}) {
@@ -28,7 +28,7 @@ class DentTest {
     @Test
     void theFieldIsAsDeepAsItsDeepestDentEverywhere() {
         Seeds.forEach(150, (r, i) -> {
-            List<Dent> dents = Bench.dents(r);
+            List<Dent> dents = TestShop.dents(r);
             DepthField field = new DepthField(dents);
             double x = Seeds.between(r, 0, 700);
             double y = Seeds.between(r, 0, 500);
@@ -44,7 +44,7 @@ class DentTest {
     @DisplayName("outline: 96 corners on an ellipse take at most 0.1 % off π·a·b (textbook)")
     void outlineArea() {
         Seeds.forEach(100, (r, i) -> {
-            Dent d = Bench.dents(r).getFirst();
+            Dent d = TestShop.dents(r).getFirst();
             double area = Math.PI * d.a() * d.b();
             assertThat(d.outline().getArea()).isBetween(area * 0.999, area);
         });
@@ -65,7 +65,7 @@ class DentTest {
     @Test
     void volumeGrowsWithDepthLengthAndWidth() {
         Seeds.forEach(100, (r, i) -> {
-            Dent d = Bench.dents(r).getFirst();
+            Dent d = TestShop.dents(r).getFirst();
             double v = d.volumeMm3();
             assertThat(new Dent(d.xMm(), d.yMm(), d.lengthMm() + 1, d.widthMm(), d.angleDeg(), d.depthMm(), d.profile())
                             .volumeMm3())

@@ -9,8 +9,8 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 
 @DisplayName("hollow volumes: textbook closed forms, and a general-purpose integrator")
 class PublishedVolumesTest {
@@ -33,7 +33,7 @@ class PublishedVolumesTest {
     @Test
     void integrationAgreesWithTheClosedFormForAnyEllipseAnywhere() {
         Seeds.forEach(200, (r, i) -> {
-            Dent d = Bench.dents(r).getFirst();
+            Dent d = TestShop.dents(r).getFirst();
             assertThat(new DepthField(List.of(d)).integrated()).isCloseTo(d.volumeMm3(), within(d.volumeMm3() * 5e-4));
         });
     }
@@ -62,7 +62,7 @@ class PublishedVolumesTest {
     void dentsThatMeetAreIntegratedAndThoseThatDoNotAreTheirSum() {
         int[] apart = {0};
         Seeds.forEach(150, (r, i) -> {
-            DepthField field = new DepthField(Bench.dents(r));
+            DepthField field = new DepthField(TestShop.dents(r));
             double sum = field.dents().stream().mapToDouble(Dent::volumeMm3).sum();
             apart[0] += field.volumeMm3() == sum ? 1 : 0;
             assertThat(field.volumeMm3()).isCloseTo(field.integrated(), within(sum * 1e-3));
@@ -73,7 +73,7 @@ class PublishedVolumesTest {
     @Test
     void moreDentsNeverHoldLessAndNeverMoreThanTheirSum() {
         Seeds.forEach(150, (r, i) -> {
-            List<Dent> dents = Bench.dents(r);
+            List<Dent> dents = TestShop.dents(r);
             double all = new DepthField(dents).volumeMm3();
             double sum = dents.stream().mapToDouble(Dent::volumeMm3).sum();
             assertThat(all).isLessThanOrEqualTo(sum * 1.003);

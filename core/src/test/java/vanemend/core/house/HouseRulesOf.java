@@ -2,7 +2,7 @@ package vanemend.core.house;
 
 import java.util.List;
 import java.util.Optional;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.Act;
 import vanemend.core.method.House;
@@ -20,7 +20,7 @@ final class HouseRulesOf {
     private HouseRulesOf() {}
 
     static PageRule rule(MethodId method, PageChange change) {
-        return new PageRule(7, method, change, "A step", "Another", "Because", "Isla Renwick", Bench.NOW);
+        return new PageRule(7, method, change, "A step", "Another", "Because", "Isla Renwick", TestShop.NOW);
     }
 
     static PageChange.Add add(String step, String after, Act... acts) {
@@ -36,9 +36,9 @@ final class HouseRulesOf {
     }
 
     static Workup workup(RepairDraft draft, HousePages pages) {
-        return Bench.workup(
+        return TestShop.workup(
                 draft,
-                Bench.shop(21, HouseRules.defaults(), Bench.fullShelf())
+                TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf())
                         .under(new House(HouseRules.defaults(), pages)));
     }
 

@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.method.Cases;
 import vanemend.core.method.Gate;
 import vanemend.core.method.HousePages;
@@ -33,11 +33,11 @@ class HouseRunTest {
         HousePages pages = new HousePages(List.of(changes).stream()
                 .map(c -> HouseRulesOf.rule(MethodId.RUST_PITS, c))
                 .toList());
-        return new FrozenPlan(Bench.NOW, "Tam", PITS, HouseRulesOf.workup(PITS, pages));
+        return new FrozenPlan(TestShop.NOW, "Tam", PITS, HouseRulesOf.workup(PITS, pages));
     }
 
     private final List<BenchEvent> events = new ArrayList<>();
-    private Instant at = Bench.NOW;
+    private Instant at = TestShop.NOW;
 
     private Instant next() {
         at = at.plusSeconds(60);

@@ -11,8 +11,8 @@ import java.util.Random;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import tools.jackson.dataformat.yaml.YAMLMapper;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.Act;
 import vanemend.core.method.HousePages;
@@ -64,12 +64,12 @@ class PageRuleFileTest {
                 placed ? "~" : "",
                 WORDS,
                 "Isla Renwick",
-                Bench.NOW);
+                TestShop.NOW);
     }
 
     private static List<PageRule> read(String file, Check check) {
         return PageRuleFile.read(
-                file.getBytes(StandardCharsets.UTF_8), HousePages.none(), "Tam Okafor", Bench.NOW, check);
+                file.getBytes(StandardCharsets.UTF_8), HousePages.none(), "Tam Okafor", TestShop.NOW, check);
     }
 
     @Test
@@ -175,19 +175,19 @@ class PageRuleFileTest {
                         "{method: TRIM, kind: ADD, title: 'Wash ½ – Ärger!', minutes: 2, reason: x}",
                         PageRuleDraft.class);
         Check check = new Check();
-        PageRule one = draft.signed("", HousePages.none(), "Isla", Bench.NOW, check);
-        PageRule two = draft.signed("", new HousePages(List.of(one)), "Isla", Bench.NOW, check);
+        PageRule one = draft.signed("", HousePages.none(), "Isla", TestShop.NOW, check);
+        PageRule two = draft.signed("", new HousePages(List.of(one)), "Isla", TestShop.NOW, check);
         assertThat(one.change().step()).isEqualTo("house-wash-arger");
         assertThat(two.change().step()).isEqualTo("house-wash-arger-2");
         String file = PageRuleFile.write(List.of(one));
         PageRuleFile.read(
-                file.getBytes(StandardCharsets.UTF_8), new HousePages(List.of(one)), "Isla", Bench.NOW, check);
+                file.getBytes(StandardCharsets.UTF_8), new HousePages(List.of(one)), "Isla", TestShop.NOW, check);
         assertThat(check.problems()).extracting(InputProblem::field).containsExactly("rules.0.step");
     }
 
     @Test
     void whatWasKeptAndCannotBeReadIsSaidByItsNumber() {
-        assertThatThrownBy(() -> PageRuleFile.ofKept("format: 1\nrules: []\n", 12, "Isla", Bench.NOW))
+        assertThatThrownBy(() -> PageRuleFile.ofKept("format: 1\nrules: []\n", 12, "Isla", TestShop.NOW))
                 .isInstanceOf(IllegalStateException.class)
                 .hasMessageContaining("house rule 12");
     }

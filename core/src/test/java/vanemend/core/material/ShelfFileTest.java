@@ -10,8 +10,8 @@ import java.util.Random;
 import java.util.function.Function;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.material.ShelfFile.Outcome;
 
 @DisplayName("the shelf as a file: line by line, and nothing lost on the way out and in")
@@ -33,7 +33,7 @@ class ShelfFileTest {
                     c.id(),
                     r.nextBoolean() ? "Plain" : "Odd, \"quoted\"; name\u202fµ",
                     "L-" + r.nextInt(999),
-                    maybe(r, x -> Bench.TODAY.plusDays(x.nextInt(400) - 50)),
+                    maybe(r, x -> TestShop.TODAY.plusDays(x.nextInt(400) - 50)),
                     tenth(r, 5000),
                     List.of("g", "mL", "pieces").get(r.nextInt(3)),
                     maybe(r, x -> 0.5 + tenth(x, 60)),
@@ -76,7 +76,7 @@ class ShelfFileTest {
 
     @Test
     void everyLineSaysWhatComesOfIt() {
-        ShelfItem there = Bench.mix("filler", "body-filler", 5, new ShelfItem.LabelTime(21, 18));
+        ShelfItem there = TestShop.mix("filler", "body-filler", 5, new ShelfItem.LabelTime(21, 18));
         List<ShelfFile.Line> lines = ShelfFile.read(
                 HEAD + "filler,body-filler,filler,L-filler,2027-02-22,900,g,5,18@21\n"
                         + "new-one,finishing-putty,Putty,L2,,400,g,4,16@21;5@45\n"

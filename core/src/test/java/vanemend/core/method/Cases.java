@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.plan.PlanEditDraft;
 import vanemend.core.plan.RepairDraft;
@@ -46,8 +46,8 @@ public final class Cases {
     /** Drafts by recipe id, each taking that recipe. */
     public static Map<String, RepairDraft> all() {
         Map<String, RepairDraft> out = new LinkedHashMap<>();
-        out.put("dent-filler-putty", Bench.repair(Bench.door(), Bench.dent(340, 240, 120, 100, 4.2)));
-        out.put("dent-putty-alone", Bench.repair(Bench.door(), Bench.dent(340, 240, 120, 100, 1.4)));
+        out.put("dent-filler-putty", TestShop.repair(TestShop.door(), TestShop.dent(340, 240, 120, 100, 4.2)));
+        out.put("dent-putty-alone", TestShop.repair(TestShop.door(), TestShop.dent(340, 240, 120, 100, 1.4)));
         put(out, "rust-mesh", RUST, HOLE);
         put(out, "rust-converted", RUST, HOLE);
         put(
@@ -113,7 +113,7 @@ public final class Cases {
     }
 
     private static void put(Map<String, RepairDraft> out, String recipe, String part, String... damages) {
-        RepairDraft d = Bench.job(part, damages);
+        RepairDraft d = TestShop.job(part, damages);
         out.put(recipe, new RepairDraft(d.part(), d.damages(), null, null, null, null, null, recipe, null, null, null));
     }
 

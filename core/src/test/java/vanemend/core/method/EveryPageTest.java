@@ -13,7 +13,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.footprint.DrawnZone;
 import vanemend.core.footprint.Zone;
 import vanemend.core.mix.Portion;
@@ -33,7 +33,7 @@ class EveryPageTest {
     }
 
     private static Workup work(String recipe) {
-        return Bench.workup(Cases.all().get(recipe), Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()));
+        return TestShop.workup(Cases.all().get(recipe), TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
     }
 
     private static List<Step> all(Plan p) {

@@ -10,7 +10,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.footprint.DrawnZone;
 import vanemend.core.footprint.Piece;
 import vanemend.core.mix.Portion;
@@ -39,7 +39,7 @@ class GoldenPlansTest {
     void readsAsKept(String recipe) throws IOException {
         RepairDraft draft = Cases.all().get(recipe);
         assertThat(draft).as("a case for " + recipe).isNotNull();
-        Workup w = Bench.workup(draft, Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()));
+        Workup w = TestShop.workup(draft, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
         String now = text(recipe, w);
         Path file = KEPT.resolve(recipe + ".txt");
         if (Boolean.getBoolean("vanemend.write")) {

@@ -9,8 +9,8 @@ import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlanEditDraft;
 import vanemend.core.plan.PlannedStep;
@@ -25,7 +25,7 @@ import vanemend.core.trade.HouseRules;
         "interlocks: no plan of ours breaks one, and every edit that does is told which and what follows (common practice)")
 class InterlockTest {
     private static Plan plan(RepairDraft d) {
-        Workup w = Bench.workup(d, Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()));
+        Workup w = TestShop.workup(d, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
         return w.plan().orElseThrow(() -> new AssertionError(w.blockers().toString()));
     }
 
@@ -103,13 +103,13 @@ class InterlockTest {
         Check check = new Check();
         Planner.plan(
                 Cases.edited(d, new PlanEditDraft(PlanEditDraft.Kind.MINUTES, "wash", null, -1.0, null)),
-                Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()),
+                TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()),
                 check);
         assertThat(check.problems()).anyMatch(p -> p.field().equals("edits.0.minutes"));
         Check empty = new Check();
         Planner.plan(
                 Cases.edited(d, new PlanEditDraft(null, "wash", null, null, null)),
-                Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()),
+                TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()),
                 empty);
         assertThat(empty.problems()).anyMatch(p -> p.field().equals("edits.0"));
     }
@@ -170,7 +170,7 @@ class InterlockTest {
         Check check = new Check();
         Planner.plan(
                 Cases.edited(trim, paper(first.id(), null)),
-                Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()),
+                TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()),
                 check);
         assertThat(check.problems()).anyMatch(p -> p.field().equals("edits.0.paper"));
     }
@@ -183,7 +183,7 @@ class InterlockTest {
             Plan laid = plan(d);
             for (int i = 0; i < laid.ladder().rungs().size(); i++) {
                 var rung = laid.ladder().rungs().get(i);
-                for (var item : Bench.fullShelf()) {
+                for (var item : TestShop.fullShelf()) {
                     if (item.grading().isEmpty()) {
                         continue;
                     }

@@ -10,7 +10,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
 import vanemend.core.stack.Recipe;
@@ -30,7 +30,8 @@ class MasterReadingTest {
     }
 
     private static List<Step> steps(String recipe) {
-        Plan p = Bench.workup(Cases.all().get(recipe), Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()))
+        Plan p = TestShop.workup(
+                        Cases.all().get(recipe), TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
                 .plan()
                 .orElseThrow();
         return p.steps().stream().map(PlannedStep::step).toList();
@@ -129,7 +130,8 @@ class MasterReadingTest {
     @ParameterizedTest
     @MethodSource("recipes")
     void papersGoFromCoarseToFineOnEachLayer(String recipe) {
-        Plan p = Bench.workup(Cases.all().get(recipe), Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()))
+        Plan p = TestShop.workup(
+                        Cases.all().get(recipe), TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
                 .plan()
                 .orElseThrow();
         String leg = "";

@@ -15,7 +15,7 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
@@ -55,7 +55,7 @@ class SchoolsDifferTest {
     }
 
     private static List<String> lines(RepairDraft d, HouseRules house) {
-        Workup w = Bench.workup(d, Bench.shop(21, house, Bench.fullShelf()));
+        Workup w = TestShop.workup(d, TestShop.shop(21, house, TestShop.fullShelf()));
         Plan p = w.plan().orElseThrow(() -> new AssertionError(w.blockers().toString()));
         assertThat(p.broken()).isEmpty();
         List<String> out = new ArrayList<>();

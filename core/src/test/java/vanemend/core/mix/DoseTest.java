@@ -8,14 +8,14 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.material.ShelfItem.LabelTime;
 import vanemend.core.trade.HouseRules;
 
 class DoseTest {
-    private static final ShelfItem FILLER = Bench.mix("filler", "body-filler", 5, new LabelTime(21, 18));
+    private static final ShelfItem FILLER = TestShop.mix("filler", "body-filler", 5, new LabelTime(21, 18));
 
     @ParameterizedTest(name = "common practice, 50 to 1 by weight: {0} g filler takes {1} g cream")
     @CsvSource({"50,1.0", "100,2.0", "250,5.0", "44.6,0.9"})

@@ -8,14 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.material.ShelfItem.LabelTime;
 
 @DisplayName("amounts in the form they come in")
 class PortionsTest {
-    private static final ShelfItem FACE = Bench.mix("face", "face-adhesive", 5, new LabelTime(21, 15));
+    private static final ShelfItem FACE = TestShop.mix("face", "face-adhesive", 5, new LabelTime(21, 15));
 
     private static double figure(Portion p, String word) {
         return p.figures().stream()
@@ -87,7 +87,7 @@ class PortionsTest {
     @Test
     @DisplayName("resin : glass = (1 − ψ)/ψ by weight: at 45 % glass 1.22 (laminate texts); ψ recalled, verify")
     void laminate() {
-        ShelfItem resin = Bench.mix("resin", "laminating-resin", 20, new LabelTime(21, 120));
+        ShelfItem resin = TestShop.mix("resin", "laminating-resin", 20, new LabelTime(21, 120));
         Portion p = Portions.laminate("face", "Resin", resin, 1e5, 300, 0, new Pace(20, 20, 0));
         assertThat(figure(p, "Cloth")).isCloseTo(30, within(0.01));
         assertThat(figure(p, "Resin with hardener")).isCloseTo(Math.ceil(30 * 0.55 / 0.45 * 1.1), within(1e-9));
@@ -96,7 +96,7 @@ class PortionsTest {
     @Test
     @DisplayName("bead π/4·d²·L: 217 mm of 6 mm is 6.1 mL (textbook)")
     void beadDropsGelAndCoats() {
-        ShelfItem abs = Bench.item(
+        ShelfItem abs = TestShop.item(
                 "abs", "solvent-resin", Optional.empty(), List.of(), Optional.empty(), Optional.empty(), null);
         assertThat(figure(Portions.bead("b", "Bead", abs, 217, 6), "On the part"))
                 .isCloseTo(6.1, within(0.05));
@@ -114,11 +114,11 @@ class PortionsTest {
 
     @Test
     void shoppingTakesTheLotThatExpiresFirstNext() {
-        ShelfItem mine = Bench.mix("a", "face-adhesive", 5, new LabelTime(21, 15));
-        ShelfItem later =
-                Bench.expiring(Bench.mix("b", "face-adhesive", 5, new LabelTime(21, 15)), Bench.TODAY.plusDays(200));
-        ShelfItem sooner =
-                Bench.expiring(Bench.mix("c", "face-adhesive", 5, new LabelTime(21, 15)), Bench.TODAY.plusDays(20));
+        ShelfItem mine = TestShop.mix("a", "face-adhesive", 5, new LabelTime(21, 15));
+        ShelfItem later = TestShop.expiring(
+                TestShop.mix("b", "face-adhesive", 5, new LabelTime(21, 15)), TestShop.TODAY.plusDays(200));
+        ShelfItem sooner = TestShop.expiring(
+                TestShop.mix("c", "face-adhesive", 5, new LabelTime(21, 15)), TestShop.TODAY.plusDays(20));
         List<Shopping> enough = Shopping.of(Map.of("a", 20.0), List.of(mine, later, sooner));
         assertThat(enough).singleElement().satisfies(s -> assertThat(s.enough()).isTrue());
         Shopping lacks =

@@ -10,8 +10,8 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.trade.Text;
 
@@ -58,7 +58,7 @@ class TwoPartTest {
     }
 
     private static ShelfItem resin(Double byVolume, Double byWeight) {
-        ShelfItem i = Bench.mix("resin", "laminating-resin", 20);
+        ShelfItem i = TestShop.mix("resin", "laminating-resin", 20);
         return new ShelfItem(
                 i.id(),
                 i.classId(),

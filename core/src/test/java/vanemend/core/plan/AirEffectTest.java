@@ -6,13 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.trade.Air;
 
 @DisplayName("what the shop's air does to label times")
 class AirEffectTest {
     private static List<AirEffect> in(double c, double rh) {
-        return AirEffect.of(Bench.fullShelf(), new Air(c, rh));
+        return AirEffect.of(TestShop.fullShelf(), new Air(c, rh));
     }
 
     @Test

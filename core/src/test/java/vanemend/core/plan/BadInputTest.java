@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
@@ -24,7 +24,7 @@ import vanemend.core.trade.Text;
 class BadInputTest {
     private static List<InputProblem> problems(RepairDraft draft) {
         Check check = new Check();
-        Optional<Workup> w = Planner.plan(draft, Bench.shop(), check);
+        Optional<Workup> w = Planner.plan(draft, TestShop.shop(), check);
         assertThat(w).isEmpty();
         assertThat(check.problems()).allSatisfy(p -> {
             assertThat(Text.plain(p.message())).isNotBlank();
@@ -34,46 +34,47 @@ class BadInputTest {
     }
 
     private static InputProblem only(DamageDraft... dents) {
-        List<InputProblem> all = problems(Bench.repair(Bench.door(), dents));
+        List<InputProblem> all = problems(TestShop.repair(TestShop.door(), dents));
         assertThat(all).hasSize(1);
         return all.getFirst();
     }
 
     @Test
     void negativeAndAbsurdSizes() {
-        InputProblem p = only(Bench.dent(340, 240, -120, 100, 2));
+        InputProblem p = only(TestShop.dent(340, 240, -120, 100, 2));
         assertThat(p.field()).isEqualTo("damages[0].lengthMm");
         assertThat(p.given()).isEqualTo("-120");
         assertThat(Text.plain(p.expected())).isEqualTo("from 3 to 700 mm");
         assertThat(Text.plain(p.message()))
                 .isEqualTo("Dent 1: length of -120 mm cannot be right: expected from 3 to 700 mm.");
-        assertThat(only(Bench.dent(340, 240, 1e9, 100, 2)).field()).isEqualTo("damages[0].lengthMm");
-        assertThat(only(Bench.dent(340, 240, 120, 100, 0)).field()).isEqualTo("damages[0].depthMm");
-        assertThat(only(Bench.dent(340, 240, 120, 100, Double.NaN)).message()).contains("not a number");
+        assertThat(only(TestShop.dent(340, 240, 1e9, 100, 2)).field()).isEqualTo("damages[0].lengthMm");
+        assertThat(only(TestShop.dent(340, 240, 120, 100, 0)).field()).isEqualTo("damages[0].depthMm");
+        assertThat(only(TestShop.dent(340, 240, 120, 100, Double.NaN)).message())
+                .contains("not a number");
     }
 
     @Test
     void aDentOutsideThePart() {
-        InputProblem p = only(Bench.dent(690, 240, 120, 100, 2));
+        InputProblem p = only(TestShop.dent(690, 240, 120, 100, 2));
         assertThat(Text.plain(p.message()))
                 .isEqualTo("Dent 1 reaches 50 mm past the part's right edge: move it in or make it smaller.");
         assertThat(p.field()).isEqualTo("damages[0].xMm");
-        assertThat(only(Bench.dent(340, 900, 120, 100, 2)).field()).isEqualTo("damages[0].yMm");
+        assertThat(only(TestShop.dent(340, 900, 120, 100, 2)).field()).isEqualTo("damages[0].yMm");
     }
 
     @Test
     void deeperThanSheetCanGoWithoutTearing() {
-        assertThat(only(Bench.dent(340, 240, 120, 20, 5.1)).message())
+        assertThat(only(TestShop.dent(340, 240, 120, 20, 5.1)).message())
                 .contains("would have torn the sheet")
                 .contains("straightedge");
-        assertThat(Text.plain(only(Bench.dent(340, 240, 120, 100, 26)).expected()))
+        assertThat(Text.plain(only(TestShop.dent(340, 240, 120, 100, 26)).expected()))
                 .isEqualTo("from 0.1 to 25 mm");
     }
 
     @Test
     void gaugeOutsideBodySheet() {
         for (double gauge : new double[] {-1, 0.49, 4.01}) {
-            PartDraft d = Bench.door();
+            PartDraft d = TestShop.door();
             PartDraft odd = PartDraft.sheet(
                     d.name(),
                     d.vehicle(),
@@ -85,7 +86,7 @@ class BadInputTest {
                     d.reach(),
                     d.bodyLines(),
                     d.answers());
-            assertThat(problems(Bench.repair(odd, Bench.dent(340, 240, 120, 100, 2))))
+            assertThat(problems(TestShop.repair(odd, TestShop.dent(340, 240, 120, 100, 2))))
                     .singleElement()
                     .satisfies(p -> assertThat(Text.plain(p.expected())).isEqualTo("from 0.5 to 4 mm"));
         }
@@ -94,7 +95,7 @@ class BadInputTest {
     @Test
     void everythingThatIsMissingIsSaidAtOnce() {
         PartDraft empty = PartDraft.sheet(null, null, null, null, null, null, null, null, null, null);
-        assertThat(problems(Bench.repair(empty)).stream().map(InputProblem::field))
+        assertThat(problems(TestShop.repair(empty)).stream().map(InputProblem::field))
                 .contains(
                         "part.name",
                         "part.vehicle",
@@ -111,7 +112,7 @@ class BadInputTest {
 
     @Test
     void coatsTwiceOrInTheWrongOrder() {
-        PartDraft d = Bench.door();
+        PartDraft d = TestShop.door();
         PartDraft odd = PartDraft.sheet(
                 d.name(),
                 d.vehicle(),
@@ -126,7 +127,7 @@ class BadInputTest {
                 Part.Reach.FACE_ONLY,
                 List.of(),
                 d.answers());
-        assertThat(problems(Bench.repair(odd, Bench.dent(340, 240, 120, 100, 2))).stream()
+        assertThat(problems(TestShop.repair(odd, TestShop.dent(340, 240, 120, 100, 2))).stream()
                         .map(InputProblem::message))
                 .anySatisfy(m -> assertThat(m).contains("base cannot lie on clear"))
                 .anySatisfy(m -> assertThat(m).contains("clear stands twice"));
@@ -142,8 +143,8 @@ class BadInputTest {
     @Test
     void aHouseRuleOrACutThatDoesNotExist() {
         RepairDraft d = new RepairDraft(
-                Bench.door(),
-                List.of(Bench.dent(340, 240, 120, 100, 2)),
+                TestShop.door(),
+                List.of(TestShop.dent(340, 240, 120, 100, 2)),
                 Map.of(),
                 DryingRoute.Kind.AIR,
                 Map.of("ladder", "coarse"),

@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.cure.Wait;
 import vanemend.core.footprint.DrawnZone;
@@ -24,7 +24,7 @@ import vanemend.core.trade.Text;
 @DisplayName("plans answer to what causes them: colder waits longer, larger takes more, an edge takes away")
 class PlanTrendsTest {
     private static Conditions shop(double airC, double rh, Instant now) {
-        Conditions c = Bench.shop(airC, HouseRules.defaults(), Bench.fullShelf());
+        Conditions c = TestShop.shop(airC, HouseRules.defaults(), TestShop.fullShelf());
         return new Conditions(
                 new Air(airC, rh),
                 c.house(),
@@ -36,12 +36,12 @@ class PlanTrendsTest {
     }
 
     private static Plan plan(RepairDraft d, Conditions shop) {
-        Workup w = Bench.workup(d, shop);
+        Workup w = TestShop.workup(d, shop);
         return w.plan().orElseThrow(() -> new AssertionError(w.blockers().toString()));
     }
 
     private static Plan plan(String part, String damage) {
-        return plan(Bench.job(part, damage), shop(21, 50, Bench.NOW));
+        return plan(TestShop.job(part, damage), shop(21, 50, TestShop.NOW));
     }
 
     private static Wait wait(Plan p, String id) {
@@ -68,9 +68,9 @@ class PlanTrendsTest {
     @Test
     void colderOrDamperNeverWaitsLessAndWarmerNeverHasMoreTimeToSpread() {
         for (Map.Entry<String, RepairDraft> e : Cases.all().entrySet()) {
-            Plan warm = plan(e.getValue(), shop(22, 50, Bench.NOW));
-            Plan cool = plan(e.getValue(), shop(15, 50, Bench.NOW));
-            Plan damp = plan(e.getValue(), shop(22, 75, Bench.NOW));
+            Plan warm = plan(e.getValue(), shop(22, 50, TestShop.NOW));
+            Plan cool = plan(e.getValue(), shop(15, 50, TestShop.NOW));
+            Plan damp = plan(e.getValue(), shop(22, 75, TestShop.NOW));
             boolean moisture = e.getKey().equals("hairline-sealant");
             for (Wait w : warm.waits()) {
                 double here = w.routes().getFirst().sandFromMin();
@@ -94,7 +94,7 @@ class PlanTrendsTest {
             "below 10 °C polyester and epoxy do not cure (label): the plan is refused in words, never with a long number")
     void belowTheMinimumNothingIsPlanned() {
         for (String recipe : List.of("plastic-adhesive-cloth", "composite-epoxy", "rust-mesh", "plastic-mesh")) {
-            Workup w = Bench.workup(Cases.all().get(recipe), shop(8, 50, Bench.NOW));
+            Workup w = TestShop.workup(Cases.all().get(recipe), shop(8, 50, TestShop.NOW));
             assertThat(w.plan()).as(recipe).isEmpty();
             assertThat(w.blockers()).as(recipe).isNotEmpty();
         }
@@ -134,13 +134,13 @@ class PlanTrendsTest {
     @DisplayName("composite epoxy at 82 °C hardens 10 to 15 min after reaching it (common practice; three label times)")
     void heatIsARouteBesideAir() {
         RepairDraft d = Cases.all().get("composite-epoxy");
-        Wait w = wait(plan(d, shop(18, 50, Bench.NOW)), "face");
+        Wait w = wait(plan(d, shop(18, 50, TestShop.NOW)), "face");
         assertThat(w.routes())
                 .extracting(DryingRoute::kind)
                 .containsExactly(DryingRoute.Kind.AIR, DryingRoute.Kind.LAMP, DryingRoute.Kind.OVEN);
         assertThat(route(w, DryingRoute.Kind.LAMP).peakC()).isEqualTo(82);
         assertThat(route(w, DryingRoute.Kind.OVEN).peakC()).isEqualTo(60);
-        Plan p = plan(Cases.dried(d, DryingRoute.Kind.LAMP, null), shop(18, 50, Bench.NOW));
+        Plan p = plan(Cases.dried(d, DryingRoute.Kind.LAMP, null), shop(18, 50, TestShop.NOW));
         assertThat(wait(p, "face").route().kind()).isEqualTo(DryingRoute.Kind.LAMP);
         assertThat(p.steps())
                 .anyMatch(s -> s.step().title().equals("Cure the plies under the lamp")
@@ -204,7 +204,7 @@ class PlanTrendsTest {
         String lined =
                 "{widthMm: 1600, heightMm: 420, made: {material: PLASTIC, mark: '>PP+EPDM-TD20<', thicknessMm: 3},"
                         + " bodyLines: [{name: styling line, x1Mm: 0, y1Mm: 290, x2Mm: 1600, y2Mm: 290}]}";
-        Workup w = Bench.workup(Bench.job(lined, crack(80)), shop(21, 50, Bench.NOW));
+        Workup w = TestShop.workup(TestShop.job(lined, crack(80)), shop(21, 50, TestShop.NOW));
         DrawnZone fine = w.drawing().zones().stream()
                 .filter(z -> z.kind() == Zone.Kind.FINE_320)
                 .findFirst()
@@ -220,7 +220,7 @@ class PlanTrendsTest {
     @Test
     @DisplayName("dew point gate before the first promoter or primer: 3 K over it (ISO 8502-4's guidance)")
     void dewIsAskedOnceBeforeTheFirstCoat() {
-        Plan p = plan(Cases.all().get("plastic-adhesive-cloth"), shop(20, 50, Bench.NOW));
+        Plan p = plan(Cases.all().get("plastic-adhesive-cloth"), shop(20, 50, TestShop.NOW));
         List<String> ids = p.steps().stream().map(s -> s.step().id()).toList();
         assertThat(ids.stream().filter("dew"::equals).count()).isEqualTo(1);
         assertThat(ids.indexOf("dew")).isEqualTo(ids.indexOf("back-promoter") - 1);
@@ -236,8 +236,8 @@ class PlanTrendsTest {
 
     @Test
     void anApprenticeNeverNeedsFewerGoes() {
-        RepairDraft d = Bench.job(skirt(3.2), crack(400));
-        Conditions fast = shop(21, 50, Bench.NOW);
+        RepairDraft d = TestShop.job(skirt(3.2), crack(400));
+        Conditions fast = shop(21, 50, TestShop.NOW);
         Conditions slow =
                 new Conditions(fast.air(), fast.house(), fast.shelf(), fast.now(), fast.zone(), 8, fast.place());
         assertThat(portion(plan(d, slow), "face").batches())

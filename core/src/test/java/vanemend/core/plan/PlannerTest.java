@@ -9,8 +9,8 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
@@ -28,7 +28,7 @@ class PlannerTest {
     private static final HouseRules HOUSE = HouseRules.defaults();
 
     private static Plan plan(RepairDraft draft, Conditions shop) {
-        Workup w = Bench.workup(draft, shop);
+        Workup w = TestShop.workup(draft, shop);
         return w.plan().orElseThrow(() -> new AssertionError(w.blockers().toString()));
     }
 
@@ -40,7 +40,7 @@ class PlannerTest {
     @DisplayName(
             "method A in its order: wash before sanding, tight coat after wipe, filler before putty, gate before grinding, palm test last")
     void order() {
-        List<String> ids = ids(plan(Bench.usual(), Bench.shop()));
+        List<String> ids = ids(plan(TestShop.usual(), TestShop.shop()));
         assertThat(ids)
                 .containsSubsequence(
                         "wash",
@@ -70,7 +70,7 @@ class PlannerTest {
 
     @Test
     void puttyAloneHasNoFillerStepsAndOpensWith180() {
-        Plan p = plan(Bench.repair(Bench.door(), Bench.dent(340, 240, 120, 100, 1.6)), Bench.shop());
+        Plan p = plan(TestShop.repair(TestShop.door(), TestShop.dent(340, 240, 120, 100, 1.6)), TestShop.shop());
         assertThat(ids(p)).doesNotContain("filler-mix", "shape-p80");
         assertThat(p.steps().stream()
                         .filter(s -> s.step().id().equals("open"))
@@ -83,18 +83,24 @@ class PlannerTest {
 
     @Test
     void schoolsChangeTheSteps() {
-        assertThat(ids(plan(Bench.usual(), Bench.shop(21, HOUSE.with("first-grade", "file-cheese"), Bench.shelf()))))
+        assertThat(ids(plan(
+                        TestShop.usual(),
+                        TestShop.shop(21, HOUSE.with("first-grade", "file-cheese"), TestShop.shelf()))))
                 .containsSubsequence("filler-spread", "cheese", "file", "filler-wait", "shape-p80");
-        assertThat(ids(plan(Bench.usual(), Bench.shop(21, HOUSE.with("filler-base", "epoxy-primer"), Bench.shelf()))))
+        assertThat(ids(plan(
+                        TestShop.usual(),
+                        TestShop.shop(21, HOUSE.with("filler-base", "epoxy-primer"), TestShop.shelf()))))
                 .containsSubsequence("open", "prime", "prime-wait", "scuff", "filler-mix");
-        assertThat(ids(plan(Bench.usual(), Bench.shop(21, HOUSE.with("ladder", "quick"), Bench.shelf()))))
+        assertThat(ids(plan(TestShop.usual(), TestShop.shop(21, HOUSE.with("ladder", "quick"), TestShop.shelf()))))
                 .doesNotContain("shape-p120", "fine-p240");
     }
 
     @Test
     void fasterDoseShortensBothClocksAlike() {
-        MixPlan two = plan(Bench.usual(), Bench.shop()).mix("filler");
-        MixPlan more = plan(Bench.usual(), Bench.shop(21, HOUSE.with("peroxide-dose", "two-to-three"), Bench.shelf()))
+        MixPlan two = plan(TestShop.usual(), TestShop.shop()).mix("filler");
+        MixPlan more = plan(
+                        TestShop.usual(),
+                        TestShop.shop(21, HOUSE.with("peroxide-dose", "two-to-three"), TestShop.shelf()))
                 .mix("filler");
         assertThat(more.pour().percent()).isEqualTo(2.5);
         assertThat(more.pour().workMin()).isCloseTo(two.pour().workMin() * 2 / 2.5, within(1e-9));
@@ -123,9 +129,9 @@ class PlannerTest {
 
     /** One round dent under the rule of the ribbon, spread at {@code mlPerMin}. */
     private static Workup ribbon(double acrossMm, double depthMm, double airC, double mlPerMin) {
-        Conditions shop = Bench.shop(airC, HOUSE.with("peroxide-dose", "ribbon-half"), Bench.shelf());
-        return Bench.workup(
-                Bench.repair(Bench.door(), Bench.dent(340, 240, acrossMm, acrossMm, depthMm)),
+        Conditions shop = TestShop.shop(airC, HOUSE.with("peroxide-dose", "ribbon-half"), TestShop.shelf());
+        return TestShop.workup(
+                TestShop.repair(TestShop.door(), TestShop.dent(340, 240, acrossMm, acrossMm, depthMm)),
                 new Conditions(
                         shop.air(), shop.house(), shop.shelf(), shop.now(), shop.zone(), mlPerMin, shop.place()));
     }
@@ -140,17 +146,17 @@ class PlannerTest {
 
     @Test
     void belowTenDegreesThereIsNoPlanAndTheReasonIsSaid() {
-        Workup w = Bench.workup(Bench.usual(), Bench.shop(-5, HOUSE, Bench.shelf()));
+        Workup w = TestShop.workup(TestShop.usual(), TestShop.shop(-5, HOUSE, TestShop.shelf()));
         assertThat(w.plan()).isEmpty();
         assertThat(w.blockers()).anySatisfy(b -> assertThat(Text.plain(b)).contains("Does not cure below 10 °C"));
-        assertThat(Bench.workup(Bench.usual(), Bench.shop(10, HOUSE, Bench.shelf()))
+        assertThat(TestShop.workup(TestShop.usual(), TestShop.shop(10, HOUSE, TestShop.shelf()))
                         .plan())
                 .isPresent();
     }
 
     @Test
     void inAHotShopTheMixIsTooQuickOrSplit() {
-        Workup w = Bench.workup(Bench.usual(), Bench.shop(50, HOUSE, Bench.shelf()));
+        Workup w = TestShop.workup(TestShop.usual(), TestShop.shop(50, HOUSE, TestShop.shelf()));
         assertThat(w.plan()).isEmpty();
         assertThat(w.stack().ruledOut()).anySatisfy(r -> assertThat(r.reason()).contains("too quick today"));
     }
@@ -158,8 +164,8 @@ class PlannerTest {
     @Test
     void theLampIsTakenWhenAskedAndHelps() {
         RepairDraft lamp = new RepairDraft(
-                Bench.door(),
-                Bench.usual().damages(),
+                TestShop.door(),
+                TestShop.usual().damages(),
                 Map.of(),
                 DryingRoute.Kind.LAMP,
                 Map.of(),
@@ -169,7 +175,7 @@ class PlannerTest {
                 null,
                 null,
                 null);
-        Plan p = plan(lamp, Bench.shop(13, HOUSE, Bench.shelf()));
+        Plan p = plan(lamp, TestShop.shop(13, HOUSE, TestShop.shelf()));
         assertThat(p.mix("filler").route().kind()).isEqualTo(DryingRoute.Kind.LAMP);
         assertThat(p.mix("filler").route().sandFromMin())
                 .isLessThan(p.mix("filler").routes().getFirst().sandFromMin());
@@ -190,7 +196,7 @@ class PlannerTest {
     }
 
     private static double sealerMin(double airC) {
-        return plan(Bench.usual(), Bench.shop(airC, HOUSE, Bench.shelf())).steps().stream()
+        return plan(TestShop.usual(), TestShop.shop(airC, HOUSE, TestShop.shelf())).steps().stream()
                 .map(PlannedStep::step)
                 .filter(s -> s.id().equals("seal-wait"))
                 .findFirst()
@@ -203,18 +209,18 @@ class PlannerTest {
     @Test
     void windowsHoldTheWholePlanAndThePromise() {
         RepairDraft promised = new RepairDraft(
-                Bench.door(),
-                Bench.usual().damages(),
+                TestShop.door(),
+                TestShop.usual().damages(),
                 Map.of(),
                 DryingRoute.Kind.AIR,
                 Map.of(),
                 null,
-                Bench.NOW.plusSeconds(8 * 3600),
+                TestShop.NOW.plusSeconds(8 * 3600),
                 null,
                 null,
                 null,
                 null);
-        Plan p = plan(promised, Bench.shop());
+        Plan p = plan(promised, TestShop.shop());
         assertThat(p.spareMin().orElseThrow()).isCloseTo(480 - p.totalMin(), within(1e-9));
         double at = 0;
         for (PlannedStep s : p.steps()) {
@@ -223,7 +229,7 @@ class PlannerTest {
             at = s.earliestMin() + Schedule.minutes(s.step());
         }
         assertThat(at).isCloseTo(p.totalMin(), within(1e-9));
-        assertThat(plan(Bench.usual(), Bench.shop()).spareMin()).isEmpty();
+        assertThat(plan(TestShop.usual(), TestShop.shop()).spareMin()).isEmpty();
     }
 
     @Test
@@ -231,7 +237,7 @@ class PlannerTest {
         Map<String, Integer> planned = new HashMap<>();
         Seeds.forEach(400, (r, i) -> {
             List<DamageDraft> dents = new ArrayList<>();
-            for (Dent d : Bench.dents(r)) {
+            for (Dent d : TestShop.dents(r)) {
                 dents.add(DamageDraft.dent(
                         d.xMm(), d.yMm(), d.lengthMm(), d.widthMm(), d.angleDeg(), d.depthMm(), d.profile()));
             }
@@ -242,9 +248,9 @@ class PlannerTest {
                 house = house.with(
                         s.id(), offered.get(r.nextInt(offered.size())).id());
             }
-            Workup w = Bench.workup(
+            Workup w = TestShop.workup(
                     new RepairDraft(
-                            Bench.door(),
+                            TestShop.door(),
                             dents,
                             Map.of(),
                             DryingRoute.Kind.values()[r.nextInt(2)],
@@ -255,7 +261,7 @@ class PlannerTest {
                             null,
                             null,
                             null),
-                    Bench.shop(Seeds.between(r, 5, 40), house, Bench.shelf()));
+                    TestShop.shop(Seeds.between(r, 5, 40), house, TestShop.shelf()));
             assertThat(w.ruleBook()).isEqualTo(RuleBook.version());
             if (w.plan().isEmpty()) {
                 assertThat(w.blockers()).isNotEmpty();
@@ -306,14 +312,15 @@ class PlannerTest {
 
     @Test
     void sameDraftSameConditionsSameWorkup() {
-        assertThat(Bench.workup(Bench.usual(), Bench.shop())).isEqualTo(Bench.workup(Bench.usual(), Bench.shop()));
+        assertThat(TestShop.workup(TestShop.usual(), TestShop.shop()))
+                .isEqualTo(TestShop.workup(TestShop.usual(), TestShop.shop()));
     }
 
     @Test
     void whatIsShownWhileTypingIsTheSamePlan() {
         Check check = new Check();
-        Workup whole = Bench.workup(Bench.usual(), Bench.shop());
-        Workup sketch = Planner.sketch(Bench.usual(), Bench.shop(), check).orElseThrow();
+        Workup whole = TestShop.workup(TestShop.usual(), TestShop.shop());
+        Workup sketch = Planner.sketch(TestShop.usual(), TestShop.shop(), check).orElseThrow();
         assertThat(check.clean()).isTrue();
         assertThat(sketch)
                 .usingRecursiveComparison()

@@ -7,7 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.method.Step;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.run.BenchEvent;
@@ -17,12 +17,12 @@ import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
 
 class RepairRecordTest {
-    private static final FrozenPlan FROZEN = Bench.frozen();
+    private static final FrozenPlan FROZEN = TestShop.frozen();
 
     /** One run; each test says how it strays. */
     private static final class Run {
         private final List<BenchEvent> events = new ArrayList<>();
-        private Instant at = Bench.NOW;
+        private Instant at = TestShop.NOW;
         double cream = 2;
         double waitShare = 1.1;
         double spreadMin = 1;

@@ -16,7 +16,7 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.method.Cases;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.RepairDraft;
@@ -34,13 +34,16 @@ class StoredShapeTest {
 
     private static RecordFile file(String recipe, RepairDraft d) {
         FrozenPlan frozen = new FrozenPlan(
-                Bench.NOW, "Tam Okafor", d, Bench.workup(d, Bench.shop(21, HouseRules.defaults(), Bench.fullShelf())));
+                TestShop.NOW,
+                "Tam Okafor",
+                d,
+                TestShop.workup(d, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf())));
         UUID one = new UUID(1, 1);
         List<BenchEvent> events = new ArrayList<>(List.of(
-                BenchEvent.start(one, Bench.NOW, "Tam Okafor"),
-                BenchEvent.read(new UUID(1, 2), Bench.NOW, "Tam Okafor", "x", Quantity.SURFACE_C, 21, "Thermometer")
+                BenchEvent.start(one, TestShop.NOW, "Tam Okafor"),
+                BenchEvent.read(new UUID(1, 2), TestShop.NOW, "Tam Okafor", "x", Quantity.SURFACE_C, 21, "Thermometer")
                         .byItself(),
-                BenchEvent.undo(new UUID(1, 3), Bench.NOW, "Tam Okafor", one)));
+                BenchEvent.undo(new UUID(1, 3), TestShop.NOW, "Tam Okafor", one)));
         return new RecordFile(RecordFile.FORMAT, new UUID(2, recipe.hashCode()), frozen, events);
     }
 

@@ -11,8 +11,8 @@ import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.method.Cases;
 import vanemend.core.method.Step;
@@ -36,12 +36,12 @@ class BesideTheTechnicianTest {
     private static final class Walk {
         private final FrozenPlan frozen;
         private final List<BenchEvent> events = new ArrayList<>();
-        private Instant at = Bench.NOW;
+        private Instant at = TestShop.NOW;
         private int count;
 
         Walk(RepairDraft d) {
-            Workup w = Bench.workup(d, Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()));
-            frozen = new FrozenPlan(Bench.NOW, "Tam", d, w);
+            Workup w = TestShop.workup(d, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
+            frozen = new FrozenPlan(TestShop.NOW, "Tam", d, w);
             events.add(BenchEvent.start(id(), at, "Tam"));
         }
 
@@ -145,7 +145,7 @@ class BesideTheTechnicianTest {
                     .allSatisfy(u -> assertThat(u.amount()).isPositive())
                     .extracting(Used::itemId)
                     .doesNotHaveDuplicates()
-                    .isSubsetOf(Bench.fullShelf().stream().map(i -> i.id()).toList());
+                    .isSubsetOf(TestShop.fullShelf().stream().map(i -> i.id()).toList());
         });
     }
 

@@ -14,8 +14,8 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.method.Cases;
 import vanemend.core.method.Gate;
 import vanemend.core.method.Step;
@@ -38,12 +38,12 @@ class EveryRunTest {
         private final FrozenPlan frozen;
         private final Plan plan;
         private final List<BenchEvent> events = new ArrayList<>();
-        private Instant at = Bench.NOW;
+        private Instant at = TestShop.NOW;
 
         Walk(String recipe) {
             RepairDraft d = Cases.all().get(recipe);
-            Workup w = Bench.workup(d, Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()));
-            frozen = new FrozenPlan(Bench.NOW, "Tam", d, w);
+            Workup w = TestShop.workup(d, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
+            frozen = new FrozenPlan(TestShop.NOW, "Tam", d, w);
             plan = w.plan().orElseThrow();
             happened(BenchEvent.Kind.START, "", "");
         }

@@ -9,21 +9,21 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.method.Step;
 import vanemend.core.plan.Plan;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
 
 class ReplayTest {
-    private static final Plan PLAN = Bench.frozen().plan();
+    private static final Plan PLAN = TestShop.frozen().plan();
     private static final String TAM = "Tam";
 
     /** Hands that do one thing after the other, a minute apart. */
     static final class Hands {
         final List<BenchEvent> events = new ArrayList<>();
-        Instant at = Bench.NOW;
+        Instant at = TestShop.NOW;
 
         Hands() {
             events.add(BenchEvent.start(UUID.randomUUID(), at, TAM));
@@ -221,7 +221,8 @@ class ReplayTest {
 
     @Test
     void nothingBeforeTheStartCounts() {
-        RunState s = Replay.of(PLAN, List.of(BenchEvent.done(UUID.randomUUID(), Bench.NOW, TAM, "wash")), Bench.NOW);
+        RunState s =
+                Replay.of(PLAN, List.of(BenchEvent.done(UUID.randomUUID(), TestShop.NOW, TAM, "wash")), TestShop.NOW);
         assertThat(s.current()).isEmpty();
         assertThat(s.ignored())
                 .singleElement()

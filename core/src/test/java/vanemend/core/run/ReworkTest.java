@@ -9,8 +9,8 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.method.Cases;
 import vanemend.core.method.Step;
 import vanemend.core.mix.Again;
@@ -27,10 +27,11 @@ class ReworkTest {
     private static final class Hands {
         private final Plan plan;
         private final List<BenchEvent> events = new ArrayList<>();
-        private Instant at = Bench.NOW;
+        private Instant at = TestShop.NOW;
 
         Hands(String recipe) {
-            plan = Bench.workup(Cases.all().get(recipe), Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()))
+            plan = TestShop.workup(
+                            Cases.all().get(recipe), TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
                     .plan()
                     .orElseThrow();
             events.add(BenchEvent.start(UUID.randomUUID(), at, "Tam"));

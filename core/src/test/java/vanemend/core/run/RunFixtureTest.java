@@ -18,7 +18,7 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.json.JsonMapper;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.method.Cases;
 import vanemend.core.method.Gate;
 import vanemend.core.method.Loop;
@@ -79,11 +79,12 @@ class RunFixtureTest {
         private final List<Turn> turns = new ArrayList<>();
         private final Set<String> found = new HashSet<>();
         private final Set<String> loops = new HashSet<>();
-        private Instant at = Bench.NOW;
+        private Instant at = TestShop.NOW;
         private int steps;
 
         Walk(String recipe) {
-            plan = Bench.workup(Cases.all().get(recipe), Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()))
+            plan = TestShop.workup(
+                            Cases.all().get(recipe), TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
                     .plan()
                     .orElseThrow();
         }

@@ -12,8 +12,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.method.Step;
 import vanemend.core.plan.Plan;
@@ -25,8 +25,8 @@ class SharingTest {
     private static final Plan AIR = plan(DryingRoute.Kind.AIR);
 
     private static Plan plan(DryingRoute.Kind drying) {
-        RepairDraft d = Bench.usual();
-        return Bench.workup(
+        RepairDraft d = TestShop.usual();
+        return TestShop.workup(
                         new RepairDraft(
                                 d.part(),
                                 d.damages(),
@@ -39,19 +39,19 @@ class SharingTest {
                                 d.overrules(),
                                 d.edits(),
                                 d.lightAt()),
-                        Bench.shop())
+                        TestShop.shop())
                 .plan()
                 .orElseThrow();
     }
 
-    /** A repair that {@code who} brought to {@code step} by {@link Bench#NOW}, each step having taken a minute. */
+    /** A repair that {@code who} brought to {@code step} by {@link TestShop#NOW}, each step having taken a minute. */
     private static Sharing.Run run(long id, Plan plan, String who, String step) {
         List<BenchEvent> events = new ArrayList<>();
         List<String> before = plan.steps().stream()
                 .map(s -> s.step().id())
                 .takeWhile(s -> !s.equals(step))
                 .toList();
-        Instant at = Bench.NOW.minus(Duration.ofMinutes(before.size()));
+        Instant at = TestShop.NOW.minus(Duration.ofMinutes(before.size()));
         events.add(BenchEvent.start(UUID.randomUUID(), at, who));
         for (String s : before) {
             at = at.plusSeconds(60);
@@ -66,9 +66,9 @@ class SharingTest {
                             ? BenchEvent.gate(UUID.randomUUID(), at, who, s, "yes")
                             : BenchEvent.done(UUID.randomUUID(), at, who, s));
         }
-        RunState state = Replay.of(plan, events, Bench.NOW);
+        RunState state = Replay.of(plan, events, TestShop.NOW);
         assertThat(state.current()).contains(step);
-        return new Sharing.Run(id, "Repair " + id, Optional.empty(), state, StillToCome.of(state, Bench.NOW));
+        return new Sharing.Run(id, "Repair " + id, Optional.empty(), state, StillToCome.of(state, TestShop.NOW));
     }
 
     private static StillToCome.Stretch stretch(Sharing.Shared s, long id, String step) {
@@ -82,7 +82,7 @@ class SharingTest {
     @DisplayName("a repair alone waits for nothing and is laid just as it is ahead")
     void alone() {
         Sharing.Run one = run(1, LAMP, "Tam", "wash");
-        Sharing.Shared s = Sharing.of(List.of(one), 1, 1, Bench.NOW);
+        Sharing.Shared s = Sharing.of(List.of(one), 1, 1, TestShop.NOW);
         assertThat(s.waiting()).isEmpty();
         assertThat(s.ahead().get(1L)).isEqualTo(one.ahead());
     }
@@ -92,7 +92,7 @@ class SharingTest {
     void oneLamp() {
         Sharing.Run first = run(1, LAMP, "Tam", "filler-wait");
         Sharing.Run second = run(2, LAMP, "Priya", "filler-spread");
-        Sharing.Shared s = Sharing.of(List.of(second, first), 1, 1, Bench.NOW);
+        Sharing.Shared s = Sharing.of(List.of(second, first), 1, 1, TestShop.NOW);
         StillToCome.Stretch has = stretch(s, 1, "filler-wait");
         assertThat(s.waiting()).filteredOn(w -> w.repair() == 2).first().satisfies(w -> {
             assertThat(w.step()).isEqualTo("filler-wait");
@@ -103,13 +103,13 @@ class SharingTest {
             assertThat(w.from()).isBefore(has.to());
         });
         assertThat(stretch(s, 2, "filler-wait").from()).isEqualTo(has.to());
-        assertThat(Sharing.of(List.of(second, first), 2, 1, Bench.NOW).waiting())
+        assertThat(Sharing.of(List.of(second, first), 2, 1, TestShop.NOW).waiting())
                 .noneMatch(w -> w.what() == Step.Resource.LAMP);
         assertThat(Sharing.of(
                                 List.of(run(1, AIR, "Tam", "filler-wait"), run(2, AIR, "Priya", "filler-spread")),
                                 1,
                                 1,
-                                Bench.NOW)
+                                TestShop.NOW)
                         .waiting())
                 .isEmpty();
     }
@@ -118,7 +118,7 @@ class SharingTest {
     @DisplayName("hands are at one part at a time; while filler cures in air they are free for the other repair")
     void oneMan() {
         Sharing.Shared s =
-                Sharing.of(List.of(run(1, AIR, "Tam", "wash"), run(2, AIR, "Tam", "filler-wait")), 1, 1, Bench.NOW);
+                Sharing.of(List.of(run(1, AIR, "Tam", "wash"), run(2, AIR, "Tam", "filler-wait")), 1, 1, TestShop.NOW);
         assertThat(stretch(s, 1, "wash").to())
                 .isBefore(stretch(s, 2, "filler-wait").to());
         assertThat(s.waiting()).anySatisfy(w -> {
@@ -126,7 +126,7 @@ class SharingTest {
             assertThat(w.whose()).isEqualTo("Tam");
         });
         Sharing.Shared two =
-                Sharing.of(List.of(run(1, AIR, "Tam", "wash"), run(2, AIR, "Priya", "wash")), 1, 1, Bench.NOW);
+                Sharing.of(List.of(run(1, AIR, "Tam", "wash"), run(2, AIR, "Priya", "wash")), 1, 1, TestShop.NOW);
         assertThat(two.waiting()).isEmpty();
     }
 
@@ -144,7 +144,7 @@ class SharingTest {
                         List.of("Tam", "Priya", "Joss").get(r.nextInt(3)),
                         at.get(r.nextInt(at.size()))));
             }
-            Sharing.Shared s = Sharing.of(runs, lamps, 1, Bench.NOW);
+            Sharing.Shared s = Sharing.of(runs, lamps, 1, TestShop.NOW);
             Map<Long, Sharing.Run> byId = runs.stream().collect(Collectors.toMap(Sharing.Run::id, x -> x));
             List<StillToCome.Stretch> lamp = new ArrayList<>();
             Map<String, List<StillToCome.Stretch>> hands = new java.util.HashMap<>();
@@ -170,7 +170,7 @@ class SharingTest {
                         assertThat(a.from()).isAfterOrEqualTo(run.ahead().get(k).from());
                     }
                     if (step.resources().contains(Step.Resource.LAMP)
-                            && a.from().isAfter(Bench.NOW)) {
+                            && a.from().isAfter(TestShop.NOW)) {
                         lamp.add(a);
                     }
                     if (a.handsOn()) {
@@ -192,7 +192,7 @@ class SharingTest {
     private static long most(List<StillToCome.Stretch> stretches) {
         return stretches.stream()
                 .mapToLong(a -> {
-                    Instant begins = a.from().isBefore(Bench.NOW) ? Bench.NOW : a.from();
+                    Instant begins = a.from().isBefore(TestShop.NOW) ? TestShop.NOW : a.from();
                     return stretches.stream()
                             .filter(b -> !b.from().isAfter(begins) && b.to().isAfter(begins))
                             .count();

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Cases;
@@ -19,11 +19,11 @@ import vanemend.core.trade.HouseRules;
 @DisplayName("ladders for every surface (common practice): where each paper may go, and what the shelf lacks")
 class SurfaceLadderTest {
     private static Workup work(String recipe, List<ShelfItem> shelf) {
-        return Bench.workup(Cases.all().get(recipe), Bench.shop(21, HouseRules.defaults(), shelf));
+        return TestShop.workup(Cases.all().get(recipe), TestShop.shop(21, HouseRules.defaults(), shelf));
     }
 
     private static List<Rung> rungs(String recipe) {
-        return work(recipe, Bench.fullShelf()).plan().orElseThrow().ladder().rungs();
+        return work(recipe, TestShop.fullShelf()).plan().orElseThrow().ladder().rungs();
     }
 
     @Test
@@ -65,8 +65,8 @@ class SurfaceLadderTest {
 
     @Test
     void gradingsMixWithoutMistakeAndTheLikeOfAPGradeGivesWayToIt() {
-        List<ShelfItem> shelf = new ArrayList<>(Bench.fullShelf());
-        shelf.add(Bench.paper("CAMI", 320));
+        List<ShelfItem> shelf = new ArrayList<>(TestShop.fullShelf());
+        shelf.add(TestShop.paper("CAMI", 320));
         assertThat(work("run-block", shelf)
                         .plan()
                         .orElseThrow()
@@ -88,7 +88,7 @@ class SurfaceLadderTest {
 
     @Test
     void aMissingPaperIsNamed() {
-        List<ShelfItem> shelf = new ArrayList<>(Bench.fullShelf());
+        List<ShelfItem> shelf = new ArrayList<>(TestShop.fullShelf());
         shelf.removeIf(i -> i.id().equals("P36"));
         Workup w = work("composite-epoxy", shelf);
         assertThat(w.plan()).isEmpty();
@@ -102,7 +102,7 @@ class SurfaceLadderTest {
             "film budget: shielded until 600, then a tenth of each grain (recalled): 58 µm ends near 48, and the grade that would be too much is named")
     void filmBudget() {
         Ladder ladder =
-                work("run-block", Bench.fullShelf()).plan().orElseThrow().ladder();
+                work("run-block", TestShop.fullShelf()).plan().orElseThrow().ladder();
         FilmBudget b = FilmBudget.of(58, 40, ladder);
         assertThat(b.left().getFirst().paper()).isEqualTo("P800");
         assertThat(b.left().getLast().paper()).isEqualTo("polish");
@@ -124,11 +124,11 @@ class SurfaceLadderTest {
         RepairDraft d = Cases.all().get("run-block");
         for (Map.Entry<Integer, String> e :
                 Map.of(215, "P320", 176, "P400", 150, "P600").entrySet()) {
-            RepairDraft high = Bench.job(
+            RepairDraft high = TestShop.job(
                     "{widthMm: 420, heightMm: 180, made: {material: FILM}, coats: [{kind: BASE}, {kind: CLEAR}]}",
                     "{kind: RUN, xMm: 210, yMm: 92, lengthMm: 64, widthMm: 9, film: {peakUm: " + e.getKey()
                             + ", soundUm: 58, totalUm: 128}}");
-            Workup w = Bench.workup(high, Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()));
+            Workup w = TestShop.workup(high, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
             assertThat(w.plan().orElseThrow().ladder().rungs().getFirst().paper())
                     .as(d + " " + e)
                     .isEqualTo(e.getValue());

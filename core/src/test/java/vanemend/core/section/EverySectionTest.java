@@ -14,8 +14,8 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.footprint.DrawnZone;
 import vanemend.core.footprint.Ring;
 import vanemend.core.footprint.Zone;
@@ -42,7 +42,7 @@ class EverySectionTest {
                 d.overrules(),
                 d.edits(),
                 d.lightAt());
-        return Bench.workup(cut, Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()));
+        return TestShop.workup(cut, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
     }
 
     private static Geometry polygon(List<Double> xy) {

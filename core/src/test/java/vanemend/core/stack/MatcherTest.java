@@ -12,8 +12,8 @@ import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.MaterialClass.Surface;
@@ -73,7 +73,7 @@ class MatcherTest {
     }
 
     private static Workup at(RepairDraft draft, HouseRules house, List<ShelfItem> shelf) {
-        return Bench.workup(draft, Bench.shop(21, house, shelf));
+        return TestShop.workup(draft, TestShop.shop(21, house, shelf));
     }
 
     /** The defaults, then every option of every question by itself. */
@@ -96,8 +96,8 @@ class MatcherTest {
         for (Map.Entry<String, List<String>> job : JOBS.entrySet()) {
             for (String damage : job.getValue()) {
                 for (HouseRules house : houses()) {
-                    RepairDraft draft = Bench.job(job.getKey(), damage);
-                    Workup full = at(draft, house, Bench.fullShelf());
+                    RepairDraft draft = TestShop.job(job.getKey(), damage);
+                    Workup full = at(draft, house, TestShop.fullShelf());
                     assertThat(full.verdict().findings()).isNotEmpty();
                     if (!full.verdict().mends()) {
                         continue;
@@ -129,8 +129,8 @@ class MatcherTest {
         Seeds.forEach(4000, (r, i) -> {
             String part = parts.get(r.nextInt(parts.size()));
             List<String> damage = JOBS.get(part);
-            RepairDraft draft = Bench.job(part, damage.get(r.nextInt(damage.size())));
-            Workup w = Bench.workup(draft, Bench.shop(Seeds.between(r, 5, 35), house(r), shelf(r)));
+            RepairDraft draft = TestShop.job(part, damage.get(r.nextInt(damage.size())));
+            Workup w = TestShop.workup(draft, TestShop.shop(Seeds.between(r, 5, 35), house(r), shelf(r)));
             w.stack().ranked().stream().filter(RankedStack::complete).forEach(s -> check(s, draft));
             assertThat(w.stack().ruledOut()).allSatisfy(o -> {
                 assertThat(o.reason()).isNotBlank();
@@ -151,15 +151,16 @@ class MatcherTest {
 
     private static List<ShelfItem> shelf(Random r) {
         List<ShelfItem> out = new ArrayList<>();
-        for (ShelfItem item : Bench.fullShelf()) {
+        for (ShelfItem item : TestShop.fullShelf()) {
             if (r.nextInt(5) == 0) {
                 continue;
             }
-            ShelfItem lot = r.nextInt(4) == 0 ? Bench.expiring(item, Bench.TODAY.plusDays(r.nextInt(7) - 3)) : item;
+            ShelfItem lot =
+                    r.nextInt(4) == 0 ? TestShop.expiring(item, TestShop.TODAY.plusDays(r.nextInt(7) - 3)) : item;
             out.add(lot);
             MaterialClass c = item.materialClass();
             if (c.chemistry().isMixed() && r.nextBoolean()) {
-                out.add(Bench.mix(
+                out.add(TestShop.mix(
                         c.id() + "-2", c.id(), Seeds.between(r, 0.5, 30), new LabelTime(21, Seeds.between(r, 5, 200))));
             }
         }
@@ -172,7 +173,7 @@ class MatcherTest {
             l.chosen().ifPresent(c -> {
                 ShelfItem item = c.item();
                 classes.add(item.classId());
-                assertThat(item.expires().orElse(Bench.TODAY.plusDays(1))).isAfter(Bench.TODAY);
+                assertThat(item.expires().orElse(TestShop.TODAY.plusDays(1))).isAfter(TestShop.TODAY);
                 assertThat(item.quantity()).isPositive();
                 if (item.materialClass().chemistry().isMixed()) {
                     assertThat(item.sand()).as(item.id()).isNotEmpty();
@@ -245,29 +246,29 @@ class MatcherTest {
             if (option.equals("mesh")) {
                 house = house.with("plastic-face", "polyester");
             }
-            assertThat(at(Bench.job(tpo, CRACK), house, Bench.fullShelf())
+            assertThat(at(TestShop.job(tpo, CRACK), house, TestShop.fullShelf())
                             .stack()
                             .taken())
                     .isEqualTo(recipe);
         });
         String gelcoat = "{made: {material: COMPOSITE, composite: HAND_LAID, thicknessMm: 5}, face: [GELCOAT]}";
-        assertThat(at(Bench.job(gelcoat, HAIRLINE), HouseRules.defaults(), Bench.fullShelf())
+        assertThat(at(TestShop.job(gelcoat, HAIRLINE), HouseRules.defaults(), TestShop.fullShelf())
                         .stack()
                         .taken())
                 .isEqualTo("hairline-sealant");
         assertThat(at(
-                                Bench.job(gelcoat, HAIRLINE),
+                                TestShop.job(gelcoat, HAIRLINE),
                                 HouseRules.defaults().with("flexing-crack", "laminate"),
-                                Bench.fullShelf())
+                                TestShop.fullShelf())
                         .stack()
                         .taken())
                 .startsWith("composite-");
         String screen = "{made: {material: GLASS, stamp: II, wheelXMm: 200}}";
-        assertThat(at(Bench.job(screen, CHIP), HouseRules.defaults(), Bench.fullShelf())
+        assertThat(at(TestShop.job(screen, CHIP), HouseRules.defaults(), TestShop.fullShelf())
                         .stack()
                         .taken())
                 .isEqualTo("chip-vacuum");
-        assertThat(at(Bench.job(screen, CHIP), HouseRules.defaults().with("chip", "pressure"), Bench.fullShelf())
+        assertThat(at(TestShop.job(screen, CHIP), HouseRules.defaults().with("chip", "pressure"), TestShop.fullShelf())
                         .stack()
                         .taken())
                 .isEqualTo("chip-pressure");
@@ -276,7 +277,7 @@ class MatcherTest {
     @Test
     void aPinnedItemRanksTheStacksThatTakeItFirst() {
         String tpo = "{made: {material: PLASTIC, thicknessMm: 3, mark: '>PP+EPDM-TD20<'}}";
-        RepairDraft free = Bench.job(tpo, CRACK);
+        RepairDraft free = TestShop.job(tpo, CRACK);
         RepairDraft pinned = new RepairDraft(
                 free.part(),
                 free.damages(),
@@ -289,18 +290,20 @@ class MatcherTest {
                 null,
                 null,
                 null);
-        assertThat(at(free, HouseRules.defaults(), Bench.fullShelf()).stack().taken())
+        assertThat(at(free, HouseRules.defaults(), TestShop.fullShelf()).stack().taken())
                 .isEqualTo("plastic-adhesive-cloth");
-        assertThat(at(pinned, HouseRules.defaults(), Bench.fullShelf()).stack().taken())
+        assertThat(at(pinned, HouseRules.defaults(), TestShop.fullShelf())
+                        .stack()
+                        .taken())
                 .isEqualTo("plastic-patch");
     }
 
     @Test
     void theTechnicianMayTakeAnotherStackThanTheFirst() {
-        RepairDraft free = Bench.job("{made: {material: GLASS, stamp: II, wheelXMm: 200}}", CHIP);
+        RepairDraft free = TestShop.job("{made: {material: GLASS, stamp: II, wheelXMm: 200}}", CHIP);
         RepairDraft taken = new RepairDraft(
                 free.part(), free.damages(), null, null, null, null, null, "chip-pressure", null, null, null);
-        StackChoice s = at(taken, HouseRules.defaults(), Bench.fullShelf()).stack();
+        StackChoice s = at(taken, HouseRules.defaults(), TestShop.fullShelf()).stack();
         assertThat(s.taken()).isEqualTo("chip-pressure");
         assertThat(s.ranked().getFirst().recipe()).isEqualTo("chip-vacuum");
     }
@@ -308,9 +311,9 @@ class MatcherTest {
     @Test
     void everyRankedStackSaysWhatMakesItsScore() {
         StackChoice s = at(
-                        Bench.job("{made: {material: PLASTIC, thicknessMm: 3, mark: '>PP+EPDM-TD20<'}}", CRACK),
+                        TestShop.job("{made: {material: PLASTIC, thicknessMm: 3, mark: '>PP+EPDM-TD20<'}}", CRACK),
                         HouseRules.defaults(),
-                        Bench.fullShelf())
+                        TestShop.fullShelf())
                 .stack();
         assertThat(s.ranked()).hasSizeGreaterThan(2);
         for (RankedStack r : s.ranked()) {
@@ -333,16 +336,16 @@ class MatcherTest {
 
     @Test
     void heatThatThePartCannotTakeRulesAnItemOut() {
-        List<ShelfItem> shelf = Bench.fullShelf();
+        List<ShelfItem> shelf = TestShop.fullShelf();
         shelf.removeIf(i -> i.classId().equals("rigid-composite-epoxy"));
-        shelf.add(Bench.mix("hot", "rigid-composite-epoxy", 12, new LabelTime(82, 12)));
+        shelf.add(TestShop.mix("hot", "rigid-composite-epoxy", 12, new LabelTime(82, 12)));
         Need need = new Need(
-                Bench.part(Bench.job("{made: {material: COMPOSITE, composite: SMC, thicknessMm: 3}}", CRACK)
+                TestShop.part(TestShop.job("{made: {material: COMPOSITE, composite: SMC, thicknessMm: 3}}", CRACK)
                         .part()),
                 MadeOf.COMPOSITE,
                 List.of(),
                 21,
-                Bench.TODAY,
+                TestShop.TODAY,
                 HouseRules.defaults(),
                 java.util.OptionalDouble.of(60),
                 new Need.Times() {

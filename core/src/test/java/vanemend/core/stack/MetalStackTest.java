@@ -6,8 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.ShelfItem;
@@ -24,10 +24,11 @@ class MetalStackTest {
     }
 
     private static Workup at(double airC, HouseRules house, double depth, ShelfItem... more) {
-        List<ShelfItem> shelf = Bench.shelf();
+        List<ShelfItem> shelf = TestShop.shelf();
         shelf.addAll(List.of(more));
-        return Bench.workup(
-                Bench.repair(Bench.door(), Bench.dent(340, 240, 120, 100, depth)), Bench.shop(airC, house, shelf));
+        return TestShop.workup(
+                TestShop.repair(TestShop.door(), TestShop.dent(340, 240, 120, 100, depth)),
+                TestShop.shop(airC, house, shelf));
     }
 
     private static String ruledOut(Workup w, String item) {
@@ -40,11 +41,12 @@ class MetalStackTest {
 
     @Test
     void aLotIsGoodUntilTheDayBeforeItExpires() {
-        ShelfItem today = Bench.expiring(Bench.mix("today", "body-filler", 5, new LabelTime(21, 18)), Bench.TODAY);
-        ShelfItem tomorrow =
-                Bench.expiring(Bench.mix("tomorrow", "body-filler", 5, new LabelTime(21, 18)), Bench.TODAY.plusDays(1));
-        ShelfItem past =
-                Bench.expiring(Bench.mix("past", "body-filler", 5, new LabelTime(21, 18)), Bench.TODAY.minusDays(30));
+        ShelfItem today =
+                TestShop.expiring(TestShop.mix("today", "body-filler", 5, new LabelTime(21, 18)), TestShop.TODAY);
+        ShelfItem tomorrow = TestShop.expiring(
+                TestShop.mix("tomorrow", "body-filler", 5, new LabelTime(21, 18)), TestShop.TODAY.plusDays(1));
+        ShelfItem past = TestShop.expiring(
+                TestShop.mix("past", "body-filler", 5, new LabelTime(21, 18)), TestShop.TODAY.minusDays(30));
         Workup w = with(today, tomorrow, past);
         assertThat(ruledOut(w, "today")).isEqualTo("expired today, 24 Nov 2026");
         assertThat(ruledOut(w, "past")).isEqualTo("expired 25 Oct 2026");
@@ -57,11 +59,11 @@ class MetalStackTest {
     @Test
     void wrongFamiliesWetSandingAndMissingLabelsAreRuledOutWithTheirReason() {
         Workup w = with(
-                Bench.mix("flex", "flexible-filler", 5, new LabelTime(21, 20)),
-                Bench.mix("glass", "glass-fibre-filler", 4, new LabelTime(21, 24)),
-                Bench.wet(Bench.mix("surfacer", "polyester-surfacer", 20, new LabelTime(21, 90))),
-                Bench.wet(Bench.paper("P", 800)),
-                Bench.item(
+                TestShop.mix("flex", "flexible-filler", 5, new LabelTime(21, 20)),
+                TestShop.mix("glass", "glass-fibre-filler", 4, new LabelTime(21, 24)),
+                TestShop.wet(TestShop.mix("surfacer", "polyester-surfacer", 20, new LabelTime(21, 90))),
+                TestShop.wet(TestShop.paper("P", 800)),
+                TestShop.item(
                         "mute",
                         "body-filler",
                         java.util.Optional.empty(),
@@ -69,7 +71,7 @@ class MetalStackTest {
                         java.util.Optional.empty(),
                         java.util.Optional.empty(),
                         null),
-                Bench.item(
+                TestShop.item(
                         "numberless",
                         "paper",
                         java.util.Optional.empty(),
@@ -87,7 +89,7 @@ class MetalStackTest {
 
     @Test
     void tooSlowForTodaysTemperatureIsSaidInMinutes() {
-        ShelfItem slow = Bench.mix("slow", "body-filler", 6, new LabelTime(21, 48));
+        ShelfItem slow = TestShop.mix("slow", "body-filler", 6, new LabelTime(21, 48));
         assertThat(ruledOut(at(21, HouseRules.defaults(), 4, slow), "slow")).isEmpty();
         assertThat(Text.plain(ruledOut(at(16, HouseRules.defaults(), 4, slow), "slow")))
                 .contains("too slow today")
@@ -110,7 +112,7 @@ class MetalStackTest {
         Workup primed = at(21, HouseRules.defaults().with("filler-base", "epoxy-primer"), 4);
         assertThat(primed.stack().item(Role.PRIME)).isPresent();
         assertThat(at(21, HouseRules.defaults(), 4).stack().item(Role.PRIME)).isEmpty();
-        ShelfItem glass = Bench.mix("glass", "glass-fibre-filler", 4, new LabelTime(21, 12));
+        ShelfItem glass = TestShop.mix("glass", "glass-fibre-filler", 4, new LabelTime(21, 12));
         Workup bare = at(21, HouseRules.defaults().with("filler-base", "bare-metal"), 4, glass);
         assertThat(ruledOut(bare, "glass")).contains("always topped with body filler");
         assertThat(bare.stack().item(Role.FILL).orElseThrow().classId()).isEqualTo("body-filler");
@@ -118,12 +120,12 @@ class MetalStackTest {
 
     @Test
     void aPinnedItemStaysUntilItIsRuledOut() {
-        ShelfItem second = Bench.mix("second", "body-filler", 5, new LabelTime(21, 25));
-        List<ShelfItem> shelf = Bench.shelf();
+        ShelfItem second = TestShop.mix("second", "body-filler", 5, new LabelTime(21, 25));
+        List<ShelfItem> shelf = TestShop.shelf();
         shelf.add(second);
         RepairDraft pinned = new RepairDraft(
-                Bench.door(),
-                List.of(Bench.dent(340, 240, 120, 100, 4)),
+                TestShop.door(),
+                List.of(TestShop.dent(340, 240, 120, 100, 4)),
                 Map.of(Role.FILL, "second"),
                 DryingRoute.Kind.AIR,
                 Map.of(),
@@ -133,14 +135,14 @@ class MetalStackTest {
                 null,
                 null,
                 null);
-        assertThat(Bench.workup(pinned, Bench.shop(21, HouseRules.defaults(), shelf))
+        assertThat(TestShop.workup(pinned, TestShop.shop(21, HouseRules.defaults(), shelf))
                         .stack()
                         .item(Role.FILL)
                         .orElseThrow()
                         .id())
                 .isEqualTo("second");
-        shelf.set(shelf.size() - 1, Bench.expiring(second, Bench.TODAY));
-        assertThat(Bench.workup(pinned, Bench.shop(21, HouseRules.defaults(), shelf))
+        shelf.set(shelf.size() - 1, TestShop.expiring(second, TestShop.TODAY));
+        assertThat(TestShop.workup(pinned, TestShop.shop(21, HouseRules.defaults(), shelf))
                         .stack()
                         .item(Role.FILL)
                         .orElseThrow()
@@ -150,7 +152,7 @@ class MetalStackTest {
 
     @Test
     void anEmptyShelfNamesEveryGap() {
-        Workup w = Bench.workup(Bench.usual(), Bench.shop(21, HouseRules.defaults(), List.of()));
+        Workup w = TestShop.workup(TestShop.usual(), TestShop.shop(21, HouseRules.defaults(), List.of()));
         assertThat(w.plan()).isEmpty();
         assertThat(w.stack().missing())
                 .hasSize(6)
@@ -169,26 +171,26 @@ class MetalStackTest {
         Metal.Kind[] metals = {Metal.Kind.MILD_STEEL, Metal.Kind.GALVANISED_STEEL, Metal.Kind.ALUMINIUM};
         Seeds.forEach(2000, (r, i) -> {
             List<ShelfItem> shelf =
-                    new ArrayList<>(Bench.shelf().subList(2, Bench.shelf().size()));
+                    new ArrayList<>(TestShop.shelf().subList(2, TestShop.shelf().size()));
             for (int k = 0; k < 6; k++) {
-                ShelfItem item = Bench.mix(
+                ShelfItem item = TestShop.mix(
                         "m" + k,
                         classes[r.nextInt(classes.length)],
                         Seeds.between(r, 2, 9),
                         new LabelTime(21, Seeds.between(r, 8, 50)));
-                item = Bench.expiring(item, Bench.TODAY.plusDays(r.nextInt(9) - 4));
-                shelf.add(r.nextInt(4) == 0 ? Bench.wet(item) : item);
+                item = TestShop.expiring(item, TestShop.TODAY.plusDays(r.nextInt(9) - 4));
+                shelf.add(r.nextInt(4) == 0 ? TestShop.wet(item) : item);
             }
             Metal.Kind metal = metals[r.nextInt(3)];
-            StackChoice s = Bench.workup(
-                            Bench.repair(
-                                    Bench.door(metal, Bench.allNo()),
-                                    Bench.dent(340, 240, 120, 100, Seeds.between(r, 0.3, 6))),
-                            Bench.shop(Seeds.between(r, 10, 35), HouseRules.defaults(), shelf))
+            StackChoice s = TestShop.workup(
+                            TestShop.repair(
+                                    TestShop.door(metal, TestShop.allNo()),
+                                    TestShop.dent(340, 240, 120, 100, Seeds.between(r, 0.3, 6))),
+                            TestShop.shop(Seeds.between(r, 10, 35), HouseRules.defaults(), shelf))
                     .stack();
             for (Role role : new Role[] {Role.FILL, Role.FINISH}) {
                 s.item(role).ifPresent(c -> {
-                    assertThat(c.expires().orElseThrow()).isAfter(Bench.TODAY);
+                    assertThat(c.expires().orElseThrow()).isAfter(TestShop.TODAY);
                     assertThat(c.wet()).isEqualTo(ShelfItem.Sanding.DRY);
                     assertThat(c.classId()).isIn("body-filler", "finishing-putty");
                 });

@@ -9,7 +9,8 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
+import vanemend.core.method.Cases;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
 import vanemend.core.trade.HouseRules;
@@ -23,12 +24,13 @@ class LimitsTest {
     }
 
     private static Verdict by(String standard, String part, String... damages) {
-        return workup(standard, Bench.job(part, damages)).verdict();
+        return workup(standard, TestShop.job(part, damages)).verdict();
     }
 
     private static Workup workup(String standard, RepairDraft draft) {
-        return Bench.workup(
-                draft, Bench.shop(20, HouseRules.defaults().with("windscreen-limits", standard), Bench.fullShelf()));
+        return TestShop.workup(
+                draft,
+                TestShop.shop(20, HouseRules.defaults().with("windscreen-limits", standard), TestShop.fullShelf()));
     }
 
     private static Verdict.Finding finding(Verdict v, String rule) {
@@ -261,23 +263,55 @@ class LimitsTest {
     }
 
     @Test
-    @DisplayName("common practice: rust holes up to 75 mm across; holes whose mesh margins meet count as one")
+    @DisplayName(
+            "common practice: rust holes up to 75 mm across once they are cut back; holes whose mesh margins meet count as one")
     void rustHoles() {
         String steel = "{metal: MILD_STEEL, gaugeMm: 0.9}";
-        assertThat(of(steel, hole(400, 75)).outcome()).isEqualTo(Outcome.LIMITS);
-        assertThat(of(steel, hole(400, 75.1)).outcome()).isEqualTo(Outcome.REFER);
-        assertThat(of(steel, hole(300, 40), hole(389, 40)).outcome())
-                .as("margins of 25 mm meet: 129 mm across together")
+        // Rust 5 mm past each side, cut 3 mm into sound metal: 16 mm more than the hole.
+        assertThat(of(steel, hole(400, 59)).outcome()).isEqualTo(Outcome.LIMITS);
+        assertThat(of(steel, hole(400, 59.1)).outcome()).isEqualTo(Outcome.REFER);
+        assertThat(of(steel, hole(300, 40), hole(405, 40)).outcome())
+                .as("margins of 25 mm meet: 161 mm across together")
                 .isEqualTo(Outcome.REFER);
-        assertThat(of(steel, hole(300, 40), hole(391, 40)).outcome())
+        assertThat(of(steel, hole(300, 40), hole(407, 40)).outcome())
                 .as("margins stay apart")
                 .isEqualTo(Outcome.LIMITS);
-        assertThat(of(steel, hole(24, 40)).outcome()).as("reaches an edge").isEqualTo(Outcome.REFER);
+        // Half the hole, 8 mm of cutting back and 25 mm of mesh: 53 mm from its middle to the edge of the mesh.
+        assertThat(of(steel, hole(52.5, 40)).outcome())
+                .as("no sound metal for the mesh inside the edge")
+                .isEqualTo(Outcome.REFER);
+        assertThat(of(steel, hole(53.5, 40)).outcome()).isEqualTo(Outcome.LIMITS);
         assertThat(of(
                                 "{metal: MILD_STEEL, gaugeMm: 0.9, back: [RUST_SCALE]}",
                                 "{kind: DENT, xMm: 400, yMm: 250, lengthMm: 90," + " widthMm: 80, depthMm: 2}")
                         .outcome())
                 .isEqualTo(Outcome.LIMITS);
+    }
+
+    @Test
+    @DisplayName(
+            "what to do instead of mending is told where a rule refuses, not where this part gets off more lightly")
+    void adviceOfARefusalStandsWithTheRefusal() {
+        Cases.all()
+                .forEach((recipe, d) ->
+                        TestShop.workup(d, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
+                                .verdict()
+                                .findings()
+                                .stream()
+                                .filter(f -> f.outcome()
+                                                .compareTo(
+                                                        Limits.rule(f.ruleId()).verdict())
+                                        < 0)
+                                .forEach(f -> assertThat(f.change())
+                                        .as(recipe + " " + f.ruleId())
+                                        .isEmpty()));
+        assertThat(of(
+                                "{made: {material: PLASTIC, thicknessMm: 3, mark: '>PP+EPDM-TD20<'}}",
+                                "{kind: CRACK, trace: [200, 200, 290, 200], through: THROUGH, ends: BOTH}")
+                        .findings())
+                .filteredOn(f -> f.ruleId().equals("plastic-polymer"))
+                .isNotEmpty()
+                .allSatisfy(f -> assertThat(f.change()).isEmpty());
     }
 
     @ParameterizedTest(name = "common practice: pits {0} mm deep in sheet of 0.9 mm: {1}")
@@ -324,7 +358,7 @@ class LimitsTest {
     void polymers(String mark, Outcome outcome, Double cap) {
         Workup w = workup(
                 "both",
-                Bench.job(
+                TestShop.job(
                         "{made: {material: PLASTIC, thicknessMm: 3, mark: '" + mark + "'}}",
                         "{kind: CRACK, trace: [200, 200, 290, 200], through: THROUGH, ends: BOTH}"));
         assertThat(w.verdict().outcome()).isEqualTo(outcome);
@@ -355,7 +389,7 @@ class LimitsTest {
         asks.forEach((mark, needed) -> {
             Identity i = workup(
                             "both",
-                            Bench.job(
+                            TestShop.job(
                                     "{made: {material: PLASTIC, thicknessMm: 3, mark: '" + mark + "'}}",
                                     "{kind: SCRATCH, trace: [200, 200, 290, 200], widthMm: 2, depthMm: 1}"))
                     .identity();
@@ -469,13 +503,13 @@ class LimitsTest {
             "{made: {material: FILM}}",
             "{kind: RUN, xMm: 400, yMm: 250, lengthMm: 60, widthMm: 12, film: {peakUm: 150, soundUm: 44, totalUm: 130}}"
         };
-        RepairDraft draft = Bench.job(thin[0], thin[1]);
+        RepairDraft draft = TestShop.job(thin[0], thin[1]);
         assertThat(workup("both", draft).verdict().outcome()).isEqualTo(Outcome.REFER);
         Verdict signed = workup("both", overruled(draft, "film-thin")).verdict();
         assertThat(signed.outcome()).isEqualTo(Outcome.LIMITS);
         assertThat(finding(signed, "film-thin").overruled().orElseThrow().by()).isEqualTo("Isla");
         Limits.all().stream().filter(r -> !r.care()).forEach(r -> {
-            RepairDraft sill = Bench.job(
+            RepairDraft sill = TestShop.job(
                     "{metal: MILD_STEEL, gaugeMm: 1, answers: {metal-structure: 'YES'}}",
                     "{kind: DENT, xMm: 400, yMm: 250, lengthMm: 90, widthMm: 80, depthMm: 2}");
             assertThat(workup("both", overruled(sill, r.id())).verdict().outcome())

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.damage.Damage;
 import vanemend.core.part.MadeOf;
 import vanemend.core.part.Metal;
@@ -24,8 +24,8 @@ import vanemend.core.trade.Text;
 class MetalVerdictTest {
     private static Verdict of(
             double depth, double airC, double rh, Metal.Kind metal, Map<String, Part.Answer> answers) {
-        RepairDraft d = Bench.repair(Bench.door(metal, answers), Bench.dent(340, 240, 120, 100, depth));
-        var shop = Bench.shop();
+        RepairDraft d = TestShop.repair(TestShop.door(metal, answers), TestShop.dent(340, 240, 120, 100, depth));
+        var shop = TestShop.shop();
         var air = new vanemend.core.method.Conditions(
                 new Air(airC, rh),
                 shop.house(),
@@ -34,7 +34,7 @@ class MetalVerdictTest {
                 shop.zone(),
                 shop.spreadMlPerMin(),
                 shop.place());
-        return Bench.workup(d, air).verdict();
+        return TestShop.workup(d, air).verdict();
     }
 
     private static Verdict.Finding finding(Verdict v, String rule) {
@@ -47,7 +47,7 @@ class MetalVerdictTest {
     @ParameterizedTest(name = "common practice: {0} mm left after straightening: {1}")
     @CsvSource({"0.1,MEND", "2.99,MEND", "3,MEND", "3.01,LIMITS", "6,LIMITS", "6.01,REFER", "12,REFER"})
     void depth(double depth, Verdict.Outcome outcome) {
-        assertThat(of(depth, 21, 50, Metal.Kind.MILD_STEEL, Bench.allNo()).outcome())
+        assertThat(of(depth, 21, 50, Metal.Kind.MILD_STEEL, TestShop.allNo()).outcome())
                 .isEqualTo(outcome);
     }
 
@@ -60,12 +60,12 @@ class MetalVerdictTest {
                 .toList();
         assertThat(asked).hasSizeGreaterThan(9);
         asked.forEach(rule -> {
-            Map<String, Part.Answer> yes = new HashMap<>(Bench.allNo());
+            Map<String, Part.Answer> yes = new HashMap<>(TestShop.allNo());
             yes.put(rule.id(), Part.Answer.YES);
             assertThat(of(2, 21, 50, Metal.Kind.MILD_STEEL, yes).outcome())
                     .as(rule.id() + " yes")
                     .isEqualTo(rule.verdict());
-            Map<String, Part.Answer> open = new HashMap<>(Bench.allNo());
+            Map<String, Part.Answer> open = new HashMap<>(TestShop.allNo());
             open.remove(rule.id());
             Verdict v = of(2, 21, 50, Metal.Kind.MILD_STEEL, open);
             assertThat(v.outcome()).as(rule.id() + " open").isEqualTo(Verdict.Outcome.REFER);
@@ -76,7 +76,7 @@ class MetalVerdictTest {
     @ParameterizedTest(name = "label: air {0} °C bears on curing: {1}")
     @CsvSource({"9.9,true", "10,false", "21,false", "-5,true"})
     void cold(double airC, boolean bears) {
-        assertThat(finding(of(2, airC, 40, Metal.Kind.MILD_STEEL, Bench.allNo()), "any-cold")
+        assertThat(finding(of(2, airC, 40, Metal.Kind.MILD_STEEL, TestShop.allNo()), "any-cold")
                         .bears())
                 .isEqualTo(bears);
     }
@@ -84,7 +84,7 @@ class MetalVerdictTest {
     @ParameterizedTest(name = "recalled: {0} % RH is too humid: {1}")
     @CsvSource({"85,false", "85.1,true"})
     void humid(double rh, boolean bears) {
-        assertThat(finding(of(2, 21, rh, Metal.Kind.MILD_STEEL, Bench.allNo()), "any-humid")
+        assertThat(finding(of(2, 21, rh, Metal.Kind.MILD_STEEL, TestShop.allNo()), "any-humid")
                         .bears())
                 .isEqualTo(bears);
     }
@@ -92,20 +92,22 @@ class MetalVerdictTest {
     @ParameterizedTest(name = "ISO 8502-4: panel at 20 °C in {0} % RH within 3 K of dew: {1} (82.9 % is the limit)")
     @CsvSource({"82,false", "83.5,true"})
     void dew(double rh, boolean bears) {
-        assertThat(finding(of(2, 20, rh, Metal.Kind.MILD_STEEL, Bench.allNo()), "any-dew")
+        assertThat(finding(of(2, 20, rh, Metal.Kind.MILD_STEEL, TestShop.allNo()), "any-dew")
                         .bears())
                 .isEqualTo(bears);
     }
 
     @Test
     void metalNotKnownRefersAndAluminiumIsLimited() {
-        assertThat(of(2, 21, 50, Metal.Kind.UNKNOWN, Bench.allNo()).outcome()).isEqualTo(Verdict.Outcome.REFER);
-        assertThat(of(2, 21, 50, Metal.Kind.ALUMINIUM, Bench.allNo()).outcome()).isEqualTo(Verdict.Outcome.LIMITS);
+        assertThat(of(2, 21, 50, Metal.Kind.UNKNOWN, TestShop.allNo()).outcome())
+                .isEqualTo(Verdict.Outcome.REFER);
+        assertThat(of(2, 21, 50, Metal.Kind.ALUMINIUM, TestShop.allNo()).outcome())
+                .isEqualTo(Verdict.Outcome.LIMITS);
     }
 
     @Test
     void theWorstOfSeveralWinsAndAllAreShown() {
-        Map<String, Part.Answer> answers = new HashMap<>(Bench.allNo());
+        Map<String, Part.Answer> answers = new HashMap<>(TestShop.allNo());
         answers.put("metal-live-rust", Part.Answer.YES);
         answers.put("metal-structure", Part.Answer.YES);
         Verdict v = of(4, 21, 50, Metal.Kind.MILD_STEEL, answers);
@@ -117,9 +119,9 @@ class MetalVerdictTest {
 
     @Test
     void aReferredRepairHasNoPlanAndSaysWhatToDoInstead() {
-        Workup w = Bench.workup(
-                Bench.repair(Bench.door(), Bench.dent(340, 240, 120, 100, 7)),
-                Bench.shop(21, HouseRules.defaults(), Bench.shelf()));
+        Workup w = TestShop.workup(
+                TestShop.repair(TestShop.door(), TestShop.dent(340, 240, 120, 100, 7)),
+                TestShop.shop(21, HouseRules.defaults(), TestShop.shelf()));
         assertThat(w.plan()).isEmpty();
         assertThat(w.blockers()).anySatisfy(b -> assertThat(b).contains("Back to straightening"));
         assertThat(Text.plain(finding(w.verdict(), "metal-too-deep").margin())).isEqualTo("7 mm deep, at most 6 mm");

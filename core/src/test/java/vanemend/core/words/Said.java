@@ -10,7 +10,7 @@ import java.util.UUID;
 import java.util.concurrent.Callable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.method.Cases;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.RepairDraft;
@@ -73,16 +73,16 @@ public final class Said implements Callable<List<String>> {
     }
 
     private void plan(String at, RepairDraft draft, HouseRules house) {
-        Workup w = Bench.workup(draft, Bench.shop(21, house, Bench.fullShelf()));
+        Workup w = TestShop.workup(draft, TestShop.shop(21, house, TestShop.fullShelf()));
         words(at, JSON.valueToTree(w));
         if (w.plan().isPresent()) {
-            run(at, new FrozenPlan(Bench.NOW, "Tam", draft, w));
+            run(at, new FrozenPlan(TestShop.NOW, "Tam", draft, w));
         }
     }
 
     private void run(String at, FrozenPlan frozen) {
         List<BenchEvent> events = new ArrayList<>();
-        Instant now = Bench.NOW;
+        Instant now = TestShop.NOW;
         events.add(BenchEvent.start(new UUID(0, 1), now, "Tam"));
         Map<Quantity, Integer> times = new HashMap<>();
         for (int i = 0; i < 80; i++) {

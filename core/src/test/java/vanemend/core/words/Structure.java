@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.Callable;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.method.Cases;
 import vanemend.core.method.Gate;
 import vanemend.core.method.Loop;
@@ -46,7 +46,7 @@ public final class Structure implements Callable<List<String>> {
     }
 
     private final List<String> out = new ArrayList<>();
-    private Instant at = Bench.NOW;
+    private Instant at = TestShop.NOW;
 
     @Override
     public List<String> call() {
@@ -56,7 +56,7 @@ public final class Structure implements Callable<List<String>> {
             workup(w);
             Plan plan = w.plan().orElseThrow();
             plan(plan);
-            run(new FrozenPlan(Bench.NOW, "Tam", draft, w));
+            run(new FrozenPlan(TestShop.NOW, "Tam", draft, w));
             String moved = plan.steps().get(plan.steps().size() / 2).step().id();
             workup(Cases.edited(draft, new PlanEditDraft(PlanEditDraft.Kind.SKIP, moved, null, null, null)))
                     .plan()
@@ -66,7 +66,7 @@ public final class Structure implements Callable<List<String>> {
     }
 
     private static Workup workup(RepairDraft draft) {
-        return Bench.workup(draft, Bench.shop(21, HouseRules.defaults(), Bench.fullShelf()));
+        return TestShop.workup(draft, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
     }
 
     private void said(Object... parts) {
@@ -127,7 +127,7 @@ public final class Structure implements Callable<List<String>> {
     /** Reads what is asked, finds every fault once, goes on early, and is told as a record. */
     private void run(FrozenPlan frozen) {
         List<BenchEvent> events = new ArrayList<>();
-        at = Bench.NOW;
+        at = TestShop.NOW;
         events.add(BenchEvent.start(id(events), at, "Tam"));
         Set<String> found = new HashSet<>();
         for (int i = 0; i < 400; i++) {

@@ -8,7 +8,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
+import vanemend.core.TestShop;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.Gate;
@@ -22,7 +22,7 @@ import vanemend.core.plan.RepairDraft;
 @DisplayName("metal dent fill, as its page reads (common practice)")
 class DentFillTest {
     private static Plan plan(RepairDraft draft) {
-        return Bench.workup(draft, Bench.shop()).plan().orElseThrow();
+        return TestShop.workup(draft, TestShop.shop()).plan().orElseThrow();
     }
 
     private static Step step(Plan p, String id) {
@@ -35,7 +35,7 @@ class DentFillTest {
 
     @Test
     void everyGatesOtherAnswerLeadsToALoopThatEndsWhereItBegan() {
-        Plan p = plan(Bench.usual());
+        Plan p = plan(TestShop.usual());
         for (PlannedStep s : p.steps()) {
             s.step()
                     .gate()
@@ -50,7 +50,7 @@ class DentFillTest {
 
     @Test
     void highSpotIsTappedDownAndSkimmedLowIsCleanedAndFilled() {
-        Plan p = plan(Bench.usual());
+        Plan p = plan(TestShop.usual());
         assertThat(p.loop("high").steps().stream().map(Step::title).toList())
                 .startsWith("Tap the high spot down", "Blow off and wipe", "Weigh and mix", "Skim all over again");
         assertThat(p.loop("low").steps().stream().map(Step::title).toList())
@@ -61,7 +61,7 @@ class DentFillTest {
 
     @Test
     void zonesAreThoseOfThePage() {
-        Plan p = plan(Bench.usual());
+        Plan p = plan(TestShop.usual());
         assertThat(step(p, "filler-spread").zone()).contains(Zone.Kind.FILLER);
         assertThat(step(p, "putty-spread").zone()).contains(Zone.Kind.PUTTY);
         assertThat(step(p, "shape-p80").zone()).contains(Zone.Kind.FILLER);
@@ -75,12 +75,12 @@ class DentFillTest {
 
     @Test
     void cautionsStandWhereTheStepIs() {
-        Plan p = plan(Bench.usual());
+        Plan p = plan(TestShop.usual());
         assertThat(step(p, "open").cautions()).extracting(c -> c.id()).contains("dust", "old-paint");
         assertThat(step(p, "straighten").cautions()).extracting(c -> c.id()).contains("metalwork");
         assertThat(step(p, "filler-spread").cautions()).extracting(c -> c.id()).contains("styrene");
-        Plan aluminium = plan(
-                Bench.repair(Bench.door(Metal.Kind.ALUMINIUM, Bench.allNo()), Bench.dent(340, 240, 120, 100, 2.8)));
+        Plan aluminium = plan(TestShop.repair(
+                TestShop.door(Metal.Kind.ALUMINIUM, TestShop.allNo()), TestShop.dent(340, 240, 120, 100, 2.8)));
         assertThat(step(aluminium, "open").cautions()).extracting(c -> c.id()).contains("aluminium-dust");
         assertThat(step(p, "ready").detail())
                 .contains("label and safety data sheet")
@@ -89,8 +89,8 @@ class DentFillTest {
 
     @Test
     void aBigRepairIsMixedInEqualBatchesEachWithItsOwnClock() {
-        DamageDraft big = Bench.dent(340, 240, 420, 330, 5.5);
-        Plan p = plan(Bench.repair(Bench.door(), big));
+        DamageDraft big = TestShop.dent(340, 240, 420, 330, 5.5);
+        Plan p = plan(TestShop.repair(TestShop.door(), big));
         int batches = p.mix("filler").pour().batches();
         assertThat(batches).isGreaterThan(1);
         List<Step> mixes = p.steps().stream()
@@ -104,7 +104,7 @@ class DentFillTest {
 
     @Test
     void handsAreNeededWhereSomebodyWorksAndIdsAreUnique() {
-        Plan p = plan(Bench.usual());
+        Plan p = plan(TestShop.usual());
         Set<String> ids = p.steps().stream().map(s -> s.step().id()).collect(Collectors.toSet());
         assertThat(ids).hasSameSizeAs(p.steps());
         assertThat(p.steps())
@@ -115,9 +115,9 @@ class DentFillTest {
 
     @Test
     void straighteningTakesLongerForMoreDents() {
-        Plan one = plan(Bench.usual());
-        Plan two = plan(
-                Bench.repair(Bench.door(), Bench.dent(200, 240, 120, 100, 2.8), Bench.dent(500, 240, 120, 100, 2.8)));
+        Plan one = plan(TestShop.usual());
+        Plan two = plan(TestShop.repair(
+                TestShop.door(), TestShop.dent(200, 240, 120, 100, 2.8), TestShop.dent(500, 240, 120, 100, 2.8)));
         assertThat(step(two, "straighten").activeMin())
                 .isEqualTo(2 * step(one, "straighten").activeMin());
         assertThat(two.mix("filler").pour().fillerG())

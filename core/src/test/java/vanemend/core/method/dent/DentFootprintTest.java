@@ -15,8 +15,8 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.damage.Dent;
 import vanemend.core.damage.DepthField;
 import vanemend.core.footprint.Footprint;
@@ -65,13 +65,13 @@ class DentFootprintTest {
 
     @Test
     void everyZoneHoldsTheOneInsideAndStaysOnThePart() {
-        Part plain = Bench.part(Bench.door());
-        Part lined = Bench.part(Bench.door(
+        Part plain = TestShop.part(TestShop.door());
+        Part lined = TestShop.part(TestShop.door(
                 new BodyLineDraft("swage line", 0.0, 380.0, 700.0, 400.0),
                 new BodyLineDraft("crease", 120.0, 0.0, 140.0, 500.0)));
         Seeds.forEach(250, (r, i) -> {
             Part part = i % 2 == 0 ? plain : lined;
-            Footprint f = DentFootprint.of(part, new DepthField(Bench.dents(r)));
+            Footprint f = DentFootprint.of(part, new DepthField(TestShop.dents(r)));
             Zone inner = null;
             for (Zone.Kind kind : DentFootprint.distances().keySet()) {
                 Zone z = f.zone(kind);
@@ -90,7 +90,7 @@ class DentFootprintTest {
 
     @Test
     void fineZonesStopAtABodyLineAndAreFlagged() {
-        Part part = Bench.part(Bench.door(new BodyLineDraft("swage line", 0.0, 330.0, 700.0, 330.0)));
+        Part part = TestShop.part(TestShop.door(new BodyLineDraft("swage line", 0.0, 330.0, 700.0, 330.0)));
         Footprint f =
                 DentFootprint.of(part, new DepthField(List.of(new Dent(340, 240, 120, 100, 0, 2, Dent.Profile.BOWL))));
         assertThat(f.zone(Zone.Kind.FINE_320).shape().getEnvelopeInternal().getMaxY())
@@ -102,7 +102,7 @@ class DentFootprintTest {
 
     @Test
     void aLineThroughTheRepairIsCrossedAndSaidSo() {
-        Part part = Bench.part(Bench.door(new BodyLineDraft("crease", 0.0, 250.0, 700.0, 250.0)));
+        Part part = TestShop.part(TestShop.door(new BodyLineDraft("crease", 0.0, 250.0, 700.0, 250.0)));
         Footprint f =
                 DentFootprint.of(part, new DepthField(List.of(new Dent(340, 240, 120, 100, 0, 2, Dent.Profile.BOWL))));
         assertThat(f.flags()).anySatisfy(s -> assertThat(s).contains("crosses the crease"));
@@ -116,7 +116,7 @@ class DentFootprintTest {
         double near = TradeBook.value("dent.body-line-near");
         for (double gap : new double[] {near - 1, near + 1}) {
             double y = 150 + reach + gap;
-            Part part = Bench.part(Bench.door(new BodyLineDraft("waist line", 0.0, y, 700.0, y)));
+            Part part = TestShop.part(TestShop.door(new BodyLineDraft("waist line", 0.0, y, 700.0, y)));
             Footprint f = DentFootprint.of(
                     part, new DepthField(List.of(new Dent(340, 150, 120, 100, 0, 2, Dent.Profile.BOWL))));
             assertThat(f.flags().stream().anyMatch(s -> s.contains("take the 320 up to it")))
@@ -127,7 +127,7 @@ class DentFootprintTest {
     @Test
     @DisplayName("what is planned of two dents together is what is planned of each alone, joined")
     void dentsOnBothSidesOfALineHaveTheirOwnZones() {
-        Part part = Bench.part(Bench.door(new BodyLineDraft("crease", 0.0, 260.0, 700.0, 260.0)));
+        Part part = TestShop.part(TestShop.door(new BodyLineDraft("crease", 0.0, 260.0, 700.0, 260.0)));
         int[] held = {0};
         Seeds.forEach(150, (r, i) -> {
             Dent below =

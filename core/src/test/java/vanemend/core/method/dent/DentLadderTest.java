@@ -6,8 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.damage.Dent;
 import vanemend.core.damage.DepthField;
 import vanemend.core.footprint.Footprint;
@@ -19,13 +19,14 @@ import vanemend.core.trade.HouseRules;
 
 class DentLadderTest {
     private static final Footprint FOOTPRINT = DentFootprint.of(
-            Bench.part(Bench.door()), new DepthField(List.of(new Dent(340, 240, 120, 100, 0, 2.8, Dent.Profile.BOWL))));
+            TestShop.part(TestShop.door()),
+            new DepthField(List.of(new Dent(340, 240, 120, 100, 0, 2.8, Dent.Profile.BOWL))));
     private static final HouseRules QUICK = HouseRules.defaults().with("ladder", "quick");
 
     private static List<ShelfItem> papers(int... grades) {
         List<ShelfItem> out = new ArrayList<>();
         for (int g : grades) {
-            out.add(Bench.paper("P", g));
+            out.add(TestShop.paper("P", g));
         }
         return out;
     }
@@ -61,12 +62,12 @@ class DentLadderTest {
     @Test
     void gradingsAreComparedByGrain() {
         List<ShelfItem> shelf = papers(80, 120, 180, 240);
-        shelf.add(Bench.paper("CAMI", 320));
+        shelf.add(TestShop.paper("CAMI", 320));
         // CAMI 320 is 36 µm, far finer than P320 at 46.2 µm: it does not stand in for it.
         assertThat(DentLadder.of(FOOTPRINT, HouseRules.defaults(), shelf, true).whole())
                 .isFalse();
         List<ShelfItem> cami = papers(80, 120, 240, 320);
-        cami.add(Bench.paper("CAMI", 180));
+        cami.add(TestShop.paper("CAMI", 180));
         assertThat(DentLadder.of(FOOTPRINT, HouseRules.defaults(), cami, true).whole())
                 .isTrue();
     }
@@ -85,7 +86,7 @@ class DentLadderTest {
             List<ShelfItem> shelf = new ArrayList<>();
             for (int g : grades) {
                 if (r.nextInt(3) > 0) {
-                    shelf.add(Bench.paper(r.nextInt(4) == 0 && g <= 320 ? "CAMI" : "P", g));
+                    shelf.add(TestShop.paper(r.nextInt(4) == 0 && g <= 320 ? "CAMI" : "P", g));
                 }
             }
             HouseRules house = i % 2 == 0 ? QUICK : HouseRules.defaults();

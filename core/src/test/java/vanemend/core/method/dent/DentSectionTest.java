@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import vanemend.core.Bench;
 import vanemend.core.Seeds;
+import vanemend.core.TestShop;
 import vanemend.core.damage.Dent;
 import vanemend.core.damage.DepthField;
 import vanemend.core.footprint.Footprint;
@@ -15,7 +15,7 @@ import vanemend.core.section.Layer;
 import vanemend.core.section.Section;
 
 class DentSectionTest {
-    private static final Part PART = Bench.part(Bench.door());
+    private static final Part PART = TestShop.part(TestShop.door());
 
     private static Section cut(List<Dent> dents, boolean filled) {
         DepthField field = new DepthField(dents);
@@ -34,7 +34,7 @@ class DentSectionTest {
     @Test
     void layersNeitherOverlapNorGape() {
         Seeds.forEach(120, (r, i) -> {
-            Section s = cut(Bench.dents(r), i % 2 == 0);
+            Section s = cut(TestShop.dents(r), i % 2 == 0);
             for (int k = 0; k + 1 < s.layers().size(); k++) {
                 Layer below = s.layers().get(k);
                 Layer above = s.layers().get(k + 1);

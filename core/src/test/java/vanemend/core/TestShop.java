@@ -33,14 +33,14 @@ import vanemend.core.trade.HouseRules;
 import vanemend.core.verdict.Limits;
 
 /** A made-up bench for tests: a steel door, a full shelf, a day at 21 °C. */
-public final class Bench {
+public final class TestShop {
     public static final Instant NOW = Instant.parse("2026-11-24T09:00:00Z");
     public static final LocalDate TODAY = LocalDate.of(2026, 11, 24);
     public static final ZoneId ZONE = ZoneId.of("Europe/London");
 
     private static final YAMLMapper YAML = new YAMLMapper();
 
-    private Bench() {}
+    private TestShop() {}
 
     public static ShelfItem mix(String id, String classId, double work, LabelTime... sand) {
         return item(

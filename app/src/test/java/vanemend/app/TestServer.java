@@ -15,7 +15,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** The real application on a free port against a real MariaDB of its own, started once for all tests of this module. */
-public final class TestBench {
+public final class TestServer {
     /** Password of every demo account here. */
     public static final String PASSWORD = "test-bench-password";
 
@@ -29,12 +29,12 @@ public final class TestBench {
     private static final Instant BEGAN = Instant.now();
 
     private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
-    private static final TestBench ONE = new TestBench("vanemend_test", true);
+    private static final TestServer ONE = new TestServer("vanemend_test", true);
 
     private final ConfigurableApplicationContext app;
     private final String url;
 
-    private TestBench(String name, boolean demo) {
+    private TestServer(String name, boolean demo) {
         Path dir = ROOT.resolve("app/target/test-bench");
         String[] words = database("up", dir).split(" ");
         Runtime.getRuntime().addShutdownHook(new Thread(() -> database("down", dir)));
@@ -126,7 +126,7 @@ public final class TestBench {
 
     /** The first lead of another installation, on an empty database of its own, that ends with {@code visit}. */
     public static void elsewhere(Consumer<Caller> visit) {
-        TestBench other = new TestBench("vanemend_elsewhere", false);
+        TestServer other = new TestServer("vanemend_elsewhere", false);
         try {
             visit.accept(as(new Caller(other.url), "lead"));
         } finally {

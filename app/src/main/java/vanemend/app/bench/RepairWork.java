@@ -41,7 +41,7 @@ import vanemend.core.verdict.Overrule;
 
 /** Planning, starting, running and recording repairs: the store and the core brought together. */
 @Component
-public class Bench {
+public class RepairWork {
     /** What was computed from a draft; problems say what cannot be taken. */
     public record Worked(Optional<Workup> workup, List<InputProblem> problems) {}
 
@@ -75,7 +75,7 @@ public class Bench {
     private final Clock clock;
     private final Bell bell;
 
-    Bench(Repairs repairs, BenchEvents events, Shop shop, Clock clock, Bell bell) {
+    RepairWork(Repairs repairs, BenchEvents events, Shop shop, Clock clock, Bell bell) {
         this.repairs = repairs;
         this.events = events;
         this.shop = shop;
@@ -305,33 +305,6 @@ public class Bench {
                 && r.quantity() == row.quantity()
                 && r.value() == row.value()
                 && (row.step().isEmpty() || r.step().equals(row.step()));
-    }
-
-    /** Notes in the run that the picture {@code clientId} was taken at {@code step}; twice counts once. */
-    @Transactional
-    public void pictured(long id, UUID clientId, String step, Account who) {
-        repairs.lock(id);
-        if (events.holder(clientId).isPresent()) {
-            return;
-        }
-        Running run = running(id);
-        if (run.state().steps().stream().noneMatch(s -> s.id().equals(step))) {
-            throw new Refused(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    "Picture",
-                    "The step that this picture is of is not in this run.");
-        }
-        events.add(id, BenchEvent.picture(clientId, moment(), who.name(), step), who.id());
-        bell.ringAfterCommit(id);
-    }
-
-    /** A picture was taken away: where it stood in the run it is taken back there too, with the same reason. */
-    @Transactional
-    public void pictureAway(long id, UUID clientId, String why, Account who) {
-        repairs.lock(id);
-        if (events.holder(clientId).isPresent()) {
-            events.add(id, BenchEvent.undo(UUID.randomUUID(), moment(), who.name(), clientId, why), who.id());
-        }
     }
 
     /** Now, to the millisecond that the store keeps. */
