@@ -5,14 +5,14 @@ import { BenchPlace } from "./bench/bench";
 import { SignIn } from "./door/sign-in";
 import { Repair } from "./repair/repair";
 import { RunScreen } from "./repair/run/run";
-import { Records } from "./repairs/records";
-import { Repairs } from "./repairs/repairs";
 import { Mishap } from "./shell/mishap";
 import { Shell } from "./shell/shell";
 
 const Rules = lazy(() => import("./rules/rules"));
 const Devices = lazy(() => import("./devices/devices"));
 const Audit = lazy(() => import("./repairs/audit"));
+const Repairs = lazy(() => import("./repairs/repairs"));
+const Records = lazy(() => import("./repairs/records"));
 const PeoplePlace = lazy(() => import("./repairs/people"));
 const ShelfPlace = lazy(() => import("./shelf/shelf"));
 

@@ -1,3 +1,4 @@
+import { lazy, Suspense } from "react";
 import { Undo2 } from "lucide-react";
 import { Navigate, useNavigate, useParams } from "react-router";
 import { useRun, useZone } from "../api/queries";
@@ -9,13 +10,15 @@ import { LitProvider } from "./drawing/lit";
 import { Figures } from "./figures";
 import { FootprintStation } from "./footprint/footprint";
 import { PartStation } from "./part/part";
-import { RecordStation } from "./record/record";
 import { StackStation } from "./stack/stack";
 import { STATIONS, standings, type Station, Stations, WORDS } from "./stations";
 import { StepsStation } from "./steps/steps";
 import { type DraftOnScreen, useDraft } from "./use-draft";
 import { VerdictMark } from "./verdict-mark";
 import { VerdictStation } from "./verdict/verdict";
+
+/** Asked for when the work is done: loaded when it is opened. */
+const RecordStation = lazy(() => import("./record/record"));
 
 /** A repair: its title, its eight stations, the drawing pair in the middle, the figures at the right. */
 export function Repair() {
@@ -64,7 +67,9 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
       <Stations id={id} at={station} standing={standing} />
       <LitProvider>
         {station === "record" ? (
-          <RecordStation id={id} frozen={frozen} />
+          <Suspense fallback={<p className="p-6 text-20">One moment.</p>}>
+            <RecordStation id={id} frozen={frozen} />
+          </Suspense>
         ) : station === "steps" ? (
           <div className="flex min-h-0 flex-1">
             <section className="min-w-0 flex-1" aria-label="Steps">

@@ -26,7 +26,7 @@ const SORTS: Record<Api["Word"]["sort"], string> = {
 };
 
 /** Every record, found by what is asked months later: vehicle, lot, material, damage, person, day. */
-export function Records() {
+export default function Records() {
   const [find, setFind] = useState("");
   const me = useMe();
   const navigate = useNavigate();

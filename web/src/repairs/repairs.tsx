@@ -32,7 +32,7 @@ const FRESH: Api["RepairDraft"] = {
 };
 
 /** All repairs, by what they wait for. */
-export function Repairs() {
+export default function Repairs() {
   const repairs = useRepairs();
   const navigate = useNavigate();
   const [find, setFind] = useState("");

@@ -17,7 +17,7 @@ const span = (min: number) =>
   min < 10 ? `${Math.floor(min)}:${String(Math.floor((min * 60) % 60)).padStart(2, "0")}` : minutes(min, "down");
 
 /** Station 8: planned against done. */
-export function RecordStation({ id, frozen }: { id: number; frozen: boolean }) {
+export default function RecordStation({ id, frozen }: { id: number; frozen: boolean }) {
   const record = useRecord(id, frozen);
   if (!frozen) {
     return (

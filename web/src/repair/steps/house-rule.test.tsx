@@ -27,6 +27,7 @@ const open = async () => {
     [keys.housePages, pages],
   ]);
   await userEvent.click(screen.getByRole("button", { name: "House rule" }));
+  await screen.findByRole("button", { name: "Leave it out" });
 };
 
 describe("a house rule at a step", () => {
