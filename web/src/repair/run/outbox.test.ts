@@ -49,7 +49,9 @@ describe("outbox", () => {
     b.push(1, event(1));
     b.push(1, event(2));
     await vi.waitFor(() => expect(sent).toEqual(["e1", "e2"]), 10_000);
-    expect(b.snapshot().reachable).toBe(true);
+    // What was sent is still being put away.
+    await settled(b);
+    await vi.waitFor(() => expect(b.snapshot().reachable).toBe(true));
   }, 12_000);
 
   it("hands on the run that the server answered, and says what was refused", async () => {
@@ -90,10 +92,11 @@ describe("outbox", () => {
   }, 8_000);
 
   it("waits at the door when the session has ended, and loses nothing", async () => {
-    const b = box("door", () => Promise.reject(new Problem(401, "Sign-in", "sign in", {})));
+    const send = vi.fn(() => Promise.reject(new Problem(401, "Sign-in", "sign in", {})));
+    const b = box("door", send);
     await b.open(() => {});
     b.push(1, event(1));
-    await new Promise((r) => setTimeout(r, 50));
+    await vi.waitFor(() => expect(send).toHaveBeenCalled());
     expect(b.snapshot().pending).toHaveLength(1);
     expect(b.snapshot().refused).toEqual([]);
   });
