@@ -4,7 +4,15 @@ import { ask, type Api, problemsOf } from "../../api/client";
 import { keys, queryClient, useHousePages, useTold } from "../../api/queries";
 import { Choice, Line, Measure, problemAt } from "../../shell/field";
 import { useAsked } from "../run/asks";
-import type { RulePlace } from "./house-rule";
+import type { DraftOnScreen } from "../use-draft";
+
+/** The step that a rule is about, in the plan at hand. */
+export interface RulePlace {
+  plan: Api["Plan"];
+  drawing: Api["Drawing"];
+  at: number;
+  on: DraftOnScreen;
+}
 
 type Rule = Api["PageRuleDraft"];
 type Kind = NonNullable<Rule["kind"]>;

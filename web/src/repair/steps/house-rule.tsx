@@ -1,20 +1,11 @@
 import { ScrollText } from "lucide-react";
 import { lazy, Suspense, useState } from "react";
-import type { Api } from "../../api/client";
 import { useMe } from "../../shell/me";
 import { SheetDialog } from "../../shell/sheet-dialog";
-import type { DraftOnScreen } from "../use-draft";
+import type { RulePlace } from "./house-rule-form";
 
 /** A lead's, and seldom: loaded when it is opened. */
 const HouseRuleForm = lazy(() => import("./house-rule-form"));
-
-/** The step that a rule is about, in the plan at hand. */
-export interface RulePlace {
-  plan: Api["Plan"];
-  drawing: Api["Drawing"];
-  at: number;
-  on: DraftOnScreen;
-}
 
 /** What a lead changes of the method's page at one step, for every repair that is started from now on. */
 export function HouseRuleButton(place: RulePlace) {
