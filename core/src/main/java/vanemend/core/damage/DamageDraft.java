@@ -61,6 +61,56 @@ public record DamageDraft(
      */
     public record FilmDraft(Double peakUm, Double soundUm, Double totalUm, Double takeUm) {}
 
+    /** A copy {@code length} by {@code width}, mm. */
+    public DamageDraft sized(Double length, Double width) {
+        return copy(length, width, angleDeg, depthMm, film);
+    }
+
+    /** A copy as deep as {@code mm}. */
+    public DamageDraft deep(Double mm) {
+        return copy(lengthMm, widthMm, angleDeg, mm, film);
+    }
+
+    /** A copy at {@code deg} from square. */
+    public DamageDraft slanted(Double deg) {
+        return copy(lengthMm, widthMm, deg, depthMm, film);
+    }
+
+    /** A copy with the sound film beside it as read, µm. */
+    public DamageDraft beside(Double soundUm) {
+        return film == null
+                ? this
+                : copy(
+                        lengthMm,
+                        widthMm,
+                        angleDeg,
+                        depthMm,
+                        new FilmDraft(film.peakUm(), soundUm, film.totalUm(), film.takeUm()));
+    }
+
+    private DamageDraft copy(Double length, Double width, Double angle, Double depth, FilmDraft readings) {
+        return new DamageDraft(
+                kind,
+                xMm,
+                yMm,
+                length,
+                width,
+                angle,
+                depth,
+                profile,
+                trace,
+                through,
+                ends,
+                fromChip,
+                rustPastMm,
+                soundMm,
+                pieceKept,
+                groundBelow,
+                chip,
+                injury,
+                readings);
+    }
+
     private static final int MOST = 60;
     private static final int MOST_CORNERS = 60;
     private static final double SMALLEST_MM = 3;

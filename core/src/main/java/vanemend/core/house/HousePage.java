@@ -175,7 +175,8 @@ public record HousePage(MethodSteps page, List<HouseChange> changes) {
                 List.of(),
                 a.acts(),
                 "",
-                Optional.empty());
+                Optional.empty(),
+                List.of());
     }
 
     /** The book's caution for {@code act}; a house's own words are added to it and never stand in its place. */

@@ -2,6 +2,7 @@ package vanemend.core.method;
 
 import java.util.List;
 import java.util.Optional;
+import vanemend.core.trade.Quantity;
 
 /**
  * What must be true to go on.
@@ -11,17 +12,42 @@ import java.util.Optional;
  * @param yesNote what follows
  * @param no the other answer
  * @param branches what the other answer can mean; one at least
+ * @param reads readings that are part of the good answer: without them a hand may still give it, and that stands in the record
  */
-public record Gate(String question, String yes, String yesNote, String no, List<Branch> branches) {
+public record Gate(
+        String question, String yes, String yesNote, String no, List<Branch> branches, List<Quantity> reads) {
     /**
      * One way a gate can fail.
      *
      * @param id name
      * @param label as said
      * @param note what follows
-     * @param loop rework loop that is inserted before the gate is asked again
+     * @param loop rework loop that is inserted before the gate is asked again; empty where it stops the work
+     * @param weight {@code STOP} or {@code NEVER} where the work cannot go on as it stands, else {@code OTHER}: the loop is walked
      */
-    public record Branch(String id, String label, String note, String loop) {}
+    public record Branch(String id, String label, String note, String loop, Weight weight) {
+        public Branch {
+            weight = weight == null ? Weight.OTHER : weight;
+            if (loop.isEmpty() != weight.stops()) {
+                throw new IllegalArgumentException("“" + label + "” leads into a loop or stops the work, one of both");
+            }
+        }
+
+        /** A way that leads into {@code loop}. */
+        public Branch(String id, String label, String note, String loop) {
+            this(id, label, note, loop, Weight.OTHER);
+        }
+    }
+
+    /** A gate that is answered by looking. */
+    public Gate(String question, String yes, String yesNote, String no, List<Branch> branches) {
+        this(question, yes, yesNote, no, branches, List.of());
+    }
+
+    /** A copy whose good answer takes {@code more} readings. */
+    public Gate reading(Quantity... more) {
+        return new Gate(question, yes, yesNote, no, branches, List.of(more));
+    }
 
     /** The good answer, as it is kept. */
     public static final String YES = "yes";
@@ -35,6 +61,7 @@ public record Gate(String question, String yes, String yesNote, String no, List<
     }
 
     public Gate {
+        reads = reads == null ? List.of() : List.copyOf(reads);
         if (branches.isEmpty()) {
             throw new IllegalArgumentException("a gate that cannot fail is no gate: " + question);
         }

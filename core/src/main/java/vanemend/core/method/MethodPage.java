@@ -43,6 +43,11 @@ public abstract class MethodPage extends MixingPage {
         return new Gate.Branch(id, label, note, loop);
     }
 
+    /** An answer that stops the work: {@code weight} is STOP or NEVER, {@code note} what to do then. */
+    protected static Gate.Branch stop(String id, String label, String note, Weight weight) {
+        return new Gate.Branch(id, label, note, "", weight);
+    }
+
     protected StepBuilder look(String id, String title, String detail, Zone.Kind zone, Gate gate) {
         return step(id, Kind.GATE, title)
                 .detail(detail)
@@ -119,7 +124,9 @@ public abstract class MethodPage extends MixingPage {
             return List.of();
         }
         dewAsked = true;
-        double least = Math.ceil(kit.job().shop().air().dewPointC() + TradeBook.value("air.dew-margin"));
+        // To the tenth that a thermometer shows, so that the figure asked is the figure judged.
+        double least =
+                Math.ceil((kit.job().shop().air().dewPointC() + TradeBook.value("air.dew-margin")) * 10 - 1e-9) / 10;
         loops.add(new Loop(
                 "warm-again",
                 "Warm and dry the part",
@@ -133,17 +140,55 @@ public abstract class MethodPage extends MixingPage {
         return List.of(look(
                         "dew",
                         "Surface over the dew point?",
-                        "Dew point " + Text.of(Math.round(kit.job().shop().air().dewPointC()), "°C")
+                        "Dew point " + Text.of(Math.round(kit.job().shop().air().dewPointC() * 10) / 10.0, "°C")
                                 + " in today's air: the surface at " + Text.atLeast(least, "°C")
                                 + " or more, no mist from a breath that stays.",
                         zone,
                         gate(
-                                "Surface at " + Text.atLeast(least, "°C") + " or more, and dry?",
-                                "Dry",
-                                "go on",
-                                "Too near",
-                                branch("dew", "Too near the dew point", "warm it, wipe it dry", "warm-again")))
+                                        "Surface at " + Text.atLeast(least, "°C") + " or more, and dry?",
+                                        "Dry",
+                                        "go on",
+                                        "Too near",
+                                        branch("dew", "Too near the dew point", "warm it, wipe it dry", "warm-again"))
+                                .reading(Quantity.SURFACE_C))
                 .asks(Quantity.SURFACE_C, Quantity.AIR_C, Quantity.RH_PERCENT)
+                .watches(
+                        Watch.limit(
+                                        "dew",
+                                        Quantity.SURFACE_C,
+                                        Watch.Sense.OVER_DEW,
+                                        "air.dew-margin",
+                                        Weight.STOP,
+                                        "Too near the dew point",
+                                        "Warm it, wipe it dry, read again.")
+                                .leaving("warm-again"),
+                        Watch.limit(
+                                        "cold",
+                                        Quantity.SURFACE_C,
+                                        Watch.Sense.AT_LEAST,
+                                        "limit.any-cold.from",
+                                        Weight.STOP,
+                                        "Too cold",
+                                        "Warm the part, then read again.")
+                                .leaving("warm-again"),
+                        Watch.limit(
+                                        "cold-air",
+                                        Quantity.AIR_C,
+                                        Watch.Sense.AT_LEAST,
+                                        "limit.any-cold.from",
+                                        Weight.STOP,
+                                        "Air too cold",
+                                        "Warm the shop, then read again.")
+                                .leaving("warm-again"),
+                        Watch.limit(
+                                        "humid",
+                                        Quantity.RH_PERCENT,
+                                        Watch.Sense.AT_MOST,
+                                        "limit.any-humid.upTo",
+                                        Weight.STOP,
+                                        "Air too damp",
+                                        "Wait for drier air, then read again.")
+                                .leaving("warm-again"))
                 .acts(Act.SURFACE_DRY));
     }
 
@@ -308,7 +353,7 @@ public abstract class MethodPage extends MixingPage {
             b.material(x.material());
             clock(b, x, label);
             // Surface readings move the clock where the label's own times say how.
-            x.law().ifPresent(l -> b.asks(Quantity.SURFACE_C));
+            x.law().ifPresent(l -> b.asks(Quantity.SURFACE_C).watches(notOver(l)));
         });
         return b;
     }

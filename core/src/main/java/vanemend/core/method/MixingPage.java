@@ -167,6 +167,7 @@ public abstract class MixingPage {
                 .material(mix.pour().material())
                 .mix(mix.id())
                 .asks(Quantity.SURFACE_C)
+                .watches(notOver(mix.law()))
                 .clock(
                         Clock.Kind.FROM,
                         "Sand from",
@@ -183,6 +184,25 @@ public abstract class MixingPage {
                         List.of(new Gate.Branch("soft", "Still soft", "wait and try again", "wait-again"))))
                 .acts(Act.CURE_FACE);
         return lamp ? b.caution("lamp").needs(Resource.LAMP).acts(Act.HEAT, Act.COOL) : b;
+    }
+
+    /** What cures by {@code law} is kept under its cap; over it nothing goes on until it is read cooler. */
+    protected static Watch notOver(CureLaw law) {
+        return new Watch(
+                "hot",
+                Quantity.SURFACE_C,
+                Watch.Sense.AT_MOST,
+                law.capC(),
+                Weight.STOP,
+                false,
+                "wait-again",
+                "",
+                1,
+                "Over its cap",
+                "Heat off, let it cool, read again: over its cap it shrinks and lifts at the edge.",
+                law.capC() == TradeBook.value("cure.polyester.cap")
+                        ? TradeBook.shipped().entry("cure.polyester.cap").shown()
+                        : "figure of its material class");
     }
 
     /** What "still soft" and "still wet" lead to: heat only as far as what cures, and what it lies on, stand it. */

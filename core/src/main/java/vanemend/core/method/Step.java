@@ -33,6 +33,7 @@ import vanemend.core.trade.Quantity;
  * @param acts what it does to the part, as interlocks ask
  * @param portion portion that it uses; empty for none
  * @param wanted what the house wants before it is done; empty for nothing
+ * @param watches what a reading taken here is held against
  */
 public record Step(
         String id,
@@ -56,9 +57,11 @@ public record Step(
         List<String> after,
         List<Act> acts,
         String portion,
-        Optional<Wanted> wanted) {
+        Optional<Wanted> wanted,
+        List<Watch> watches) {
 
     public Step {
+        watches = watches == null ? List.of() : List.copyOf(watches);
         acts = acts == null ? List.of() : List.copyOf(acts);
         portion = portion == null ? "" : portion;
         wanted = wanted == null ? Optional.empty() : wanted;
@@ -138,81 +141,38 @@ public record Step(
 
     /** A copy under another id and predecessors, for a rework loop. */
     public Step as(String newId, List<String> newAfter) {
-        return new Step(
-                newId, kind, title, detail, zone, layer, tool, paper, material, amount, figure, activeMin, clock, gate,
-                mix, asks, cautions, resources, newAfter, acts, portion, wanted);
+        return StepBuilder.of(newId, title, this).build(newAfter);
     }
 
     /** A copy with another amount, the figure shown for it, and other hands-on minutes. */
     public Step amounting(String newAmount, String newFigure, double min) {
-        return new Step(
-                id, kind, title, detail, zone, layer, tool, paper, material, newAmount, newFigure, min, clock, gate,
-                mix, asks, cautions, resources, after, acts, portion, wanted);
+        return copy().amount(newAmount).figure(newFigure).active(min).build(after);
     }
 
     /** A copy with other hands-on minutes. */
     public Step lasting(double min) {
-        return new Step(
-                id, kind, title, detail, zone, layer, tool, paper, material, amount, figure, min, clock, gate, mix,
-                asks, cautions, resources, after, acts, portion, wanted);
+        return copy().active(min).build(after);
     }
 
     /** A copy in other words; an empty text leaves the one that is there. */
     public Step saying(String otherTitle, String otherDetail) {
-        return new Step(
-                id,
-                kind,
-                otherTitle.isEmpty() ? title : otherTitle,
-                otherDetail.isEmpty() ? detail : otherDetail,
-                zone,
-                layer,
-                tool,
-                paper,
-                material,
-                amount,
-                figure,
-                activeMin,
-                clock,
-                gate,
-                mix,
-                asks,
-                cautions,
-                resources,
-                after,
-                acts,
-                portion,
-                wanted);
+        return StepBuilder.of(id, otherTitle.isEmpty() ? title : otherTitle, this)
+                .detail(otherDetail.isEmpty() ? detail : otherDetail)
+                .build(after);
     }
 
     /** A copy that is not done without {@code more}, a reading of which is asked for here. */
     public Step wanting(Wanted more) {
-        List<Quantity> all = Stream.concat(asks.stream(), more.readings().stream())
-                .distinct()
-                .toList();
-        Wanted both = wanted.map(w -> w.and(more)).orElse(more);
-        return new Step(
-                id,
-                kind,
-                title,
-                detail,
-                zone,
-                layer,
-                tool,
-                paper,
-                material,
-                amount,
-                figure,
-                activeMin,
-                clock,
-                gate,
-                mix,
-                all,
-                cautions,
-                resources,
-                after,
-                acts,
-                portion,
-                Optional.of(both));
+        return copy().asks(more.readings().stream()
+                        .filter(q -> !asks.contains(q))
+                        .distinct()
+                        .toArray(Quantity[]::new))
+                .wanted(wanted.map(w -> w.and(more)).orElse(more))
+                .build(after);
+    }
+
+    private StepBuilder copy() {
+        return StepBuilder.of(id, title, this);
     }
 
     /** Its title where there is little room: a paper and its tool say what is sanded with, else as it stands. */

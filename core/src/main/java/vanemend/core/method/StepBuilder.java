@@ -30,11 +30,38 @@ public final class StepBuilder {
     private Optional<Gate> gate = Optional.empty();
     private double active;
     private final Set<Act> acts = EnumSet.noneOf(Act.class);
+    private final List<Watch> watches = new ArrayList<>();
+    private Optional<Step.Wanted> wanted = Optional.empty();
 
     StepBuilder(String id, Kind kind, String title) {
         this.id = id;
         this.kind = kind;
         this.title = title;
+    }
+
+    /** Everything of {@code s} under another id and title. */
+    static StepBuilder of(String id, String title, Step s) {
+        StepBuilder b = new StepBuilder(id, s.kind(), title)
+                .detail(s.detail())
+                .layer(s.layer())
+                .tool(s.tool())
+                .paper(s.paper())
+                .material(s.material())
+                .amount(s.amount())
+                .figure(s.figure())
+                .mix(s.mix())
+                .portion(s.portion())
+                .active(s.activeMin());
+        b.zone = s.zone();
+        b.clock = s.clock();
+        b.gate = s.gate();
+        b.wanted = s.wanted();
+        b.asks.addAll(s.asks());
+        b.cautions.addAll(s.cautions());
+        b.resources.addAll(s.resources());
+        b.acts.addAll(s.acts());
+        b.watches.addAll(s.watches());
+        return b;
     }
 
     public StepBuilder detail(String s) {
@@ -118,6 +145,17 @@ public final class StepBuilder {
         return this;
     }
 
+    /** A reading taken here is held against {@code all}. */
+    public StepBuilder watches(Watch... all) {
+        watches.addAll(List.of(all));
+        return this;
+    }
+
+    StepBuilder wanted(Step.Wanted w) {
+        wanted = Optional.of(w);
+        return this;
+    }
+
     public StepBuilder caution(String cautionId) {
         return caution(TradeBook.shipped().caution(cautionId));
     }
@@ -143,7 +181,7 @@ public final class StepBuilder {
     }
 
     Step build(List<String> after) {
-        if (active > 0) {
+        if (active > 0 && !resources.contains(Resource.HANDS)) {
             resources.addFirst(Resource.HANDS);
         }
         return new Step(
@@ -168,7 +206,8 @@ public final class StepBuilder {
                 after,
                 List.copyOf(acts),
                 get("portion"),
-                Optional.empty());
+                wanted,
+                List.copyOf(watches));
     }
 
     private String get(String name) {

@@ -40,6 +40,7 @@ import vanemend.core.trade.SchoolFollowed;
  * @param broken interlocks that an edit of the plan or a rule of the house breaks
  * @param edits what was changed by hand, in the order of the draft's edits
  * @param house what the house does otherwise than the method's page says
+ * @param binds whether a stop holds the run; in plans of earlier releases it was told and held nothing
  */
 public record Plan(
         MethodId method,
@@ -62,7 +63,8 @@ public record Plan(
         List<Shopping> shopping,
         List<Interlock.Broken> broken,
         List<EditMade> edits,
-        List<HouseChange> house) {
+        List<HouseChange> house,
+        boolean binds) {
     /** The mix called {@code id}. */
     public MixPlan mix(String id) {
         return mixes.stream()

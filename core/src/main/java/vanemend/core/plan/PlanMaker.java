@@ -64,7 +64,8 @@ final class PlanMaker {
                 shopping(layout, laid),
                 broken(book.steps(), edited, layout.paperFaults()),
                 PlanEdits.made(page.steps(), draft.edits()),
-                house.changes());
+                house.changes(),
+                true);
     }
 
     /** What the order of steps and the papers break, with the titles that the plan shows. */

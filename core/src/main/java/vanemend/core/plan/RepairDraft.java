@@ -50,6 +50,12 @@ public record RepairDraft(
                 part, damages, pins, drying, houseRules, cutYMm, promisedAt, recipe, signed, edits, lightAt);
     }
 
+    /** A copy of the same repair with {@code other} damage. */
+    public RepairDraft damaged(List<DamageDraft> other) {
+        return new RepairDraft(
+                part, other, pins, drying, houseRules, cutYMm, promisedAt, recipe, overrules, edits, lightAt);
+    }
+
     /** What a layout follows of it where it can. */
     Wishes wishes() {
         return new Wishes(

@@ -23,6 +23,14 @@ public record Deviation(Kind kind, String step, Instant at, String text, String 
         WENT_ON_EARLY,
         AGAINST_READING,
         PLAN_CHANGED,
-        WANTED_NOT_GIVEN
+        WANTED_NOT_GIVEN,
+        NOT_READ,
+        OTHER_THAN_PLANNED,
+        STOPPED,
+        AGAINST_STOP,
+        LOOKED_AGAIN,
+        STARTED_THOUGH,
+        MIX_SCRAPPED,
+        ENDED
     }
 }

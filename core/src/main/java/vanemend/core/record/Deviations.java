@@ -5,7 +5,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.Peroxide;
 import vanemend.core.cure.Wait;
@@ -14,9 +16,11 @@ import vanemend.core.method.Gate;
 import vanemend.core.method.Interlock;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
+import vanemend.core.method.Watch;
+import vanemend.core.method.Weight;
 import vanemend.core.plan.Plan;
 import vanemend.core.run.Clocks;
-import vanemend.core.run.ReadingFinding;
+import vanemend.core.run.Finding;
 import vanemend.core.run.RunState;
 import vanemend.core.run.RunState.MixDone;
 import vanemend.core.run.RunState.RunStep;
@@ -34,30 +38,49 @@ final class Deviations {
         List<Deviation> out = new ArrayList<>();
         state.startedAt().ifPresent(begun -> plan.broken().forEach(b -> out.add(changed(plan, b, begun))));
         for (MixDone m : state.mixes()) {
-            doseDeviation(plan, m).ifPresent(out::add);
+            if (m.scrapped().isPresent() || m.carried()) {
+                continue;
+            }
+            doseDeviation(plan, state, m).ifPresent(out::add);
             lateSpread(plan, m).ifPresent(out::add);
             earlySanding(plan, state, m).ifPresent(out::add);
         }
         for (RunStep s : state.steps()) {
-            if (s.doneAt().isPresent()) {
+            if (s.scrapped()) {
+                out.add(scrapped(plan, state, s));
+            } else if (s.doneAt().isPresent() && !s.carried()) {
                 lateLaying(s).ifPresent(out::add);
                 wentOnEarly(plan, state, s).ifPresent(out::add);
                 againstReading(plan, state, s).ifPresent(out::add);
+                notRead(state, s).ifPresent(out::add);
+                startedThough(s).ifPresent(out::add);
                 state.missing(s).map(w -> notGiven(s, w)).ifPresent(out::add);
             }
         }
         for (RunState.Reading r : state.readings()) {
             hot(plan, state, r).ifPresent(out::add);
-            double deep = Limits.rule("metal-too-deep").from().orElseThrow();
-            if (r.quantity() == Quantity.DEPTH_MM && plan.method() == MethodId.METAL_DENT && r.value() > deep) {
-                out.add(new Deviation(
-                        Deviation.Kind.TOO_DEEP,
-                        r.step(),
-                        r.at(),
-                        "Depth left " + Text.atLeast(r.value(), "mm") + ", at most " + Text.atMost(deep, "mm"),
-                        "Thick filler cracks and prints through: back to straightening."));
+            if (plan.binds()) {
+                step(state, r.step())
+                        .filter(s -> !s.carried())
+                        .ifPresent(s -> otherThanPlanned(plan, state, s, r, out));
+            } else {
+                tooDeep(plan, r).ifPresent(out::add);
             }
         }
+        state.against()
+                .forEach(a -> out.add(new Deviation(
+                        Deviation.Kind.AGAINST_STOP,
+                        a.stop().step(),
+                        a.at(),
+                        a.by() + " went against a stop: " + a.why(),
+                        a.stop().said())));
+        state.ended()
+                .ifPresent(e -> out.add(new Deviation(
+                        Deviation.Kind.ENDED,
+                        "",
+                        e.at(),
+                        "Ended before the last step: " + e.how().word().toLowerCase(Locale.ROOT) + ". " + e.why(),
+                        "The rest of the plan was not done.")));
         out.sort(Comparator.comparing(Deviation::at));
         return List.copyOf(out);
     }
@@ -126,6 +149,99 @@ final class Deviations {
                         "Laid while gelling: it does not wet what it lies on and lets go from there."));
     }
 
+    /** What was read and is not what the plan was made for, or past what it stands; the first of each kind at a step is told. */
+    private static void otherThanPlanned(
+            Plan plan, RunState state, RunStep s, RunState.Reading r, List<Deviation> out) {
+        for (Watch w : s.step().watches()) {
+            if (w.quantity() != r.quantity() || w.id().equals("hot")) {
+                continue;
+            }
+            Finding f = Finding.of(w, s.step(), r.step(), r.value(), state.readings(), plan.air());
+            if (f.weight() == Weight.FINE) {
+                continue;
+            }
+            String follows = w.follows() + followed(plan, state, w);
+            out.add(new Deviation(
+                    f.stops() ? Deviation.Kind.STOPPED : Deviation.Kind.OTHER_THAN_PLANNED,
+                    r.step(),
+                    r.at(),
+                    f.said().replace(" " + w.follows(), ""),
+                    follows));
+        }
+    }
+
+    /** By how much the mix that follows a reading changed. */
+    private static String followed(Plan plan, RunState state, Watch w) {
+        return state.mixes().stream()
+                .filter(m -> m.mix().equals(w.mix()))
+                .filter(m -> m.fillerTargetG() != plan.mix(m.mix()).pour().fillerG())
+                .findFirst()
+                .map(m -> " " + Text.of(m.fillerTargetG(), "g") + " instead of "
+                        + Text.of(plan.mix(m.mix()).pour().fillerG(), "g") + ".")
+                .orElse("");
+    }
+
+    /** As earlier releases told it. */
+    private static Optional<Deviation> tooDeep(Plan plan, RunState.Reading r) {
+        double deep = Limits.rule("metal-too-deep").from().orElseThrow();
+        return r.quantity() == Quantity.DEPTH_MM && plan.method() == MethodId.METAL_DENT && r.value() > deep
+                ? Optional.of(new Deviation(
+                        Deviation.Kind.TOO_DEEP,
+                        r.step(),
+                        r.at(),
+                        "Depth left " + Text.atLeast(r.value(), "mm") + ", at most " + Text.atMost(deep, "mm"),
+                        "Thick filler cracks and prints through: back to straightening."))
+                : Optional.empty();
+    }
+
+    private static Deviation scrapped(Plan plan, RunState state, RunStep s) {
+        String what = state.mixes().stream()
+                .filter(m -> m.step().equals(s.id())
+                        || m.scrapped().isPresent() && !s.step().mix().isEmpty())
+                .filter(m -> m.mix().equals(s.step().mix()))
+                .reduce((a, b) -> b)
+                .flatMap(MixDone::fillerG)
+                .map(g -> Text.of(g, "g") + " of " + plan.mix(s.step().mix()).title())
+                .orElse(s.step().material());
+        return new Deviation(
+                Deviation.Kind.MIX_SCRAPPED,
+                s.id(),
+                s.doneAt().orElseThrow(),
+                "Thrown away: " + what + ". " + s.remark(),
+                "It counts as used, and was mixed anew.");
+    }
+
+    /** A gate passed without what it takes a reading for. */
+    private static Optional<Deviation> notRead(RunState state, RunStep s) {
+        Optional<Gate> gate = s.step().gate().filter(g -> s.answer().equals(Gate.YES));
+        List<Quantity> missing = gate.stream()
+                .flatMap(g -> g.reads().stream())
+                .filter(q -> state.readings().stream().noneMatch(r -> r.step().equals(s.id()) && r.quantity() == q))
+                .toList();
+        return missing.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Deviation(
+                        Deviation.Kind.NOT_READ,
+                        s.id(),
+                        s.doneAt().orElseThrow(),
+                        "Answered “" + gate.orElseThrow().yes() + "” without a reading: "
+                                + missing.stream().map(Quantity::word).collect(Collectors.joining(", ")),
+                        "Whether the plan fits what is there was not measured."));
+    }
+
+    /** What went live though not all held. */
+    private static Optional<Deviation> startedThough(RunStep s) {
+        return s.though().isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Deviation(
+                        Deviation.Kind.STARTED_THOUGH,
+                        s.id(),
+                        s.clockAt().orElse(s.doneAt().orElseThrow()),
+                        "Went live without: " + String.join("; ", s.though())
+                                + (s.remark().isEmpty() ? "" : ". Why: " + s.remark()),
+                        "What was missing then cannot be put right under it."));
+    }
+
     /** A wait ended before its clock did, or before the readings said it was cured. Mixes of filler have their own rule. */
     private static Optional<Deviation> wentOnEarly(Plan plan, RunState state, RunStep s) {
         Optional<Step.Clock> from = s.step().clock().filter(c -> c.kind() == Step.Clock.Kind.FROM);
@@ -133,10 +249,12 @@ final class Deviations {
         if (s.step().kind() != Step.Kind.WAIT || !s.step().mix().isEmpty() || from.isEmpty() || !passed) {
             return Optional.empty();
         }
-        double took = s.beganAt().map(b -> minutes(b, s.doneAt().orElseThrow())).orElse(0.0);
+        double took =
+                s.waitsSince().map(b -> minutes(b, s.doneAt().orElseThrow())).orElse(0.0);
+        String judged = s.remark().isEmpty() ? "" : ". Judged by: " + s.remark();
         Optional<Clocks.CureAt> cure = law(plan, s.step())
                 .flatMap(l -> new Clocks(plan, state.readings())
-                        .cureAt(l, s.beganAt().orElseThrow(), s.doneAt().orElseThrow()));
+                        .cureAt(l, s.waitsSince().orElseThrow(), s.doneAt().orElseThrow()));
         if (cure.isPresent()) {
             return cure.get().reachedMin() >= cure.get().neededMin() - 0.5
                     ? Optional.empty()
@@ -144,7 +262,7 @@ final class Deviations {
                             Deviation.Kind.SANDED_BEFORE_CURE,
                             s.id(),
                             s.doneAt().orElseThrow(),
-                            "Went on at " + share(cure.get()) + " of the cure asked, by the surface readings",
+                            "Went on at " + share(cure.get()) + " of the cure asked, by the surface readings" + judged,
                             "Soft underneath: it clogs the paper, rolls back at the edge and goes on shrinking."));
         }
         Optional<Clocks.CureAt> light =
@@ -156,7 +274,7 @@ final class Deviations {
                             Deviation.Kind.WENT_ON_EARLY,
                             s.id(),
                             s.doneAt().orElseThrow(),
-                            s.step().title() + ": " + share(light.get()) + " of the light asked",
+                            s.step().title() + ": " + share(light.get()) + " of the light asked" + judged,
                             "The sign was felt, the light was not in: what is under the skin may be soft."));
         }
         return took >= from.get().minutes() - 0.5
@@ -166,7 +284,7 @@ final class Deviations {
                         s.id(),
                         s.doneAt().orElseThrow(),
                         s.step().title() + ": " + Text.clock(took) + " waited, "
-                                + Text.clock(from.get().minutes()) + " asked",
+                                + Text.clock(from.get().minutes()) + " asked" + judged,
                         "The sign was felt, the clock was not done: what is under the skin may be soft or wet."));
     }
 
@@ -182,9 +300,10 @@ final class Deviations {
 
     /** A gate passed although what was read there says stop. */
     private static Optional<Deviation> againstReading(Plan plan, RunState state, RunStep s) {
-        return s.answer().equals(Gate.YES)
-                ? ReadingFinding.at(plan, s.at(), s.step().asks(), state.readings()).stream()
-                        .filter(ReadingFinding::stop)
+        return s.answer().equals(Gate.YES) && !plan.binds()
+                ? s.step().watches().stream()
+                        .flatMap(w -> Finding.of(w, s.step(), s.id(), state.readings(), plan.air()).stream())
+                        .filter(Finding::stops)
                         .findFirst()
                         .map(f -> new Deviation(
                                 Deviation.Kind.AGAINST_READING,
@@ -195,10 +314,15 @@ final class Deviations {
                 : Optional.empty();
     }
 
-    private static Optional<Deviation> doseDeviation(Plan plan, MixDone m) {
+    private static Optional<Deviation> doseDeviation(Plan plan, RunState state, MixDone m) {
         if (m.clockAt().isEmpty()) {
             return Optional.empty();
         }
+        String why = step(state, m.step())
+                .map(RunStep::remark)
+                .filter(r -> !r.isEmpty())
+                .map(r -> ". Why: " + r)
+                .orElse("");
         if (m.percent().isEmpty()) {
             return m.spreadAt().isEmpty()
                     ? Optional.empty()
@@ -206,7 +330,7 @@ final class Deviations {
                             Deviation.Kind.DOSE_NOT_WEIGHED,
                             m.step(),
                             m.clockAt().get(),
-                            "Dose not on record: filler or cream was not typed in",
+                            "Dose not on record: filler or cream was not typed in" + why,
                             "The clock ran on the planned dose."));
         }
         double asked = plan.mix(m.mix()).pour().percent();
@@ -219,7 +343,7 @@ final class Deviations {
                 Deviation.Kind.DOSE_OFF,
                 m.step(),
                 m.clockAt().get(),
-                "Cream " + percent(given) + ", asked " + percent(asked),
+                "Cream " + percent(given) + ", asked " + percent(asked) + why,
                 m.said().isEmpty() ? "Inside the window; the clock followed what was weighed." : m.said()));
     }
 
@@ -263,9 +387,12 @@ final class Deviations {
             return Optional.empty();
         }
         String text = cure.map(c -> "Sanded at " + share(c)
-                        + " of the cure asked (" + Text.of(Math.floor(c.reachedMin()), "min") + " of "
-                        + Text.of(Math.ceil(c.neededMin()), "min") + " at label temperature)")
-                .orElse("Sanded though the dose never cures");
+                                + " of the cure asked (" + Text.of(Math.floor(c.reachedMin()), "min") + " of "
+                                + Text.of(Math.ceil(c.neededMin()), "min") + " at label temperature)")
+                        .orElse("Sanded though the dose never cures")
+                + (wait.get().remark().isEmpty()
+                        ? ""
+                        : ". Judged by: " + wait.get().remark());
         return Optional.of(new Deviation(
                 Deviation.Kind.SANDED_BEFORE_CURE,
                 wait.get().id(),

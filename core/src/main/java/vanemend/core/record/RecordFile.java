@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.run.BenchEvent;
 import vanemend.core.trade.Check;
@@ -13,12 +14,17 @@ import vanemend.core.trade.Check;
  *
  * @param format {@link #FORMAT}
  * @param repair the repair's own id, the same wherever it is read in
- * @param frozen plan
+ * @param frozen plan the work began with
+ * @param anew plans that were made anew while it went on, in order
  * @param events in the order they were received
  */
-public record RecordFile(String format, UUID repair, FrozenPlan frozen, List<BenchEvent> events) {
+public record RecordFile(
+        String format, UUID repair, FrozenPlan frozen, List<FrozenPlan> anew, List<BenchEvent> events) {
     /** Name and version of the format. */
-    public static final String FORMAT = "vane-mend-record-3";
+    public static final String FORMAT = "vane-mend-record-4";
+
+    /** The third format, which is still read: its runs know no stop that holds. */
+    public static final String FORMAT_3 = "vane-mend-record-3";
 
     /** The second format, which is still read: its words hold bare figures. */
     public static final String FORMAT_2 = "vane-mend-record-2";
@@ -27,7 +33,13 @@ public record RecordFile(String format, UUID repair, FrozenPlan frozen, List<Ben
     public static final String FORMAT_1 = "vane-mend-record-1";
 
     public RecordFile {
+        anew = anew == null ? List.of() : List.copyOf(anew);
         events = events == null ? List.of() : List.copyOf(events);
+    }
+
+    /** All plans, in order. */
+    public List<FrozenPlan> plans() {
+        return Stream.concat(Stream.of(frozen), anew.stream()).toList();
     }
 
     /** Finds what is missing or cannot be. */
@@ -44,6 +56,15 @@ public record RecordFile(String format, UUID repair, FrozenPlan frozen, List<Ben
         if (events.isEmpty() || events.getFirst().kind() != BenchEvent.Kind.START) {
             check.refuse(
                     "events", events.size(), "a START first", "The record does not begin with the start of the work.");
+        }
+        long left =
+                events.stream().filter(e -> e.kind() == BenchEvent.Kind.PLAN).count();
+        if (left != anew.size()) {
+            check.refuse(
+                    "anew",
+                    anew.size(),
+                    left + " plans made anew",
+                    "The record holds " + anew.size() + " plans made anew, and " + left + " were begun.");
         }
         Set<UUID> ids = new HashSet<>();
         for (int i = 0; i < events.size(); i++) {

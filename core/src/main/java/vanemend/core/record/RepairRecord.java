@@ -3,6 +3,7 @@ package vanemend.core.record;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -48,6 +49,8 @@ import vanemend.core.trade.Text;
  * @param takenBack what was taken back
  * @param signed what the lead said
  * @param closing who decides before the plan does
+ * @param former what was done under plans that were left for another, oldest first
+ * @param ended how the work was ended before its last step
  */
 public record RepairRecord(
         String ruleBook,
@@ -69,7 +72,21 @@ public record RepairRecord(
         List<RunState.Amended> amended,
         List<RunState.TakenBack> takenBack,
         Optional<RunState.Signed> signed,
-        String closing) {
+        String closing,
+        List<Former> former,
+        Optional<RunState.Ended> ended) {
+
+    /**
+     * What was done under a plan that was left for another.
+     *
+     * @param title method
+     * @param frozen when that plan was frozen
+     * @param left when it was left
+     * @param by who left it
+     * @param why in words
+     * @param lines every step done under it
+     */
+    public record Former(String title, Instant frozen, Instant left, String by, String why, List<Line> lines) {}
 
     /**
      * One step.
@@ -113,19 +130,27 @@ public record RepairRecord(
     /** A material with its lot. */
     public record Lot(String role, String name, String lot) {}
 
-    /** The record of everything that happened so far. */
+    /** The record of everything that happened so far, by one plan. */
     public static RepairRecord of(FrozenPlan frozen, List<BenchEvent> events, Instant now) {
+        return of(List.of(frozen), events, now);
+    }
+
+    /**
+     * The record of everything that happened so far.
+     *
+     * @param plans the plan the work began with, then each that was made anew, in order
+     */
+    public static RepairRecord of(List<FrozenPlan> plans, List<BenchEvent> events, Instant now) {
+        List<RunState> legs = Replay.of(plans.stream().map(FrozenPlan::plan).toList(), events, now);
+        FrozenPlan frozen = plans.get(legs.size() - 1);
         Plan plan = frozen.plan();
-        RunState state = Replay.of(plan, events, now);
+        RunState state = legs.getLast();
         Set<String> people = new LinkedHashSet<>();
-        List<Line> lines = new ArrayList<>();
-        for (RunStep s : state.steps()) {
-            if (s.doneAt().isPresent()) {
-                people.add(s.by());
-                lines.add(line(s, state));
-            }
-        }
-        Instant last = lines.isEmpty() ? now : lines.getLast().doneAt();
+        List<Former> former = former(plans, legs, events, people);
+        List<Line> lines = lines(state, people);
+        Instant last = lines.isEmpty()
+                ? former.isEmpty() ? now : former.getLast().left()
+                : lines.getLast().doneAt();
         double taken = state.startedAt().map(t -> minutes(t, last)).orElse(0.0);
         return new RepairRecord(
                 frozen.workup().ruleBook(),
@@ -134,23 +159,77 @@ public record RepairRecord(
                 state.finishedAt(),
                 List.copyOf(people),
                 List.copyOf(lines),
-                state.mixes().stream()
-                        .filter(m -> m.clockAt().isPresent())
-                        .map(m -> dose(plan, m))
-                        .toList(),
-                Deviations.of(plan, state),
-                lots(frozen),
+                doses(plans, legs),
+                deviations(plans, legs),
+                lots(plans.subList(0, legs.size())),
                 plan.schools(),
                 plan.house().stream().filter(HouseChange::bears).toList(),
                 plan.totalMin(),
                 taken,
                 events.size(),
-                Used.of(plan, state),
+                used(plans, legs),
                 LookAgain.of(plan, state),
-                state.amended(),
-                state.takenBack(),
+                legs.stream().flatMap(l -> l.amended().stream()).toList(),
+                legs.stream().flatMap(l -> l.takenBack().stream()).toList(),
                 state.signed(),
-                plan.closing());
+                plan.closing(),
+                former,
+                state.ended());
+    }
+
+    /** What was taken under all plans of a repair; {@code legs} as it stood at the end of each. */
+    public static List<Used> used(List<FrozenPlan> plans, List<RunState> legs) {
+        List<Used> all = new ArrayList<>();
+        for (int i = 0; i < legs.size(); i++) {
+            all.addAll(Used.of(plans.get(i).plan(), legs.get(i)));
+        }
+        return Used.together(all);
+    }
+
+    private static List<Line> lines(RunState state, Set<String> people) {
+        List<Line> out = new ArrayList<>();
+        for (RunStep s : state.steps()) {
+            if (s.doneAt().isPresent() && !s.carried()) {
+                people.add(s.by());
+                out.add(line(s, state));
+            }
+        }
+        return List.copyOf(out);
+    }
+
+    private static List<Former> former(
+            List<FrozenPlan> plans, List<RunState> legs, List<BenchEvent> events, Set<String> people) {
+        List<BenchEvent> left = events.stream()
+                .filter(e -> e.kind() == BenchEvent.Kind.PLAN)
+                .limit(legs.size() - 1L)
+                .toList();
+        List<Former> out = new ArrayList<>();
+        for (int i = 0; i < left.size(); i++) {
+            BenchEvent e = left.get(i);
+            FrozenPlan p = plans.get(i);
+            out.add(new Former(p.plan().title(), p.frozenAt(), e.at(), e.by(), e.text(), lines(legs.get(i), people)));
+        }
+        return List.copyOf(out);
+    }
+
+    private static List<DoseLine> doses(List<FrozenPlan> plans, List<RunState> legs) {
+        List<DoseLine> out = new ArrayList<>();
+        for (int i = 0; i < legs.size(); i++) {
+            Plan plan = plans.get(i).plan();
+            legs.get(i).mixes().stream()
+                    .filter(m -> m.clockAt().isPresent() && !m.carried())
+                    .forEach(m -> out.add(dose(plan, m)));
+        }
+        return List.copyOf(out);
+    }
+
+    private static List<Deviation> deviations(List<FrozenPlan> plans, List<RunState> legs) {
+        List<Deviation> out = new ArrayList<>();
+        for (int i = 0; i < legs.size(); i++) {
+            out.addAll(Deviations.of(plans.get(i).plan(), legs.get(i)));
+        }
+        out.sort(Comparator.comparing(Deviation::at));
+        return List.copyOf(out);
     }
 
     private static Line line(RunStep s, RunState state) {
@@ -168,8 +247,11 @@ public record RepairRecord(
         if (pictures > 0) {
             remarks.add(pictures == 1 ? "1 picture" : pictures + " pictures");
         }
-        String answer = s.answer().isEmpty()
-                ? ""
+        if (!s.remark().isEmpty()) {
+            remarks.add("“" + s.remark() + "”");
+        }
+        String answer = s.answer().isEmpty() || s.scrapped()
+                ? s.answer()
                 : s.step()
                         .gate()
                         .map(g -> s.answer().equals(Gate.YES)
@@ -214,6 +296,10 @@ public record RepairRecord(
                 m.creamG(),
                 m.percent(),
                 m.said());
+    }
+
+    private static List<Lot> lots(List<FrozenPlan> plans) {
+        return plans.stream().flatMap(p -> lots(p).stream()).distinct().toList();
     }
 
     private static List<Lot> lots(FrozenPlan frozen) {

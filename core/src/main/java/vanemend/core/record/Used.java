@@ -29,7 +29,8 @@ public record Used(String itemId, String name, String lot, double amount, String
     public static List<Used> of(Plan plan, RunState state) {
         Map<String, Used> out = new LinkedHashMap<>();
         for (RunState.MixDone m : state.mixes()) {
-            if (m.clockAt().isPresent()) {
+            boolean thrownAway = m.scrapped().isPresent() && m.fillerG().isPresent();
+            if (!m.carried() && (m.clockAt().isPresent() || thrownAway)) {
                 MixPlan mix = plan.mix(m.mix());
                 add(
                         out,
@@ -44,11 +45,18 @@ public record Used(String itemId, String name, String lot, double amount, String
         }
         List<String> taken = new ArrayList<>();
         for (RunStep s : state.steps()) {
-            if (s.doneAt().isPresent()) {
+            if (s.doneAt().isPresent() && !s.carried()) {
                 portion(plan, state, s, taken, out);
                 rung(plan, s, out);
             }
         }
+        return List.copyOf(out.values());
+    }
+
+    /** {@code all} with what came from one item as one. */
+    static List<Used> together(List<Used> all) {
+        Map<String, Used> out = new LinkedHashMap<>();
+        all.forEach(u -> add(out, u));
         return List.copyOf(out.values());
     }
 
@@ -59,7 +67,8 @@ public record Used(String itemId, String name, String lot, double amount, String
                 || s.step().kind() == Step.Kind.WAIT) {
             return;
         }
-        String loop = s.at().path();
+        // What was thrown away was taken, and is taken once more.
+        String loop = s.at().path() + (s.step().kind() == Step.Kind.SPREAD ? s.at().time() + " " : "");
         for (Portion p : plan.portions()) {
             if (!p.id().equals(s.step().portion())) {
                 continue;

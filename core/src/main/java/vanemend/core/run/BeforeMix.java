@@ -3,14 +3,18 @@ package vanemend.core.run;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import vanemend.core.cure.Peroxide;
 import vanemend.core.method.Act;
 import vanemend.core.method.Interlock;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.mix.Portion;
 import vanemend.core.plan.Plan;
+import vanemend.core.run.RunState.MixDone;
 import vanemend.core.trade.Text;
+import vanemend.core.trade.TradeBook;
 
 /** What must hold before a mix goes live, looked over in one glance. */
 public final class BeforeMix {
@@ -20,8 +24,18 @@ public final class BeforeMix {
      * @param said as said
      * @param holds whether it does
      * @param detail what it was held against; empty for nothing
+     * @param dose whether it is about what was weighed
+     * @param never whether nobody may start without it
      */
-    public record Must(String said, boolean holds, String detail) {}
+    public record Must(String said, boolean holds, String detail, boolean dose, boolean never) {
+        Must(String said, boolean holds, String detail) {
+            this(said, holds, detail, false, false);
+        }
+
+        private static Must weighed(String said, boolean holds, String detail, boolean never) {
+            return new Must(said, holds, detail, true, never);
+        }
+    }
 
     private static final Set<Act> PREPARED = EnumSet.of(
             Act.CLEAN,
@@ -47,11 +61,10 @@ public final class BeforeMix {
      * What must hold before {@code step}, {@code done} being behind it.
      *
      * @param ahead steps that come next, to find what is laid with it
+     * @param weighed the mix in hand as far as it is weighed; empty where nothing is weighed here
      */
-    static List<Must> of(Plan plan, Step step, List<Step> done, List<Step> ahead) {
+    static List<Must> of(Plan plan, Step step, List<Step> done, List<Step> ahead, Optional<MixDone> weighed) {
         List<Must> out = new ArrayList<>();
-        Set<Act> own = EnumSet.noneOf(Act.class);
-        plan.steps().forEach(s -> own.addAll(s.step().acts()));
         List<Step> order = new ArrayList<>(done);
         order.add(step);
         // Interlocks guard the laying: what follows up to the wait is looked over with the mix.
@@ -61,15 +74,8 @@ public final class BeforeMix {
                 break;
             }
         }
-        Set<Act> behind = EnumSet.noneOf(Act.class);
-        done.forEach(s -> behind.addAll(s.acts()));
-        Set<Act> asked = EnumSet.noneOf(Act.class);
-        plan.steps().stream()
-                .map(p -> p.step())
-                .takeWhile(s -> !s.id().equals(step.id()))
-                .forEach(s -> asked.addAll(s.acts()));
-        asked.retainAll(PREPARED);
-        asked.forEach(a -> out.add(new Must(a.word(), behind.contains(a), "")));
+        weighed.ifPresent(m -> out.add(dose(m)));
+        sinceTheLastLaying(done).forEach(a -> out.add(new Must(a.word(), true, "")));
         List<Interlock.Broken> broken = new ArrayList<>(Interlock.broken(order, order));
         // What was cut out of the plan by hand is missing too.
         plan.broken().stream()
@@ -105,6 +111,34 @@ public final class BeforeMix {
             }
         }
         return List.copyOf(out);
+    }
+
+    /** What was prepared for this mix: what came after the one before it was laid. */
+    private static Set<Act> sinceTheLastLaying(List<Step> done) {
+        Set<Act> out = EnumSet.noneOf(Act.class);
+        for (Step s : done.reversed()) {
+            if (s.kind() == Step.Kind.SPREAD) {
+                break;
+            }
+            out.addAll(s.acts());
+        }
+        out.retainAll(PREPARED);
+        return out;
+    }
+
+    private static Must dose(MixDone m) {
+        if (m.percent().isEmpty()) {
+            return Must.weighed("dose weighed", false, "filler or cream is not weighed yet", false);
+        }
+        double percent = m.percent().get();
+        String given = Text.of(Math.round(percent * 100) / 100.0, "%");
+        String honest = Text.between(TradeBook.value("peroxide.low"), TradeBook.value("peroxide.high"), "%");
+        return switch (Peroxide.of(percent)) {
+            case Peroxide.Honest h -> Must.weighed("dose", true, given, false);
+            case Peroxide.Warned w -> Must.weighed("dose", false, given + ", asked " + honest, false);
+            case Peroxide.Fails f ->
+                Must.weighed("dose", false, given + ": it never cures, scrap it. Asked " + honest, true);
+        };
     }
 
     private static Must free(double spreadMin, double windowMin) {

@@ -12,13 +12,14 @@ import vanemend.core.trade.Quantity;
  * @param kind what happened
  * @param at when, by the client's clock corrected to the server's
  * @param by who
- * @param step instance of the step it belongs to; empty for START, UNDO, AMEND, TAKE and SIGN
- * @param answer yes or the id of a branch for GATE; {@code signed} or {@code back} for SIGN
+ * @param step instance of the step it belongs to; empty for START, UNDO, AMEND, TAKE, SIGN, PLAN, END and AGAINST
+ * @param answer yes or the id of a branch for GATE; {@code signed} or {@code back} for SIGN; what becomes of the part for END
  * @param quantity what was read, READING only
  * @param value reading in the quantity's unit; for AMEND the figure it should have been, or for what was done or begun how many
  *     minutes earlier it was
- * @param text the note; the device of a READING, empty where it was typed; the reason of an AMEND, an UNDO or a SIGN that sends back
- * @param target event taken back or amended
+ * @param text the note; the device of a READING, empty where it was typed; else the reason: of an AMEND, an UNDO, a SIGN that sends
+ *     back, a SCRAP, a PLAN, an END, an AGAINST; why a mix went live though not all held, what an early or second GATE was judged by
+ * @param target event taken back or amended; for AGAINST the one that raised the stop
  * @param logged whether a device gave a READING by itself, no hand at it
  */
 public record BenchEvent(
@@ -54,6 +55,11 @@ public record BenchEvent(
         this(id, kind, at, by, step, answer, quantity, value, text, target, false);
     }
 
+    /** Whether it can never be taken back: the work has begun, or another plan was begun, or somebody signed. */
+    public boolean stands() {
+        return kind == Kind.START || kind == Kind.PLAN || kind == Kind.SIGN || kind == Kind.UNDO;
+    }
+
     /** A copy that happened at the step {@code other}. */
     BenchEvent at(String other) {
         return other.equals(step)
@@ -73,7 +79,11 @@ public record BenchEvent(
         AMEND,
         TAKE,
         SIGN,
-        PICTURE
+        PICTURE,
+        SCRAP,
+        PLAN,
+        END,
+        AGAINST
     }
 
     /** The work begins. */
@@ -153,6 +163,35 @@ public record BenchEvent(
     public static BenchEvent amend(UUID id, Instant at, String by, UUID target, double value, String reason) {
         return new BenchEvent(
                 id, Kind.AMEND, at, by, "", "", Optional.empty(), Optional.of(value), reason, Optional.of(target));
+    }
+
+    /** A copy with {@code words} said to it. */
+    public BenchEvent saying(String words) {
+        return new BenchEvent(id, kind, at, by, step, answer, quantity, value, words, target, logged);
+    }
+
+    /** What was mixed at {@code step} is thrown away. */
+    public static BenchEvent scrap(UUID id, Instant at, String by, String step, String why) {
+        return done(id, at, by, step).as(Kind.SCRAP, "").saying(why);
+    }
+
+    /** The plan is left for one made anew. */
+    public static BenchEvent plan(UUID id, Instant at, String by, String why) {
+        return start(id, at, by).as(Kind.PLAN, "").saying(why);
+    }
+
+    /** The work ends before its last step. */
+    public static BenchEvent end(UUID id, Instant at, String by, RunState.Ending how, String why) {
+        return start(id, at, by).as(Kind.END, how.name()).saying(why);
+    }
+
+    /** A lead goes against the stop that {@code target} raised. */
+    public static BenchEvent against(UUID id, Instant at, String by, UUID target, String why) {
+        return undo(id, at, by, target, why).as(Kind.AGAINST, "");
+    }
+
+    private BenchEvent as(Kind other, String answered) {
+        return new BenchEvent(id, other, at, by, step, answered, quantity, value, text, target, logged);
     }
 
     /** {@code by} takes the work over. */

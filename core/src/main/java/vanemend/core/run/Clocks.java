@@ -69,7 +69,7 @@ public record Clocks(Plan plan, List<Reading> readings) {
     /** From when the wait {@code s} may be passed, as it looks at {@code now}. */
     LiveClock from(RunStep s, List<MixDone> mixes, Instant now) {
         Step.Clock clock = s.step().clock().orElseThrow();
-        Instant began = s.beganAt().orElseThrow();
+        Instant began = s.waitsSince().orElseThrow();
         if (s.step().mix().isEmpty()) {
             Optional<CureLaw> law = plan.waits().stream()
                     .filter(w -> w.id().equals(clock.waitId()))
@@ -98,7 +98,7 @@ public record Clocks(Plan plan, List<Reading> readings) {
 
     /** What was laid from a cartridge or a palette: by the clock as planned until surface readings say how it really goes. */
     private LiveClock curing(RunStep s, Step.Clock clock, CureLaw law, Instant now) {
-        Instant began = s.beganAt().orElseThrow();
+        Instant began = s.waitsSince().orElseThrow();
         EquivalentAge age = age(law, began);
         double needed = law.sandMin();
         Optional<Instant> ends;
@@ -124,7 +124,7 @@ public record Clocks(Plan plan, List<Reading> readings) {
 
     /** Light: by the sun's height where it was planned on, by the UV meter once it is read. */
     private LiveClock lit(RunStep s, Step.Clock clock, Instant now) {
-        Instant began = s.beganAt().orElseThrow();
+        Instant began = s.waitsSince().orElseThrow();
         LightDose dose = light(clock, began);
         OptionalDouble reached = dose.reached();
         boolean followed = dose.followed();
@@ -271,7 +271,7 @@ public record Clocks(Plan plan, List<Reading> readings) {
         if (!wait.step().asks().contains(Quantity.UV)) {
             return Optional.empty();
         }
-        Instant began = wait.beganAt().orElseThrow();
+        Instant began = wait.waitsSince().orElseThrow();
         LightDose dose = light(wait.step().clock().orElseThrow(), began);
         return dose.followed()
                 ? Optional.of(new CureAt(dose.dose(Math.max(0, minutes(began, when))), dose.neededMin()))

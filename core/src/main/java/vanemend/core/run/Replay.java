@@ -31,36 +31,8 @@ import vanemend.core.trade.Text;
  * always give the same state; an event that no longer fits is kept, changes nothing and is told with its reason.
  */
 public final class Replay {
-    /** A step in the making. */
-    private static final class Slot {
-        private final RunStepId at;
-        private final String id;
-        private final String former;
-        private final String loop;
-        private final Step step;
-        private Optional<Instant> began = Optional.empty();
-        private Optional<Instant> done = Optional.empty();
-        private Optional<Instant> clock = Optional.empty();
-        private String by = "";
-        private String answer = "";
-        private Optional<UUID> doneEvent = Optional.empty();
-        private Optional<UUID> clockEvent = Optional.empty();
-
-        /** @param former id that it had in events of the first format */
-        Slot(RunStepId at, String former, String loop, Step step) {
-            this.at = at;
-            this.id = at.text();
-            this.former = former;
-            this.loop = loop;
-            this.step = step;
-        }
-
-        RunStep view(Step fitted) {
-            return new RunStep(id, at, loop, fitted, began, done, by, answer, doneEvent, clockEvent);
-        }
-    }
-
     private final Plan plan;
+    private final Stops stops;
     private final List<Slot> slots = new ArrayList<>();
     private final List<Reading> readings = new ArrayList<>();
     private final List<RunState.Pictured> pictured = new ArrayList<>();
@@ -71,25 +43,53 @@ public final class Replay {
     private final List<RunState.Amended> amended = new ArrayList<>();
     private final List<RunState.TakenBack> takenBack = new ArrayList<>();
     private Optional<UUID> lastUndoable = Optional.empty();
+    private final List<RunState.Against> against = new ArrayList<>();
+    private Optional<RunState.Ended> ended = Optional.empty();
     private Optional<RunState.Signed> signed = Optional.empty();
     private String hands = "";
     private int at;
 
     private Replay(Plan plan) {
         this.plan = plan;
+        this.stops = new Stops(plan.air());
         for (PlannedStep s : plan.steps()) {
-            slots.add(new Slot(RunStepId.of(s.step().id()), s.step().id(), "", s.step()));
+            slots.add(new Slot(RunStepId.of(s.step().id()), s.step().id(), "", "", s.step()));
         }
     }
 
     /** The state after {@code events}, with clocks as they look at {@code now}. */
     public static RunState of(Plan plan, List<BenchEvent> events, Instant now) {
-        Replay r = new Replay(plan);
+        return of(List.of(plan), events, now).getLast();
+    }
+
+    /**
+     * Where the work stood when each plan but the last was left, and where it stands now. What was done under one plan and still holds is
+     * carried into the next.
+     *
+     * @param plans the plan the work began with, then each that was made anew, in order
+     */
+    public static List<RunState> of(List<Plan> plans, List<BenchEvent> events, Instant now) {
+        List<RunState> out = new ArrayList<>();
+        List<List<BenchEvent>> legs = Legs.of(events, plans.size());
+        for (int i = 0; i < legs.size(); i++) {
+            Replay r = new Replay(plans.get(i));
+            if (i > 0) {
+                r.carryOn(out.getLast(), legs.get(i).getFirst().at());
+            }
+            r.takeAll(legs.get(i));
+            out.add(r.state(now));
+        }
+        return List.copyOf(out);
+    }
+
+    private void takeAll(List<BenchEvent> events) {
         Set<UUID> undone = new HashSet<>();
         Set<UUID> seen = new HashSet<>();
         events.stream()
                 .filter(e -> e.kind() == BenchEvent.Kind.UNDO)
                 .forEach(e -> e.target().ifPresent(undone::add));
+        // The beginning of the work stands, whoever would take it back.
+        events.stream().filter(BenchEvent::stands).forEach(e -> undone.remove(e.id()));
         Map<UUID, BenchEvent> right = new LinkedHashMap<>();
         events.stream()
                 .filter(e -> e.kind() == BenchEvent.Kind.AMEND && !undone.contains(e.id()))
@@ -99,14 +99,33 @@ public final class Replay {
             if (!seen.add(e.id())) {
                 continue;
             }
-            BenchEvent named = e.at(r.now(e.step()));
+            BenchEvent named = e.at(now(e.step()));
             known.put(e.id(), named);
             if (!undone.contains(e.id())) {
-                r.take(right.containsKey(e.id()) ? named.amended(right.get(e.id())) : named);
-                r.told(named, known);
+                take(right.containsKey(e.id()) ? named.amended(right.get(e.id())) : named);
+                told(named, known);
             }
         }
-        return r.state(now);
+    }
+
+    /** Goes on from where an earlier plan was left at {@code when}: as far as its steps are the same and were done, they count. */
+    private void carryOn(RunState was, Instant when) {
+        startedAt = was.startedAt();
+        hands = was.hands();
+        Set<String> kept = new HashSet<>();
+        for (Slot s : slots) {
+            Optional<RunStep> done = Legs.stillHolds(was, s.step);
+            if (done.isEmpty()) {
+                break;
+            }
+            s.carry(done.get());
+            kept.add(done.get().id());
+            at++;
+        }
+        was.readings().stream().filter(r -> kept.contains(r.step())).forEach(readings::add);
+        if (at < slots.size()) {
+            slots.get(at).began = Optional.of(when);
+        }
     }
 
     /** What a step is called now; in the first format what a gate put in had other names. */
@@ -163,17 +182,25 @@ public final class Replay {
             case SIGN -> "The lead's word";
             case TAKE -> "The hand-over";
             case PICTURE -> "A picture of " + title;
+            case END -> "The end of the work";
+            case AGAINST -> "Going against a stop";
+            case SCRAP -> "Thrown away: " + title;
             default -> title;
         };
     }
 
     private void take(BenchEvent e) {
         boolean byHand = e.kind() != BenchEvent.Kind.SIGN
+                && e.kind() != BenchEvent.Kind.AGAINST
                 && e.kind() != BenchEvent.Kind.AMEND
                 && e.kind() != BenchEvent.Kind.UNDO
                 && !e.logged();
         if (byHand) {
             hands = e.by();
+        }
+        // A signature holds for what was signed; whatever comes after asks for a new one.
+        if (plan.binds() && e.kind() != BenchEvent.Kind.SIGN) {
+            unsign();
         }
         switch (e.kind()) {
             case START -> start(e);
@@ -187,6 +214,11 @@ public final class Replay {
             }
             case TAKE -> lastUndoable = Optional.of(e.id());
             case SIGN -> sign(e);
+            case SCRAP -> scrap(e);
+            case END -> end(e);
+            case AGAINST -> against(e);
+            // Where a plan was left for another the events part; here it only begins the leg.
+            case PLAN -> {}
             // As evidence it is no act that an undo takes back: it is taken away by itself, with a reason.
             case PICTURE -> pictured.add(new RunState.Pictured(e.id(), e.step(), e.at(), e.by()));
             case UNDO, AMEND -> {}
@@ -194,7 +226,7 @@ public final class Replay {
     }
 
     private void sign(BenchEvent e) {
-        if (startedAt.isEmpty() || at < slots.size()) {
+        if (startedAt.isEmpty() || at < slots.size() && ended.isEmpty()) {
             ignore(e, "there is nothing to sign before the work is finished");
             return;
         }
@@ -216,6 +248,10 @@ public final class Replay {
             ignore(e, "the work has not begun");
             return Optional.empty();
         }
+        if (ended.isPresent()) {
+            ignore(e, "the work was ended");
+            return Optional.empty();
+        }
         if (at >= slots.size()) {
             ignore(e, "the repair is finished");
             return Optional.empty();
@@ -235,12 +271,25 @@ public final class Replay {
                 ignore(e, "this step has no clock to start");
             } else if (s.clock.isPresent()) {
                 ignore(e, "the clock runs already");
-            } else {
-                s.clock = Optional.of(e.at());
+            } else if (goes(s, e)) {
+                goLive(s, e, e.at());
                 s.clockEvent = Optional.of(e.id());
                 lastUndoable = Optional.of(e.id());
             }
         });
+    }
+
+    /** What does not hold when a mix goes live is kept with it. */
+    private void goLive(Slot s, BenchEvent e, Instant when) {
+        s.clock = Optional.of(when);
+        s.remark = e.text();
+        if (plan.binds()) {
+            s.though = before(s).stream()
+                    // What was weighed is judged by the weights themselves.
+                    .filter(m -> !m.holds() && !m.dose())
+                    .map(m -> m.said() + (m.detail().isEmpty() ? "" : ": " + m.detail()))
+                    .toList();
+        }
     }
 
     private void done(BenchEvent e) {
@@ -249,11 +298,41 @@ public final class Replay {
                 ignore(e, "this step ends with its gate");
                 return;
             }
+            if (!goes(s, e)) {
+                return;
+            }
             if (s.step.kind() == Step.Kind.MIX && s.clock.isEmpty()) {
-                s.clock = Optional.of(s.began.orElse(e.at()));
+                goLive(s, e, s.began.orElse(e.at()));
+            } else if (s.step.goesLive() && s.step.kind() != Step.Kind.MIX) {
+                Instant began = s.began.orElse(e.at());
+                goLive(s, e, began);
+                s.clock = Optional.empty();
             }
             finish(s, e, "");
         });
+    }
+
+    /** Whether the step in hand may be done, or its mix go live, with what stands; if not the event is told. */
+    private boolean goes(Slot s, BenchEvent e) {
+        if (!plan.binds()) {
+            return true;
+        }
+        boolean starts = s.step.goesLive() && s.clock.isEmpty();
+        if (starts && s.step.kind() == Step.Kind.MIX) {
+            Optional<Double> percent = mixAt(slots.indexOf(s)).percent();
+            if (percent.isPresent() && Peroxide.of(percent.get()) instanceof Peroxide.Fails) {
+                ignore(e, "a dose of " + Text.of(Math.round(percent.get() * 100) / 100.0, "%") + " never starts");
+                return false;
+            }
+        }
+        // What is live already goes off where it is: it may be laid.
+        boolean live = !starts && (s.step.kind() == Step.Kind.MIX || s.step.kind() == Step.Kind.SPREAD);
+        boolean rework = !s.at.rounds().isEmpty() && stops.leaves(s.loopId);
+        if (stops.none() || live || rework && !starts) {
+            return true;
+        }
+        ignore(e, "a stop stands: " + stops.said());
+        return false;
     }
 
     private void gate(BenchEvent e) {
@@ -264,17 +343,35 @@ public final class Replay {
                 return;
             }
             if (e.answer().equals(Gate.YES)) {
-                finish(s, e, Gate.YES);
+                passed(s, e);
                 return;
             }
             Optional<Gate.Branch> branch = gate.get().branch(e.answer());
             if (branch.isEmpty()) {
                 ignore(e, "the gate has no answer " + e.answer());
-                return;
+            } else if (branch.get().weight().stops() && plan.binds()) {
+                stops.answered(e, branch.get());
+                lastUndoable = Optional.of(e.id());
+            } else if (!stops.none() && !stops.leaves(branch.get().loop())) {
+                ignore(e, "a stop stands: " + stops.said());
+            } else {
+                insert(s, branch.get());
+                finish(s, e, branch.get().id());
             }
-            insert(s, branch.get());
-            finish(s, e, branch.get().id());
         });
+    }
+
+    /** The good answer: what the gate stopped by its own answer is looked at again, and what was seen is said. */
+    private void passed(Slot s, BenchEvent e) {
+        if (stops.onlyOf(s.id) && !e.text().isBlank()) {
+            stops.lookedAgain(s.id);
+        }
+        if (!stops.none()) {
+            ignore(e, "a stop stands: " + stops.said());
+            return;
+        }
+        s.remark = e.text();
+        finish(s, e, Gate.YES);
     }
 
     /** Puts the loop's steps and the gate once more behind the gate in hand. */
@@ -284,10 +381,68 @@ public final class Replay {
         List<Slot> more = new ArrayList<>();
         for (Step step : plan.loop(branch.loop()).steps()) {
             String former = base + "#" + n + "." + branch.id() + "." + step.id();
-            more.add(new Slot(gate.at.inserted(branch.id(), step.id()), former, branch.label(), step));
+            more.add(new Slot(gate.at.inserted(branch.id(), step.id()), former, branch.label(), branch.loop(), step));
         }
-        more.add(new Slot(gate.at.again(), base + "#" + (n + 1), gate.loop, gate.step));
+        more.add(gate.again(base + "#" + (n + 1)));
         slots.addAll(at + 1, more);
+    }
+
+    /** What was mixed is thrown away; it is mixed again from the step that set it going. */
+    private void scrap(BenchEvent e) {
+        inHand(e).ifPresent(s -> {
+            int from = mixedAt();
+            if (from < 0) {
+                ignore(e, "nothing is mixed here that could be thrown away");
+                return;
+            }
+            List<Slot> more = slots.subList(from, at + 1).stream()
+                    .map(x -> x.again(x.former))
+                    .toList();
+            slots.addAll(at + 1, more);
+            s.remark = e.text();
+            finish(s, e, RunStep.SCRAPPED);
+        });
+    }
+
+    /** Where what is in hand was set going; -1 where nothing mixed is in hand. */
+    private int mixedAt() {
+        Slot now = slots.get(at);
+        if (now.step.goesLive()) {
+            return at;
+        }
+        if (now.step.kind() != Step.Kind.SPREAD) {
+            return -1;
+        }
+        for (int i = at - 1; i >= 0; i--) {
+            Step s = slots.get(i).step;
+            boolean same = s.mix().equals(now.step.mix()) && s.portion().equals(now.step.portion());
+            if (s.goesLive() && same) {
+                return i;
+            }
+            if (s.kind() == Step.Kind.SPREAD) {
+                break;
+            }
+        }
+        return at;
+    }
+
+    private void end(BenchEvent e) {
+        if (startedAt.isEmpty() || ended.isPresent() || at >= slots.size()) {
+            ignore(e, "there is no work under way to end");
+            return;
+        }
+        ended = Optional.of(new RunState.Ended(RunState.Ending.valueOf(e.answer()), e.text(), e.at(), e.by()));
+        lastUndoable = Optional.of(e.id());
+    }
+
+    private void against(BenchEvent e) {
+        Optional<Stop> stop = e.target().flatMap(stops::against);
+        if (stop.isEmpty()) {
+            ignore(e, "no stop stands there that a lead may go against");
+            return;
+        }
+        against.add(new RunState.Against(stop.get(), e.text(), e.at(), e.by()));
+        lastUndoable = Optional.of(e.id());
     }
 
     private void finish(Slot s, BenchEvent e, String answer) {
@@ -312,8 +467,15 @@ public final class Replay {
             ignore(e, "a reading without a figure");
             return;
         }
-        readings.add(new Reading(
-                e.id(), e.step(), e.quantity().get(), e.value().get(), e.at(), e.by(), e.text(), e.logged()));
+        Reading read = new Reading(
+                e.id(), e.step(), e.quantity().get(), e.value().get(), e.at(), e.by(), e.text(), e.logged());
+        readings.add(read);
+        if (plan.binds() && ended.isEmpty()) {
+            slots.stream()
+                    .filter(s -> s.id.equals(e.step()))
+                    .findFirst()
+                    .ifPresent(s -> stops.read(read, s.step, readings));
+        }
         // What a device logs by itself never stands between the hand and what it would take back.
         if (!e.logged()) {
             lastUndoable = Optional.of(e.id());
@@ -331,12 +493,16 @@ public final class Replay {
                 mixes.add(mixAt(i));
             }
         }
-        Optional<Slot> current =
-                at < slots.size() && startedAt.isPresent() ? Optional.of(slots.get(at)) : Optional.empty();
+        Optional<Slot> current = at < slots.size() && startedAt.isPresent() && ended.isEmpty()
+                ? Optional.of(slots.get(at))
+                : Optional.empty();
         Clocks clock = new Clocks(plan, readings);
         List<LiveClock> clocks = new ArrayList<>();
         mixes.stream()
-                .filter(m -> m.clockAt().isPresent() && m.spreadAt().isEmpty())
+                .filter(m -> m.clockAt().isPresent()
+                        && m.spreadAt().isEmpty()
+                        && m.scrapped().isEmpty()
+                        && ended.isEmpty())
                 .map(clock::onPartBy)
                 .forEach(clocks::add);
         current.filter(s -> s.step.kind() == Step.Kind.WAIT && s.step.clock().isPresent())
@@ -360,20 +526,27 @@ public final class Replay {
                 finished,
                 hands,
                 current.filter(s -> s.step.goesLive() && s.clock.isEmpty())
-                        .map(s -> BeforeMix.of(
-                                plan,
-                                s.step,
-                                slots.subList(0, at).stream().map(x -> x.step).toList(),
-                                slots.subList(at + 1, slots.size()).stream()
-                                        .map(x -> x.step)
-                                        .toList()))
+                        .map(this::before)
                         .orElse(List.of()),
                 List.copyOf(amended),
                 List.copyOf(takenBack),
-                current.map(s -> ReadingFinding.at(plan, s.at, s.step.asks(), readings))
-                        .orElse(List.of()),
+                current.map(s -> Finding.at(s.step, s.id, readings, plan.air())).orElse(List.of()),
+                stops.standing(),
+                List.copyOf(against),
+                ended,
                 signed,
                 List.copyOf(pictured));
+    }
+
+    private List<BeforeMix.Must> before(Slot s) {
+        int here = slots.indexOf(s);
+        Optional<MixDone> mix = s.step.kind() == Step.Kind.MIX ? Optional.of(mixAt(here)) : Optional.empty();
+        return BeforeMix.of(
+                plan,
+                s.step,
+                slots.subList(0, here).stream().map(x -> x.step).toList(),
+                slots.subList(here + 1, slots.size()).stream().map(x -> x.step).toList(),
+                mix);
     }
 
     private Step fitted(Slot s) {
@@ -389,14 +562,16 @@ public final class Replay {
                 ? Optional.of(Dose.percent(filler.get(), cream.get()))
                 : Optional.empty();
         Optional<Instant> spread = Optional.empty();
+        Optional<String> scrapped = s.scrapped() ? Optional.of(s.remark) : Optional.empty();
         for (int j = i + 1; j < slots.size() && slots.get(j).step.kind() != Step.Kind.MIX; j++) {
-            if (slots.get(j).step.kind() == Step.Kind.SPREAD) {
-                spread = slots.get(j).done;
+            Slot laid = slots.get(j);
+            if (laid.step.kind() == Step.Kind.SPREAD) {
+                spread = laid.scrapped() ? Optional.empty() : laid.done;
+                scrapped = laid.scrapped() ? Optional.of(laid.remark) : scrapped;
                 break;
             }
         }
-        double target = Rework.amount(s.at, mix.pour().again(), readings)
-                .orElse(mix.pour().fillerG());
+        double target = Rework.fillerG(plan, s.at, mix, readings);
         return new MixDone(
                 s.id,
                 mix.id(),
@@ -407,12 +582,14 @@ public final class Replay {
                 percent,
                 saidOf(s.at, mix, percent),
                 s.clock,
-                spread);
+                spread,
+                scrapped,
+                s.carried);
     }
 
     private String saidOf(RunStepId step, MixPlan mix, Optional<Double> percent) {
         String dose = percent.map(p -> Peroxide.of(p).said()).orElse("");
-        boolean more = Rework.inRounds(step, mix.pour().again(), readings);
+        boolean more = Rework.inRounds(plan, step, mix, readings);
         return more
                 ? (dose + " More than one mix can be spread in time: this now, the rest in one more round.").strip()
                 : dose;

@@ -5,10 +5,12 @@ import java.util.Optional;
 import vanemend.core.method.Gate;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
+import vanemend.core.method.Watch;
 import vanemend.core.mix.Again;
 import vanemend.core.mix.Dose;
 import vanemend.core.mix.Portion;
 import vanemend.core.plan.Plan;
+import vanemend.core.plan.PlannedStep;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
 
@@ -49,23 +51,75 @@ public record Rework(RunStepId gate, String answer, String path) {
         return of(id).flatMap(r -> r.depthMm(readings)).flatMap(mm -> again.map(a -> a.amount(mm)));
     }
 
-    /** Whether what was read for the step {@code id} takes more than one mix that can be spread in time. */
-    static boolean inRounds(RunStepId id, Optional<Again> again, List<RunState.Reading> readings) {
+    /** Filler to weigh for {@code mix} at {@code id}, g: as planned, in rework or after a depth that was read as much as that takes. */
+    static double fillerG(Plan plan, RunStepId id, MixPlan mix, List<RunState.Reading> readings) {
+        return amount(id, mix.pour().again(), readings)
+                .or(() -> deeper(plan, id, mix, readings).map(g -> within(mix, g)))
+                .orElse(mix.pour().fillerG());
+    }
+
+    /** Whether what was read for {@code mix} at {@code id} takes more than can be spread in time. */
+    static boolean inRounds(Plan plan, RunStepId id, MixPlan mix, List<RunState.Reading> readings) {
+        Optional<Again> again = mix.pour().again();
         return of(id).flatMap(r -> r.depthMm(readings))
-                .filter(mm -> again.filter(a -> a.inRounds(mm)).isPresent())
-                .isPresent();
+                        .filter(mm -> again.filter(a -> a.inRounds(mm)).isPresent())
+                        .isPresent()
+                || deeper(plan, id, mix, readings)
+                        .filter(g -> g > within(mix, g) + 1e-9)
+                        .isPresent();
+    }
+
+    /**
+     * Filler for one batch of the plan's own {@code mix} where another depth was read than the plan was made for, g, whole, before it is
+     * held against what can be spread: what was planned and, for each mm more or less, what a mm of the same hollow takes (geometry: a
+     * hollow of one outline and one profile holds in proportion to its depth). Empty where nothing else was read.
+     */
+    private static Optional<Double> deeper(Plan plan, RunStepId id, MixPlan mix, List<RunState.Reading> readings) {
+        if (of(id).isPresent() || mix.pour().again().isEmpty()) {
+            return Optional.empty();
+        }
+        for (PlannedStep p : plan.steps()) {
+            for (Watch w : p.step().watches()) {
+                if (w.mix().equals(mix.id())) {
+                    double perMm = mix.pour().again().get().perMm() / mix.pour().batches();
+                    return last(p.step().id(), w, readings)
+                            .filter(mm -> Math.abs(mm - w.limit()) > 1e-9)
+                            .map(mm -> Math.ceil(mix.pour().fillerG() + perMm * (mm - w.limit()) - 1e-9));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The newest of {@code w}'s quantity read at the plan's {@code step}, the first time it was asked or any time after. */
+    private static Optional<Double> last(String step, Watch w, List<RunState.Reading> readings) {
+        return readings.reversed().stream()
+                .filter(r -> r.quantity() == w.quantity())
+                .filter(r -> r.step().equals(step) || r.step().startsWith(step + "~"))
+                .findFirst()
+                .map(RunState.Reading::value);
+    }
+
+    /** No less than can be dosed, no more than can be spread; what the plan itself asks always can. */
+    private static double within(MixPlan mix, double g) {
+        Again again = mix.pour().again().orElseThrow();
+        double most = Math.max(again.most(), mix.pour().fillerG());
+        double least = Math.min(again.least(), mix.pour().fillerG());
+        return Math.min(most, Math.max(least, g));
     }
 
     /** {@code step} as it stands under {@code id}: in rework its amount and its minutes follow the depth that was read. */
     static Step fitted(Plan plan, RunStepId id, Step step, List<RunState.Reading> readings) {
         boolean laid = step.kind() == Step.Kind.MIX || step.kind() == Step.Kind.SPREAD;
-        if (!laid || of(id).isEmpty()) {
+        if (!laid) {
             return step;
         }
         if (!step.mix().isEmpty()) {
             MixPlan mix = plan.mix(step.mix());
-            return amount(id, mix.pour().again(), readings)
-                    .map(g -> step.amounting(
+            Optional<Double> more = of(id).isPresent()
+                    ? amount(id, mix.pour().again(), readings)
+                    : deeper(plan, id, mix, readings).map(g -> within(mix, g));
+            return more.map(g -> step.amounting(
                             Text.of(g, "g") + ", cream "
                                     + Text.of(Dose.creamG(g, mix.pour().percent()), "g"),
                             step.kind() == Step.Kind.MIX ? Text.of(g, "g") : "",
@@ -73,6 +127,9 @@ public record Rework(RunStepId gate, String answer, String path) {
                                     ? step.activeMin() * g / mix.pour().fillerG()
                                     : step.activeMin()))
                     .orElse(step);
+        }
+        if (of(id).isEmpty()) {
+            return step;
         }
         return plan.portions().stream()
                 .filter(p -> p.id().equals(step.portion()))

@@ -25,6 +25,9 @@ import vanemend.core.trade.Quantity;
  * @param amended what was put right afterwards
  * @param takenBack what was taken back
  * @param findings what the readings at the step in hand say
+ * @param stops what the plan cannot go on with; empty for nothing
+ * @param against stops that a lead went against
+ * @param ended how the work was ended before its last step
  * @param signed what the lead said of the finished work
  * @param pictured pictures taken at steps of the run
  */
@@ -43,7 +46,10 @@ public record RunState(
         List<BeforeMix.Must> before,
         List<Amended> amended,
         List<TakenBack> takenBack,
-        List<ReadingFinding> findings,
+        List<Finding> findings,
+        List<Stop> stops,
+        List<Against> against,
+        Optional<Ended> ended,
         Optional<Signed> signed,
         List<Pictured> pictured) {
 
@@ -74,11 +80,16 @@ public record RunState(
      * @param loop rework it belongs to, as said; empty for the plan's own
      * @param step what to do
      * @param beganAt when the one before was done
+     * @param waitsSince when its wait began, first asked or asked again; as {@code beganAt} for all others
      * @param doneAt when it was done
+     * @param clockAt when its mix went live
      * @param by who did it
-     * @param answer gate's answer; empty for none
+     * @param answer gate's answer, or {@link #SCRAPPED}; empty for none
+     * @param remark what was said with it: what an early end was judged by, why it went live, why it was scrapped
+     * @param though what did not hold when it went live all the same
      * @param doneEvent event that ended it, to put its time right
      * @param clockEvent event that started its clock by hand, to put its time right
+     * @param carried whether it was done under an earlier plan of this repair and still holds
      */
     public record RunStep(
             String id,
@@ -86,11 +97,54 @@ public record RunState(
             String loop,
             Step step,
             Optional<Instant> beganAt,
+            Optional<Instant> waitsSince,
             Optional<Instant> doneAt,
+            Optional<Instant> clockAt,
             String by,
             String answer,
+            String remark,
+            List<String> though,
             Optional<UUID> doneEvent,
-            Optional<UUID> clockEvent) {}
+            Optional<UUID> clockEvent,
+            boolean carried) {
+        /** Answer of a step whose mix was thrown away. */
+        public static final String SCRAPPED = "scrapped";
+
+        /** Whether its mix was thrown away. */
+        public boolean scrapped() {
+            return answer.equals(SCRAPPED);
+        }
+    }
+
+    /** A stop that a lead went against, and why. */
+    public record Against(Stop stop, String why, Instant at, String by) {}
+
+    /**
+     * The end of work that was not finished.
+     *
+     * @param how what became of it
+     * @param why in words
+     */
+    public record Ended(Ending how, String why, Instant at, String by) {}
+
+    /** What becomes of a part whose repair is not finished. */
+    public enum Ending {
+        REFERRED("Referred"),
+        SCRAPPED("Scrapped or replaced"),
+        REFINISH("Handed to refinish"),
+        WITHDRAWN("Customer withdrew");
+
+        private final String word;
+
+        Ending(String word) {
+            this.word = word;
+        }
+
+        /** As said. */
+        public String word() {
+            return word;
+        }
+    }
 
     /**
      * A live clock.
@@ -129,6 +183,8 @@ public record RunState(
      * @param said what that dose means, and what to know of the amount; empty for nothing
      * @param clockAt first contact of cream and filler
      * @param spreadAt when it was on the part
+     * @param scrapped why it was thrown away; empty where it was not
+     * @param carried whether it was made under an earlier plan of this repair
      */
     public record MixDone(
             String step,
@@ -140,7 +196,9 @@ public record RunState(
             Optional<Double> percent,
             String said,
             Optional<Instant> clockAt,
-            Optional<Instant> spreadAt) {}
+            Optional<Instant> spreadAt,
+            Optional<String> scrapped,
+            boolean carried) {}
 
     /**
      * A reading that counts.

@@ -1,5 +1,6 @@
 package vanemend.core.run;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,15 +35,21 @@ public final class StillToCome {
             }
             boolean inHand = state.current().filter(s.id()::equals).isPresent();
             Instant from = inHand ? s.beganAt().orElse(now) : at;
-            Instant end = inHand
-                    ? endOfHand(s, state, from)
-                    : plus(at, s.step().activeMin() + s.step().waitMin());
+            Instant end = inHand ? endOfHand(s, state, from) : plus(at, s.step().activeMin() + left(s, at));
             Instant to = end.isBefore(now) ? now : end;
             boolean handsOn = s.step().kind() != Step.Kind.WAIT;
             out.add(new Stretch(s.id(), s.step().title(), s.step().brief(), handsOn, from, to));
             at = to;
         }
         return List.copyOf(out);
+    }
+
+    /** A wait that is asked again goes on from what it has waited already. */
+    private static double left(RunState.RunStep s, Instant at) {
+        double waited = s.waitsSince()
+                .map(since -> Duration.between(since, at).toMillis() / 60_000.0)
+                .orElse(0.0);
+        return Math.max(0, s.step().waitMin() - waited);
     }
 
     private static Instant endOfHand(RunState.RunStep s, RunState state, Instant from) {

@@ -12,13 +12,19 @@ public final class TradeBook {
     private static final TradeBook SHIPPED = load();
     private final Map<String, TradeValue> values;
     private final Map<String, String> said;
+    private final Map<String, Turn> turns;
     private final Map<String, Caution> cautions;
     private final String closing;
 
     private TradeBook(
-            Map<String, TradeValue> values, Map<String, String> said, Map<String, Caution> cautions, String closing) {
+            Map<String, TradeValue> values,
+            Map<String, String> said,
+            Map<String, Turn> turns,
+            Map<String, Caution> cautions,
+            String closing) {
         this.values = values;
         this.said = said;
+        this.turns = turns;
         this.cautions = cautions;
         this.closing = closing;
     }
@@ -63,6 +69,18 @@ public final class TradeBook {
         return List.copyOf(values.values());
     }
 
+    /** A figure that something is held against: where it turns, in its own unit, and where that comes from. */
+    public record Turn(double value, String shown) {}
+
+    /** The figure {@code id}, one of the trade or of a limit. */
+    public Turn turn(String id) {
+        if (turns.containsKey(id)) {
+            return turns.get(id);
+        }
+        TradeValue v = entry(id);
+        return new Turn(v.value(), v.shown());
+    }
+
     /** The caution called {@code id}. */
     public Caution caution(String id) {
         Caution c = cautions.get(id);
@@ -84,9 +102,14 @@ public final class TradeBook {
         }
         Map<String, String> said = new HashMap<>();
         values.forEach((id, v) -> said.put(id, v.said()));
+        Map<String, Turn> turns = new HashMap<>();
         JsonNode limits = DataFile.read("verdict/limits.yaml");
-        limits.get("rules").forEach(row -> limits(row, said));
-        limits.get("unmended").forEach(row -> limits(row, said));
+        for (String sort : List.of("rules", "unmended")) {
+            for (JsonNode row : limits.get(sort)) {
+                limits(row, said);
+                turns(row, turns);
+            }
+        }
         JsonNode file = DataFile.read("trade/cautions.yaml");
         Map<String, Caution> cautions = new LinkedHashMap<>();
         List<Caution> list = new ArrayList<>();
@@ -95,7 +118,19 @@ public final class TradeBook {
             list.add(new Caution(DataFile.text(row, "id"), text, DataFile.texts(row, "wear")));
         }
         list.forEach(c -> cautions.put(c.id(), c));
-        return new TradeBook(values, said, cautions, DataFile.text(file, "closing"));
+        return new TradeBook(values, said, turns, cautions, DataFile.text(file, "closing"));
+    }
+
+    private static void turns(JsonNode row, Map<String, Turn> turns) {
+        for (String end : List.of("from", "upTo")) {
+            if (row.has(end)) {
+                turns.put(
+                        "limit." + DataFile.text(row, "id") + "." + end,
+                        new Turn(
+                                row.get(end).asDouble(),
+                                DataFile.provenance(row).shown()));
+            }
+        }
     }
 
     /** A rule's figures: said in other units, what it allows never grows. */

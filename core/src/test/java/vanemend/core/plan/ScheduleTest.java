@@ -40,7 +40,8 @@ class ScheduleTest {
                 List.of(after),
                 List.of(),
                 "",
-                Optional.empty());
+                Optional.empty(),
+                List.of());
     }
 
     private static final List<Step> DIAMOND = List.of(

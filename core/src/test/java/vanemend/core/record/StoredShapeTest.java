@@ -44,7 +44,7 @@ class StoredShapeTest {
                 BenchEvent.read(new UUID(1, 2), TestShop.NOW, "Tam Okafor", "x", Quantity.SURFACE_C, 21, "Thermometer")
                         .byItself(),
                 BenchEvent.undo(new UUID(1, 3), TestShop.NOW, "Tam Okafor", one)));
-        return new RecordFile(RecordFile.FORMAT, new UUID(2, recipe.hashCode()), frozen, events);
+        return new RecordFile(RecordFile.FORMAT, new UUID(2, recipe.hashCode()), frozen, List.of(), events);
     }
 
     private static void paths(JsonNode node, String at, Set<String> out) {

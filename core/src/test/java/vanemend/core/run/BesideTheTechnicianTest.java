@@ -15,6 +15,8 @@ import vanemend.core.Seeds;
 import vanemend.core.TestShop;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.method.Cases;
+import vanemend.core.method.Gate;
+import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.Plan;
@@ -38,6 +40,7 @@ class BesideTheTechnicianTest {
         private final List<BenchEvent> events = new ArrayList<>();
         private Instant at = TestShop.NOW;
         private int count;
+        private boolean weighs = true;
 
         Walk(RepairDraft d) {
             Workup w = TestShop.workup(d, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
@@ -93,7 +96,17 @@ class BesideTheTechnicianTest {
             Step s = hand();
             double min = s.activeMin() + s.waitMin();
             at = at.plusSeconds(Math.round(min * 60) + (s.kind() == Step.Kind.SPREAD ? -1 : 1));
+            String before = state().current().orElseThrow();
+            s.gate().map(Gate::reads).orElse(List.of()).forEach(q -> read(q, Readings.passing(s, q, plan().air())));
+            if (s.kind() == Step.Kind.MIX && weighs) {
+                MixPlan mix = plan().mix(s.mix());
+                if (state().mixes().getLast().percent().isEmpty()) {
+                    read(Quantity.FILLER_G, mix.pour().fillerG());
+                    read(Quantity.CREAM_G, mix.pour().creamG());
+                }
+            }
             on();
+            assertThat(state().current()).as("the run goes on").isNotEqualTo(Optional.of(before));
         }
 
         void finish() {
@@ -135,6 +148,7 @@ class BesideTheTechnicianTest {
     void walkedAsPlannedNothingDeviates() {
         Cases.all().forEach((recipe, d) -> {
             Walk w = new Walk(d);
+            w.weighs = false;
             w.finish();
             assertThat(w.record().deviations())
                     .filteredOn(x -> x.kind() != Deviation.Kind.DOSE_NOT_WEIGHED)
@@ -250,7 +264,7 @@ class BesideTheTechnicianTest {
                 assertThat(s.before().isEmpty())
                         .as(recipe + " " + w.hand().id())
                         .isEqualTo(!w.hand().goesLive());
-                assertThat(s.before()).as(recipe + " " + w.hand().id()).allMatch(BeforeMix.Must::holds);
+                assertThat(s.before()).as(recipe + " " + w.hand().id()).allMatch(m -> m.holds() || m.dose());
                 w.step();
             }
         });
@@ -291,6 +305,10 @@ class BesideTheTechnicianTest {
         w.read(Quantity.SURFACE_C, 150);
         assertThat(w.state().clocks().getLast().warning()).contains("lamp off");
         w.on();
+        assertThat(w.hand().id()).isEqualTo(wait);
+        w.read(Quantity.SURFACE_C, 20);
+        w.on();
+        assertThat(w.hand().id()).isNotEqualTo(wait);
         assertThat(w.deviations()).contains(Deviation.Kind.OVER_TEMPERATURE, Deviation.Kind.SANDED_BEFORE_CURE);
     }
 
@@ -377,7 +395,7 @@ class BesideTheTechnicianTest {
 
     @Test
     @DisplayName(
-            "clear film: the lowest of several readings counts; under what is still to come off it says stop, and going on is a deviation")
+            "clear film: under what is still to come off it stops, and stays stopped until five places in a row pass; one good place does not lift it")
     void filmStops() {
         Walk w = Walk.of("run-block");
         w.to("film");
@@ -386,14 +404,27 @@ class BesideTheTechnicianTest {
         w.read(Quantity.FILM_UM, sound + 4);
         assertThat(w.state().findings())
                 .singleElement()
-                .satisfies(f -> assertThat(f.stop()).isFalse());
+                .satisfies(f -> assertThat(f.stops()).isFalse());
         w.read(Quantity.FILM_UM, w.plan().budget().orElseThrow().leastUm() - 1);
         assertThat(w.state().findings()).singleElement().satisfies(f -> {
-            assertThat(f.stop()).isTrue();
-            assertThat(f.said()).startsWith("Stop:");
+            assertThat(f.stops()).isTrue();
+            assertThat(f.said()).startsWith("Clear too thin");
         });
         w.on();
-        assertThat(w.deviations()).contains(Deviation.Kind.AGAINST_READING);
+        assertThat(w.hand().id()).isEqualTo("film");
+        for (int places = 1; places <= 4; places++) {
+            w.read(Quantity.FILM_UM, sound);
+            w.on();
+            assertThat(w.state().stops())
+                    .singleElement()
+                    .satisfies(s -> assertThat(s.title()).contains("too thin"));
+            assertThat(w.hand().id()).isEqualTo("film");
+        }
+        w.read(Quantity.FILM_UM, sound);
+        assertThat(w.state().stops()).isEmpty();
+        w.on();
+        assertThat(w.hand().id()).isNotEqualTo("film");
+        assertThat(w.deviations()).contains(Deviation.Kind.STOPPED);
     }
 
     @Test
@@ -403,19 +434,18 @@ class BesideTheTechnicianTest {
         Walk w = Walk.of("tyre-one-piece");
         w.to("angle");
         w.read(Quantity.ANGLE_DEG, 25);
-        assertThat(w.state().findings())
-                .singleElement()
-                .satisfies(f -> assertThat(f.stop()).isFalse());
+        assertThat(w.state().findings()).noneMatch(Finding::stops);
         w.read(Quantity.ANGLE_DEG, 26);
-        assertThat(w.state().findings())
+        assertThat(w.state().stops())
                 .singleElement()
-                .satisfies(f -> assertThat(f.said()).contains("two pieces", "Plan anew"));
+                .satisfies(s -> assertThat(s.said()).contains("two pieces", "plan anew"));
+        w.on();
+        w.on();
+        assertThat(w.hand().id()).isEqualTo("angle");
         Walk two = Walk.of("tyre-two-piece");
         two.to("angle");
         two.read(Quantity.ANGLE_DEG, 31);
-        assertThat(two.state().findings())
-                .singleElement()
-                .satisfies(f -> assertThat(f.stop()).isFalse());
+        assertThat(two.state().stops()).isEmpty();
     }
 
     @Test
@@ -426,14 +456,18 @@ class BesideTheTechnicianTest {
         w.read(Quantity.AIR_C, 20);
         w.read(Quantity.RH_PERCENT, 50);
         w.read(Quantity.SURFACE_C, 12.3);
-        assertThat(w.state().findings()).singleElement().satisfies(f -> {
-            assertThat(Text.plain(f.said())).contains("dew point 9.3 °C");
-            assertThat(f.stop()).isFalse();
-        });
+        assertThat(w.state().findings())
+                .filteredOn(f -> f.watch().quantity() == Quantity.SURFACE_C)
+                .singleElement()
+                .satisfies(f -> {
+                    assertThat(Text.plain(f.said())).contains("at least 12.3 °C");
+                    assertThat(f.stops()).isFalse();
+                });
         w.read(Quantity.SURFACE_C, 12.1);
         assertThat(w.state().findings())
+                .filteredOn(f -> f.watch().quantity() == Quantity.SURFACE_C)
                 .singleElement()
-                .satisfies(f -> assertThat(f.stop()).isTrue());
+                .satisfies(f -> assertThat(f.stops()).isTrue());
     }
 
     @Test
@@ -464,6 +498,7 @@ class BesideTheTechnicianTest {
                     assertThat(u.read()).isTrue();
                 });
         Walk dent = Walk.of("dent-filler-putty");
+        dent.weighs = false;
         dent.finish();
         double filler = dent.plan().mix("filler").pour().fillerG();
         assertThat(dent.record().used())

@@ -24,8 +24,10 @@ import vanemend.core.method.Gate;
 import vanemend.core.method.Loop;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
+import vanemend.core.method.Watch;
 import vanemend.core.plan.Plan;
 import vanemend.core.stack.Recipe;
+import vanemend.core.trade.Air;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.Quantity;
 
@@ -43,9 +45,12 @@ class RunFixtureTest {
             String portion,
             Optional<Gate> gate,
             Optional<Step.Clock> clock,
-            List<Quantity> asks) {
+            List<Quantity> asks,
+            List<Watch> watches,
+            boolean goesLive) {
         static ShortStep of(Step s) {
-            return new ShortStep(s.id(), s.kind(), s.mix(), s.portion(), s.gate(), s.clock(), s.asks());
+            return new ShortStep(
+                    s.id(), s.kind(), s.mix(), s.portion(), s.gate(), s.clock(), s.asks(), s.watches(), s.goesLive());
         }
     }
 
@@ -57,7 +62,10 @@ class RunFixtureTest {
     }
 
     /** As much of a plan as the front end steps by. */
-    record ShortPlan(List<ShortLoop> loops, List<MixPlan> mixes) {}
+    record ShortPlan(List<ShortPlanned> steps, List<ShortLoop> loops, List<MixPlan> mixes, Air air, boolean binds) {}
+
+    /** A step of it. */
+    record ShortPlanned(ShortStep step) {}
 
     /** What is in hand at first. */
     record Begun(List<ShortRunStep> steps, String current) {}
@@ -67,7 +75,13 @@ class RunFixtureTest {
 
     /** What one event leads to; the steps where it put some in. */
     record Turn(
-            BenchEvent event, String current, Optional<List<String>> steps, List<String> clocks, List<String> weigh) {}
+            BenchEvent event,
+            String current,
+            Optional<List<String>> steps,
+            List<String> clocks,
+            List<String> weigh,
+            List<String> stops,
+            List<String> findings) {}
 
     /** A plan, where it begins, and what follows. */
     record Fixture(ShortPlan plan, Begun begun, List<Turn> turns) {}
@@ -114,6 +128,12 @@ class RunFixtureTest {
                     s.mixes().stream()
                             .map(m -> m.step() + " " + Math.round(m.fillerTargetG()) + " "
                                     + Math.round(m.creamTargetG() * 10) / 10.0)
+                            .toList(),
+                    s.stops().stream()
+                            .map(x -> x.step() + " " + x.title() + " " + x.weight() + " " + x.more())
+                            .toList(),
+                    s.findings().stream()
+                            .map(f -> f.watch().id() + " " + f.weight() + " " + Math.round(f.limit() * 10) / 10.0)
                             .toList()));
             steps = s.steps().size();
         }
@@ -127,7 +147,14 @@ class RunFixtureTest {
                 step(now.get());
             }
             return new Fixture(
-                    new ShortPlan(plan.loops().stream().map(ShortLoop::of).toList(), plan.mixes()),
+                    new ShortPlan(
+                            plan.steps().stream()
+                                    .map(p -> new ShortPlanned(ShortStep.of(p.step())))
+                                    .toList(),
+                            plan.loops().stream().map(ShortLoop::of).toList(),
+                            plan.mixes(),
+                            plan.air(),
+                            plan.binds()),
                     new Begun(
                             begun.steps().stream()
                                     .map(s -> new ShortRunStep(s.id(), s.at(), s.loop(), ShortStep.of(s.step())))
@@ -138,6 +165,14 @@ class RunFixtureTest {
 
         private void step(RunState.RunStep s) {
             String step = s.id();
+            if (s.step().kind() == Step.Kind.MIX && found.add("scrap " + s.at().step())) {
+                // Too much cream never starts; it is thrown away and weighed again.
+                take(BenchEvent.reading(id(), at, "Tam", step, Quantity.FILLER_G, 60));
+                take(BenchEvent.reading(id(), at, "Tam", step, Quantity.CREAM_G, 6));
+                take(BenchEvent.clock(id(), at, "Tam", step));
+                take(BenchEvent.scrap(id(), at, "Tam", step, "too much cream"));
+                return;
+            }
             if (s.step().kind() == Step.Kind.MIX) {
                 take(BenchEvent.reading(id(), at, "Tam", step, Quantity.FILLER_G, 61.4));
                 take(BenchEvent.reading(id(), at, "Tam", step, Quantity.CREAM_G, 1.2));
@@ -147,6 +182,9 @@ class RunFixtureTest {
                 take(BenchEvent.done(id(), at, "Tam", step));
                 return;
             }
+            if (found.add("read " + s.at().step() + s.at().rounds().size())) {
+                stopsAndPasses(s);
+            }
             Optional<Gate.Branch> fault = s.step().gate().get().branches().stream()
                     .filter(b -> found.add(
                             s.at().step() + " " + b.id() + " " + s.at().rounds().size()))
@@ -154,9 +192,30 @@ class RunFixtureTest {
             if (fault.isPresent() && s.step().asks().contains(Quantity.DEPTH_MM)) {
                 take(BenchEvent.reading(id(), at, "Tam", step, Quantity.DEPTH_MM, DEPTH_MM));
             }
-            fault.ifPresent(b -> loops.add(b.loop()));
+            fault.filter(b -> !b.weight().stops()).ifPresent(b -> loops.add(b.loop()));
+            boolean stopped = !state().stops().isEmpty();
             take(BenchEvent.gate(
-                    id(), at, "Tam", step, fault.map(Gate.Branch::id).orElse(Gate.YES)));
+                            id(), at, "Tam", step, fault.map(Gate.Branch::id).orElse(Gate.YES))
+                    .saying(stopped ? "looked at again, it holds" : ""));
+        }
+
+        /** Everything that is read at {@code s} is read so that it stops, the gate is tried all the same, and then so that it passes. */
+        private void stopsAndPasses(RunState.RunStep s) {
+            for (Watch w : s.step().watches()) {
+                take(BenchEvent.reading(id(), at, "Tam", s.id(), w.quantity(), Readings.failing(w, plan.air())));
+                if (w.weight().stops()) {
+                    take(BenchEvent.gate(id(), at, "Tam", s.id(), Gate.YES));
+                }
+                for (int n = 0; n < w.passes(); n++) {
+                    take(BenchEvent.reading(
+                            id(),
+                            at,
+                            "Tam",
+                            s.id(),
+                            w.quantity(),
+                            Readings.passing(s.step(), w.quantity(), plan.air())));
+                }
+            }
         }
     }
 

@@ -17,6 +17,7 @@ import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.run.BenchEvent;
+import vanemend.core.run.Readings;
 import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
 import vanemend.core.trade.HouseRules;
@@ -93,9 +94,16 @@ public final class Said implements Callable<List<String>> {
             RunState.RunStep step = s.now().get();
             now = now.plusSeconds(95);
             for (Quantity q : step.step().asks()) {
-                double read =
-                        times.merge(q, 1, Integer::sum) == 1 ? q.max() * 0.9 : q.min() + (q.max() - q.min()) * 0.2;
-                events.add(BenchEvent.reading(new UUID(0, events.size() + 1), now, "Tam", step.id(), q, read));
+                if (times.merge(q, 1, Integer::sum) == 1) {
+                    events.add(BenchEvent.reading(
+                            new UUID(0, events.size() + 1), now, "Tam", step.id(), q, q.max() * 0.9));
+                    RunState high = Replay.of(frozen.plan(), events, now);
+                    words(at + " found " + q, JSON.valueToTree(List.of(high.findings(), high.stops())));
+                }
+                double fine = Readings.passing(step.step(), q, frozen.plan().air());
+                for (int n = 0; n < 5; n++) {
+                    events.add(BenchEvent.reading(new UUID(0, events.size() + 1), now, "Tam", step.id(), q, fine));
+                }
             }
             RunState read = Replay.of(frozen.plan(), events, now);
             words(at + " run " + i, JSON.valueToTree(List.of(read.findings(), read.before())));

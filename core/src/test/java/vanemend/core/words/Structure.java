@@ -21,8 +21,10 @@ import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.run.BenchEvent;
+import vanemend.core.run.Readings;
 import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
+import vanemend.core.run.Stop;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.Quantity;
 
@@ -120,8 +122,11 @@ public final class Structure implements Callable<List<String>> {
     private void step(Step s) {
         said("step", s.id(), s.kind(), s.zone(), s.layer(), s.mix(), s.portion(), s.activeMin(), s.acts(), s.asks());
         said("  needs", s.resources(), s.cautions().stream().map(c -> c.id()).toList());
+        s.watches()
+                .forEach(w ->
+                        said("  watch", w.id(), w.quantity(), w.sense(), w.limit(), w.weight(), w.loop(), w.mix()));
         s.clock().ifPresent(c -> said("  clock", c.kind(), c.minutes(), c.waitId()));
-        s.gate().ifPresent(g -> g.branches().forEach(b -> said("  branch", b.id(), b.loop())));
+        s.gate().ifPresent(g -> g.branches().forEach(b -> said("  branch", b.id(), b.loop(), b.weight())));
     }
 
     /** Reads what is asked, finds every fault once, goes on early, and is told as a record. */
@@ -141,8 +146,25 @@ public final class Structure implements Callable<List<String>> {
                 events.add(BenchEvent.reading(id(events), at, "Tam", now.id(), q, reading(q)));
             }
             RunState read = Replay.of(frozen.plan(), events, at);
-            read.findings().forEach(f -> said("says", f.step(), f.stop()));
+            read.findings().forEach(f -> said("says", f.step(), f.watch().id(), f.weight()));
             read.before().forEach(m -> said("must", m.holds()));
+            read.stops().forEach(x -> said("stop", x.watch(), x.weight(), x.more()));
+            // What was found too much is read again until it holds.
+            for (Stop stop : read.stops()) {
+                Step where = read.steps().stream()
+                        .filter(r -> r.id().equals(stop.step()))
+                        .findFirst()
+                        .orElseThrow()
+                        .step();
+                stop.finding().ifPresent(f -> {
+                    double fine = Readings.passing(
+                            where, f.watch().quantity(), frozen.plan().air());
+                    for (int n = 0; n < stop.more(); n++) {
+                        events.add(BenchEvent.reading(
+                                id(events), at, "Tam", stop.step(), f.watch().quantity(), fine));
+                    }
+                });
+            }
             Optional<Gate.Branch> fault = now.step().gate().stream()
                     .flatMap(g -> g.branches().stream())
                     .filter(b -> found.add(now.at().step() + b.id()))
@@ -151,11 +173,12 @@ public final class Structure implements Callable<List<String>> {
                     now.step().gate().isEmpty()
                             ? BenchEvent.done(id(events), at, "Tam", now.id())
                             : BenchEvent.gate(
-                                    id(events),
-                                    at,
-                                    "Tam",
-                                    now.id(),
-                                    fault.map(Gate.Branch::id).orElse(Gate.YES)));
+                                            id(events),
+                                            at,
+                                            "Tam",
+                                            now.id(),
+                                            fault.map(Gate.Branch::id).orElse(Gate.YES))
+                                    .saying(read.stops().isEmpty() ? "" : "seen again"));
         }
         RepairRecord record = RepairRecord.of(frozen, events, at);
         said("record", record.finishedAt(), record.lines().size(), record.takenMin());

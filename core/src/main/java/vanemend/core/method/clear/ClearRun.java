@@ -10,6 +10,8 @@ import vanemend.core.method.MethodPage;
 import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step;
 import vanemend.core.method.Step.Kind;
+import vanemend.core.method.Watch;
+import vanemend.core.method.Weight;
 import vanemend.core.sanding.FilmBudget;
 import vanemend.core.sanding.Rung;
 import vanemend.core.sanding.Tool;
@@ -74,11 +76,13 @@ public final class ClearRun extends MethodPage {
                         "Gauge, five readings beside the run and on its peak. " + budget.said(),
                         Zone.Kind.LEVEL,
                         gate(
-                                "Readings as typed, budget holds?",
-                                "Holds",
-                                "clean, shield",
-                                "Differs",
-                                branch("differs", "Readings differ", "read again, type them in", "read-again")))
+                                        "Readings as typed, budget holds?",
+                                        "Holds",
+                                        "clean, shield",
+                                        "Differs",
+                                        branch("differs", "Readings differ", "read again, type them in", "read-again"))
+                                .reading(Quantity.FILM_UM))
+                .watches(film("film"))
                 .layer("clear")
                 .figure(Text.of(Math.round(budget.soundUm()), "µm"))
                 .asks(Quantity.FILM_UM));
@@ -135,22 +139,21 @@ public final class ClearRun extends MethodPage {
                             "Dry it, light from the side, gauge beside the run.",
                             Zone.Kind.LEVEL,
                             gate(
-                                    "Lower than before, no base, no edge thin?",
-                                    "Go on",
-                                    "next grade",
-                                    "Stop",
-                                    branch("thin", "Base shows or clear is thin", "stop: refinish the panel", "stop"),
-                                    branch("high", "Still standing", "the same grade again", "same-again")))
+                                            "Lower than before, no base, no edge thin?",
+                                            "Go on",
+                                            "next grade",
+                                            "Stop",
+                                            stop(
+                                                    "thin",
+                                                    "Base shows or clear is thin",
+                                                    "No more paper: what is cut through cannot be polished back. The panel is refinished.",
+                                                    Weight.NEVER),
+                                            branch("high", "Still standing", "the same grade again", "same-again"))
+                                    .reading(Quantity.FILM_UM))
+                    .watches(film(FilmBudget.gateOf(r.id())))
                     .figure(Text.of(Math.round(um.orElse(budget.soundUm())), "µm"))
                     .asks(Quantity.FILM_UM));
         }
-        loop(
-                "stop",
-                "Stop and pass it on",
-                step("pass-on", Kind.DO, "Stop: the panel is refinished")
-                        .detail("What is cut through cannot be polished back. Note it in the record; tell the lead.")
-                        .zone(Zone.Kind.LEVEL)
-                        .active(TradeBook.value("minutes.gate")));
         loop(
                 "same-again",
                 "The same grade again",
@@ -161,6 +164,26 @@ public final class ClearRun extends MethodPage {
                         .active(TradeBook.value("minutes.scuff"))
                         .caution("dust")
                         .acts(Act.PAPER));
+    }
+
+    /** The clear beside the run, as thin as it may be at {@code gate}: what the grades to come take stays over the minimum. */
+    private Watch film(String gate) {
+        double now = budget.left().stream()
+                .filter(l -> l.gate().equals(gate))
+                .mapToDouble(FilmBudget.Left::um)
+                .findFirst()
+                .orElse(budget.soundUm());
+        return Watch.limit(
+                        "film",
+                        Quantity.FILM_UM,
+                        Watch.Sense.AT_LEAST,
+                        "limit.film-thin.from",
+                        Weight.STOP,
+                        "Clear too thin to go on",
+                        "The grades to come would leave less than the least. What is cut through cannot be polished back.")
+                .at(budget.leastUm() + now - budget.endUm())
+                .liftedBy((int) TradeBook.value("film.readings"))
+                .ofCare();
     }
 
     private void polish() {

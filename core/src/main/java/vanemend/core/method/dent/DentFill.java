@@ -19,6 +19,8 @@ import vanemend.core.method.Step.Clock;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.Step.Resource;
 import vanemend.core.method.StepBuilder;
+import vanemend.core.method.Watch;
+import vanemend.core.method.Weight;
 import vanemend.core.part.Metal;
 import vanemend.core.sanding.Rung;
 import vanemend.core.sanding.Tool;
@@ -111,13 +113,49 @@ public final class DentFill extends MethodPage {
                 .figure(Text.of(found.deepestMm(), "mm"))
                 .active(TradeBook.value("minutes.measure"))
                 .asks(Quantity.DEPTH_MM)
+                .watches(depthWatches())
                 .gate(new Gate(
-                        "Is the depth left " + Text.book("limit.metal-shallow.upTo") + " or less, never over "
-                                + Text.book("limit.metal-depth.upTo") + "?",
-                        "Shallow enough",
-                        "open the coats",
-                        "Too deep",
-                        List.of(new Gate.Branch("deep", "Too deep", "straighten again", "straighten-again")))));
+                                "Depth left read, " + Text.of(found.deepestMm(), "mm") + " planned, never over "
+                                        + Text.book("limit.metal-depth.upTo") + "?",
+                                "Shallow enough",
+                                "open the coats",
+                                "Too deep",
+                                List.of(new Gate.Branch("deep", "Too deep", "straighten again", "straighten-again")))
+                        .reading(Quantity.DEPTH_MM)));
+    }
+
+    /** Between the aim and the most, amounts and lifts follow what is read; over the most nothing is filled. */
+    private Watch[] depthWatches() {
+        Watch most = tooDeep();
+        Watch planned = Watch.planned(
+                "depth",
+                Quantity.DEPTH_MM,
+                found.deepestMm(),
+                filler().isPresent() ? "filler" : "putty",
+                "Depth other than planned",
+                "The first mix follows the depth that was read.");
+        Watch shallow = Watch.limit(
+                "shallow",
+                Quantity.DEPTH_MM,
+                Watch.Sense.AT_MOST,
+                "limit.metal-shallow.upTo",
+                Weight.OTHER,
+                "Deeper than the aim",
+                "Straighten more if it can be; else thin lifts.");
+        double aim = TradeBook.shipped().turn("limit.metal-shallow.upTo").value();
+        return found.deepestMm() <= aim ? new Watch[] {planned, shallow, most} : new Watch[] {planned, most};
+    }
+
+    private static Watch tooDeep() {
+        return Watch.limit(
+                        "too-deep",
+                        Quantity.DEPTH_MM,
+                        Watch.Sense.AT_MOST,
+                        "limit.metal-depth.upTo",
+                        Weight.STOP,
+                        "Too deep to fill",
+                        "Back to straightening, then measure again: thicker filler cracks and prints through.")
+                .leaving("straighten-again");
     }
 
     private void openTheCoats() {

@@ -14,6 +14,8 @@ import vanemend.core.method.Step;
 import vanemend.core.method.Step.Clock;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
+import vanemend.core.method.Watch;
+import vanemend.core.method.Weight;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
@@ -69,11 +71,16 @@ public final class GlassChip extends MethodPage {
                                 + " remain.",
                         Zone.Kind.CLEAN,
                         gate(
-                                "Shaded, " + Text.book("limit.glass-temperature") + ", inner side dry?",
-                                "Ready",
-                                "clean the break",
-                                "Too hot or cold",
-                                branch("temp", "Too hot or cold", "let it come to the shop's air", "temper")))
+                                        "Shaded, " + Text.book("limit.glass-temperature") + ", inner side dry?",
+                                        "Ready",
+                                        "clean the break",
+                                        "Too hot or cold",
+                                        branch("temp", "Too hot or cold", "let it come to the shop's air", "temper"))
+                                .reading(Quantity.SURFACE_C))
+                .asks(Quantity.SURFACE_C)
+                .watches(
+                        glass(Watch.Sense.AT_LEAST, "cold", "limit.glass-temperature.from", "Glass too cold"),
+                        glass(Watch.Sense.AT_MOST, "hot", "limit.glass-temperature.upTo", "Glass too hot"))
                 .acts(Act.SHADE));
         loop(
                 "temper",
@@ -164,6 +171,18 @@ public final class GlassChip extends MethodPage {
         lookForAir();
     }
 
+    private static Watch glass(Watch.Sense sense, String id, String book, String title) {
+        return Watch.limit(
+                        "glass-" + id,
+                        Quantity.SURFACE_C,
+                        sense,
+                        book,
+                        Weight.STOP,
+                        title,
+                        "Resin and crack both run: wait, in the shade, until the glass is between the two.")
+                .leaving("temper");
+    }
+
     private void lookForAir() {
         add(look(
                 "air",
@@ -176,7 +195,11 @@ public final class GlassChip extends MethodPage {
                         "last bead",
                         "Not yet",
                         branch("air", "Dark spot", "top up, press again", "top-up"),
-                        branch("runs", "A leg runs", "stop: refer the pane", "runs"))));
+                        stop(
+                                "runs",
+                                "A leg runs",
+                                "Injector off. The crack has run: the pane is replaced; say so now.",
+                                Weight.NEVER))));
         loop(
                 "top-up",
                 "Top up and press again",
@@ -195,14 +218,6 @@ public final class GlassChip extends MethodPage {
                         vacuum ? "glass.pressure" : "glass.pressure-short",
                         "Look from",
                         Act.PRESSURE));
-        loop(
-                "runs",
-                "Stop: the pane is referred",
-                step("stop", Kind.DO, "Stop: the crack has run")
-                        .detail("Injector off. The pane is replaced; say so now.")
-                        .zone(Zone.Kind.DAMAGE)
-                        .active(TradeBook.value("minutes.gate"))
-                        .caution("glass"));
     }
 
     private void cure() {
@@ -265,7 +280,11 @@ public final class GlassChip extends MethodPage {
                         "done",
                         "Not yet",
                         branch("pit", "Pit still felt", "another drop, film, light", "bead-again"),
-                        branch("runs", "It runs", "refer the pane", "runs"))));
+                        stop(
+                                "runs",
+                                "It runs",
+                                "The crack has run: the pane is replaced; say so now.",
+                                Weight.NEVER))));
         StepBuilder again = step("light", Kind.WAIT, "Light on it again")
                 .detail("As before.")
                 .zone(Zone.Kind.FILM)

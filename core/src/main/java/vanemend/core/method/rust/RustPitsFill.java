@@ -8,6 +8,7 @@ import vanemend.core.method.Method;
 import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
+import vanemend.core.method.Weight;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.TradeBook;
 
@@ -67,15 +68,11 @@ public final class RustPitsFill extends RustPage {
                         "Sound",
                         "converter next",
                         "It goes through",
-                        branch("through", "A pit goes through", "stop: plan it as a rust hole", "through"))));
-        loop(
-                "through",
-                "Stop: it is a hole",
-                step("stop", Kind.DO, "Stop: plan it as a rust hole")
-                        .detail("Opened to sound metal it takes mesh at the back; filler alone falls in.")
-                        .zone(Zone.Kind.DAMAGE)
-                        .active(TradeBook.value("minutes.gate"))
-                        .caution("metalwork"));
+                        stop(
+                                "through",
+                                "A pit goes through",
+                                "It is a rust hole: opened to sound metal it takes mesh at the back; filler alone falls in.",
+                                Weight.STOP))));
     }
 
     private void fibre() {

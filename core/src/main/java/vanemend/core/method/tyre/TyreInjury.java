@@ -10,6 +10,8 @@ import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
+import vanemend.core.method.Watch;
+import vanemend.core.method.Weight;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
@@ -91,15 +93,11 @@ public final class TyreInjury extends MethodPage {
                         "Sound",
                         "measure",
                         "Separated or soft",
-                        branch("scrap", "Plies separated or run soft", "scrap or full-service repair", "scrap"))));
-        loop(
-                "scrap",
-                "Stop: scrap or full service",
-                step("stop", Kind.DO, "Stop: scrap or full-service repair")
-                        .detail("No unit holds plies together. Mark the tyre and set it apart.")
-                        .zone(Zone.Kind.DAMAGE)
-                        .active(TradeBook.value("minutes.gate"))
-                        .caution("tyre"));
+                        stop(
+                                "scrap",
+                                "Plies separated or run soft",
+                                "No unit holds plies together: scrap, or a full-service repair. Mark the tyre, set it apart.",
+                                Weight.NEVER))));
     }
 
     private void measure() {
@@ -110,29 +108,23 @@ public final class TyreInjury extends MethodPage {
                                 + " from square planned, cutter " + Text.of(injury.channelMm(), "mm") + ".",
                         Zone.Kind.CHANNEL,
                         gate(
-                                injury.twoPiece()
-                                        ? "Over " + Text.book("limit.tyre-angle.upTo")
-                                                + " from square, within the size limit?"
-                                        : Text.book("limit.tyre-angle.upTo")
-                                                + " from square or less, within the size limit?",
-                                "As planned",
-                                "clean and buff",
-                                "Differs",
-                                branch(
-                                        "differs",
-                                        "Angle or size differs",
-                                        "stop, change the damage, plan anew",
-                                        "plan-anew")))
+                                        injury.twoPiece()
+                                                ? "Over " + Text.book("limit.tyre-angle.upTo")
+                                                        + " from square, within the size limit?"
+                                                : Text.book("limit.tyre-angle.upTo")
+                                                        + " from square or less, within the size limit?",
+                                        "As planned",
+                                        "clean and buff",
+                                        "Differs",
+                                        stop(
+                                                "differs",
+                                                "Angle or size differs",
+                                                "Read it, and plan anew with what was read.",
+                                                Weight.STOP))
+                                .reading(Quantity.INJURY_MM, Quantity.ANGLE_DEG))
+                .watches(sizeAndAngle())
                 .figure(Text.of(injury.angleDeg(), "°"))
                 .asks(Quantity.INJURY_MM, Quantity.ANGLE_DEG));
-        loop(
-                "plan-anew",
-                "Plan anew",
-                step("plan-anew", Kind.DO, "Change size and angle, plan anew")
-                        .detail("Over " + Text.book("limit.tyre-angle.upTo")
-                                + " takes two pieces; over the size limit is scrap or full service.")
-                        .zone(Zone.Kind.CHANNEL)
-                        .active(TradeBook.value("minutes.gate")));
     }
 
     private void buff() {
@@ -254,7 +246,11 @@ public final class TyreInjury extends MethodPage {
                         "Seated",
                         "seal",
                         "Not right",
-                        branch("edge", "An edge lifts", "not reusable: take it to the lead", "scrap"))));
+                        stop(
+                                "edge",
+                                "An edge lifts",
+                                "Neither unit nor place is used again: the tyre goes to the lead.",
+                                Weight.NEVER))));
     }
 
     private void finish() {
@@ -275,6 +271,89 @@ public final class TyreInjury extends MethodPage {
                 .layer("stem")
                 .tool("Side cutter")
                 .active(TradeBook.value("minutes.untape")));
-        ready("Mount, inflate, leak-test", "In a cage or from a distance; leak-test at unit, valve and beads.");
+        add(step("inflate", Kind.DO, "Mount, inflate")
+                .detail("In a cage or from a distance, by the tyre maker's pressures; a new valve core.")
+                .zone(Zone.Kind.CLEAN)
+                .active(TradeBook.value("minutes.mount"))
+                .caution("tyre"));
+        add(look(
+                "leak-test",
+                "Leak test",
+                "Wetted at the unit from outside, at the valve and at both beads: no bubble, and none that grows.",
+                Zone.Kind.CHANNEL,
+                gate(
+                        "No bubble anywhere, pressure holds?",
+                        "Tight",
+                        "hand over",
+                        "It leaks",
+                        branch("seat", "At the valve or a bead", "seat it again", "seat-again"),
+                        stop(
+                                "unit",
+                                "At the repair",
+                                "The repair has failed: deflate, demount, scrap or full service. Never a second unit over it.",
+                                Weight.NEVER))));
+        loop(
+                "seat-again",
+                "Seat it again",
+                step("seat", Kind.DO, "Air out, seat valve and beads again")
+                        .detail("Deflate first. Then inflate as before and test again.")
+                        .zone(Zone.Kind.CLEAN)
+                        .active(TradeBook.value("minutes.stitch"))
+                        .caution("tyre"));
+        ready(
+                "Balance it, hand it over",
+                "The pressure of the vehicle's placard, the wheel nuts to the maker's torque.");
+    }
+
+    /** What the unit was chosen for. */
+    private Watch[] sizeAndAngle() {
+        Watch planned = Watch.planned(
+                "injury",
+                Quantity.INJURY_MM,
+                injury.channelMm(),
+                "",
+                "Size other than planned",
+                "Cutter and stem go by the size: plan anew where they do not fit.");
+        Watch size = Watch.limit(
+                "injury-size",
+                Quantity.INJURY_MM,
+                Watch.Sense.AT_MOST,
+                injury.truck() ? "limit.tyre-size-truck.upTo" : "limit.tyre-size.upTo",
+                Weight.NEVER,
+                "Too large to repair",
+                injury.truck()
+                        ? "Section repair by a full-service shop, or scrap."
+                        : "Scrap the tyre: no unit holds it.");
+        Watch fits = new Watch(
+                "injury-fits",
+                Quantity.INJURY_MM,
+                Watch.Sense.AT_MOST,
+                injury.channelMm(),
+                Weight.STOP,
+                false,
+                "",
+                "",
+                1,
+                "Wider than cutter and stem",
+                "Plan anew with this size: the stem has to fill the channel.",
+                "");
+        Watch angle = Watch.limit(
+                "angle",
+                Quantity.ANGLE_DEG,
+                Watch.Sense.AT_MOST,
+                "limit.tyre-angle.upTo",
+                Weight.STOP,
+                "Too slanted for one piece",
+                "It takes two pieces, stem and patch apart: plan anew with this angle.");
+        Watch slant = Watch.planned(
+                "slant",
+                Quantity.ANGLE_DEG,
+                injury.angleDeg(),
+                "",
+                "Angle other than planned",
+                injury.twoPiece() ? "Two pieces, as planned." : "One piece, as planned, up to its limit.");
+        return injury.twoPiece()
+                ? new Watch[] {planned, size, fits, slant}
+                : new Watch[] {planned, size, fits, slant, angle};
     }
 }

@@ -1,0 +1,77 @@
+package vanemend.core.method;
+
+import vanemend.core.trade.Quantity;
+import vanemend.core.trade.TradeBook;
+
+/**
+ * What a reading at a step is held against while the work goes on. It is frozen with the plan, so that every screen judges by the same,
+ * with the server in reach or not.
+ *
+ * @param id name; a stop that it raised is lifted where the same name passes
+ * @param quantity what is read
+ * @param sense how it is held against
+ * @param limit in the quantity's unit; what was planned for {@code PLANNED}, K over the dew point for {@code OVER_DEW}
+ * @param weight what it means where it is not met
+ * @param care whether a lead may go against it, signed
+ * @param loop rework that may be walked while its stop stands; empty for none
+ * @param mix mix whose amount follows it, for {@code PLANNED}; empty for none
+ * @param passes readings that have to pass, one after the other, before its stop is lifted
+ * @param title what is wrong where it is not met
+ * @param follows what to do then
+ * @param source where the limit comes from; empty for what was planned
+ */
+public record Watch(
+        String id,
+        Quantity quantity,
+        Sense sense,
+        double limit,
+        Weight weight,
+        boolean care,
+        String loop,
+        String mix,
+        int passes,
+        String title,
+        String follows,
+        String source) {
+    /** How a reading is held against a limit. */
+    public enum Sense {
+        AT_MOST,
+        AT_LEAST,
+        /** The surface against the dew point of the air that was read with it, else of the air the plan holds for. */
+        OVER_DEW,
+        /** Not a limit: what the plan was made for. */
+        PLANNED
+    }
+
+    /** A limit that is the figure {@code book} of the rule book. */
+    public static Watch limit(
+            String id, Quantity q, Sense sense, String book, Weight weight, String title, String follows) {
+        TradeBook.Turn v = TradeBook.shipped().turn(book);
+        return new Watch(id, q, sense, v.value(), weight, false, "", "", 1, title, follows, v.shown());
+    }
+
+    /** What the plan was made for; {@code mix} follows it, empty for none. */
+    public static Watch planned(String id, Quantity q, double value, String mix, String title, String follows) {
+        return new Watch(id, q, Sense.PLANNED, value, Weight.OTHER, false, "", mix, 1, title, follows, "");
+    }
+
+    /** A copy that a lead may go against. */
+    public Watch ofCare() {
+        return new Watch(id, quantity, sense, limit, weight, true, loop, mix, passes, title, follows, source);
+    }
+
+    /** A copy whose stop leaves the rework {@code way} open. */
+    public Watch leaving(String way) {
+        return new Watch(id, quantity, sense, limit, weight, care, way, mix, passes, title, follows, source);
+    }
+
+    /** A copy whose stop takes {@code n} passing readings to lift. */
+    public Watch liftedBy(int n) {
+        return new Watch(id, quantity, sense, limit, weight, care, loop, mix, n, title, follows, source);
+    }
+
+    /** A copy at the limit {@code other}. */
+    public Watch at(double other) {
+        return new Watch(id, quantity, sense, other, weight, care, loop, mix, passes, title, follows, source);
+    }
+}
