@@ -38,7 +38,7 @@ export const routes = [
       screen("*", <Navigate to="/bench" replace />),
     ],
   },
-  screen("/repairs/:id/run", <RunScreen />),
+  screen("/repairs/:id/run/:part?", <RunScreen />),
 ];
 
 const router = createBrowserRouter(routes);

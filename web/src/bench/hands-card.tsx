@@ -17,6 +17,7 @@ export function HandsCard({
   const clock = live?.clocks[0];
   // What never comes by waiting wants hands now; what stands after it in the plan must not be begun.
   const never = clock && !clock.endsAt ? clockWords(clock, now, zone).words : undefined;
+  const stop = live?.stops[0];
   const body = (
     <>
       <span className="lab flex justify-between">
@@ -27,9 +28,18 @@ export function HandsCard({
           </span>
         )}
       </span>
-      <span className="n block text-20 leading-6 font-semibold" style={{ fontStretch: "88%" }}>
-        {never ?? hands.title}
+      <span
+        className={`n block text-20 leading-6 font-semibold ${stop ? "text-oxide-text" : ""}`}
+        style={{ fontStretch: "88%" }}
+      >
+        {stop ? `Stop: ${stop.title.toLowerCase()}` : (never ?? hands.title)}
       </span>
+      {stop && (
+        <span className="block leading-5">
+          since {moment(stop.since, now, zone)}
+          {stop.by && `, by ${stop.by.split(" ")[0]}`}
+        </span>
+      )}
       {hands.name && <span className="lab block">{hands.name}</span>}
       {clock && !never && (
         <span className="lab block">

@@ -9,6 +9,8 @@ export type Safety = "saved" | "saving" | "kept" | "crossed";
 export interface DraftState {
   draft?: Draft;
   frozenAt?: string;
+  /** Why a run is being planned anew. */
+  anew?: string;
   /** What was computed from the draft as it stands; absent where it cannot be. */
   workup?: Api["Workup"];
   /** The last that could be computed. */
@@ -79,7 +81,7 @@ export class DraftDesk {
     if (kept && !view.frozenAt) {
       this.version = kept.version;
       this.dirty = kept.draft;
-      this.change({ draft: kept.draft, failed: undefined });
+      this.change({ draft: kept.draft, anew: view.anew, failed: undefined });
       this.preview(kept.draft);
       await this.save();
     } else {
@@ -89,7 +91,7 @@ export class DraftDesk {
 
   private adopt(view: Api["RepairView"]): void {
     this.version = view.version;
-    this.change({ draft: view.draft, frozenAt: view.frozenAt, failed: undefined });
+    this.change({ draft: view.draft, frozenAt: view.frozenAt, anew: view.anew, failed: undefined });
     this.worked(view);
   }
 

@@ -1,6 +1,6 @@
 import { lazy, Suspense } from "react";
 import { Undo2 } from "lucide-react";
-import { Navigate, useNavigate, useParams } from "react-router";
+import { Link, Navigate, useNavigate, useParams } from "react-router";
 import { useRun, useZone } from "../api/queries";
 import { dialogOpen, typing, useKeys } from "../shell/keys";
 import { dayAndTime } from "../units/units";
@@ -33,7 +33,8 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
   const on = useDraft(id);
   const navigate = useNavigate();
   const frozen = on.frozen;
-  const run = useRun(id, frozen).data;
+  const begun = frozen || on.anew !== undefined;
+  const run = useRun(id, begun).data;
   const { undo, canUndo } = on;
   useKeys((e) => {
     if (typing(e) || dialogOpen() || e.ctrlKey || e.metaKey || e.altKey) return;
@@ -64,11 +65,12 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
         steps={run?.state.steps.length}
       />
       <Crossed on={on} />
+      {on.anew !== undefined && <AnewBand id={id} why={on.anew} />}
       <Stations id={id} at={station} standing={standing} />
       <LitProvider>
         {station === "record" ? (
           <Suspense fallback={<p className="p-6 text-20">One moment.</p>}>
-            <RecordStation id={id} frozen={frozen} />
+            <RecordStation id={id} frozen={begun} />
           </Suspense>
         ) : station === "steps" ? (
           <div className="flex min-h-0 flex-1">
@@ -197,6 +199,23 @@ function TitleFigure({ label, value }: { label: string; value: string }) {
     <div className="border-l border-hair px-3.5 pt-2.5">
       <span className="lab block">{label}</span>
       <span className="n block font-semibold whitespace-nowrap">{value}</span>
+    </div>
+  );
+}
+
+/** A run is being planned anew: what is typed here goes into the plan that it goes on by. */
+function AnewBand({ id, why }: { id: number; why: string }) {
+  return (
+    <div role="status" className="firm-b flex flex-wrap items-center gap-x-4 gap-y-1 bg-tape px-4 py-1 text-on-tape">
+      <span className="min-w-0 flex-1">
+        <b>Planned anew while the work goes on:</b> {why}. What was read is in the draft: look at it, then go on.
+      </span>
+      <Link to={`/repairs/${id}/run`} className="btn">
+        Back to the run
+      </Link>
+      <Link to={`/repairs/${id}/run/anew`} className="btn go">
+        Go on by the new plan
+      </Link>
     </div>
   );
 }

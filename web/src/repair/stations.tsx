@@ -34,8 +34,8 @@ export function standings(
     stack: done(workup !== undefined && workup.stack.taken !== "" && workup.stack.lines.every((l) => l.missing === "")),
     footprint: done(workup?.drawing.section !== undefined),
     steps: done(workup?.plan !== undefined),
-    run: run?.finishedAt ? "done" : run ? "running" : "open",
-    record: done(run?.finishedAt !== undefined),
+    run: run?.finishedAt || run?.ended ? "done" : run ? "running" : "open",
+    record: done(run?.finishedAt !== undefined || run?.ended !== undefined),
   };
 }
 

@@ -19,6 +19,7 @@ const STANDING: Record<Standing, { word: string; to: string; order: number }> = 
   DRAFT: { word: "Still to say", to: "damage", order: 3 },
   REFERRED: { word: "Passed on", to: "verdict", order: 4 },
   DONE: { word: "Finished", to: "record", order: 5 },
+  ENDED: { word: "Ended", to: "record", order: 5 },
 };
 
 /** A part as it comes from the factory, for the first screen of a new repair. */

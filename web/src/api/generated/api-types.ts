@@ -420,6 +420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/repairs/{id}/anew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["anew"];
+        delete: operations["keepPlan"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/repairs/{id}/events": {
         parameters: {
             query?: never;
@@ -911,6 +927,13 @@ export interface components {
             repair: number;
             vehicle: string;
         };
+        Against: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            stop: components["schemas"]["Stop"];
+            why: string;
+        };
         Air: {
             /** Format: double */
             rhPercent: number;
@@ -942,6 +965,9 @@ export interface components {
             said: string;
             /** Format: uuid */
             target: string;
+        };
+        AnewDraft: {
+            reason?: string;
         };
         AnswerDraft: {
             answer?: string;
@@ -1023,6 +1049,8 @@ export interface components {
             label: string;
             loop: string;
             note: string;
+            /** @enum {string} */
+            weight: "FINE" | "OTHER" | "STOP" | "NEVER";
         };
         Broken: {
             follows: string;
@@ -1149,7 +1177,7 @@ export interface components {
             at: string;
             consequence: string;
             /** @enum {string} */
-            kind: "DOSE_OFF" | "DOSE_NOT_WEIGHED" | "SPREAD_LATE" | "SANDED_BEFORE_CURE" | "OVER_TEMPERATURE" | "TOO_DEEP" | "WENT_ON_EARLY" | "AGAINST_READING" | "PLAN_CHANGED" | "WANTED_NOT_GIVEN";
+            kind: "DOSE_OFF" | "DOSE_NOT_WEIGHED" | "SPREAD_LATE" | "SANDED_BEFORE_CURE" | "OVER_TEMPERATURE" | "TOO_DEEP" | "WENT_ON_EARLY" | "AGAINST_READING" | "PLAN_CHANGED" | "WANTED_NOT_GIVEN" | "NOT_READ" | "OTHER_THAN_PLANNED" | "STOPPED" | "AGAINST_STOP" | "LOOKED_AGAIN" | "STARTED_THOUGH" | "MIX_SCRAPPED" | "ENDED";
             step: string;
             text: string;
         };
@@ -1245,6 +1273,14 @@ export interface components {
             step: string;
             title: string;
         };
+        Ended: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** @enum {string} */
+            how: "REFERRED" | "SCRAPPED" | "REFINISH" | "WITHDRAWN";
+            why: string;
+        };
         EventDraft: {
             answer?: string;
             /** Format: date-time */
@@ -1252,7 +1288,7 @@ export interface components {
             /** Format: uuid */
             id?: string;
             /** @enum {string} */
-            kind?: "START" | "CLOCK" | "DONE" | "GATE" | "READING" | "NOTE" | "UNDO" | "AMEND" | "TAKE" | "SIGN" | "PICTURE";
+            kind?: "START" | "CLOCK" | "DONE" | "GATE" | "READING" | "NOTE" | "UNDO" | "AMEND" | "TAKE" | "SIGN" | "PICTURE" | "SCRAP" | "PLAN" | "END" | "AGAINST";
             logged?: boolean;
             /** @enum {string} */
             quantity?: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
@@ -1350,6 +1386,16 @@ export interface components {
             with: string[];
             without: string[];
         };
+        Former: {
+            by: string;
+            /** Format: date-time */
+            frozen: string;
+            /** Format: date-time */
+            left: string;
+            lines: components["schemas"]["Line"][];
+            title: string;
+            why: string;
+        };
         FoundView: {
             again: components["schemas"]["LookAgain"][];
             /** Format: int32 */
@@ -1380,6 +1426,7 @@ export interface components {
             branches: components["schemas"]["Branch"][];
             no: string;
             question: string;
+            reads: ("DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
             yes: string;
             yesNote: string;
         };
@@ -1588,6 +1635,7 @@ export interface components {
             steps: number;
             /** Format: int32 */
             stepsDone: number;
+            stops: components["schemas"]["Stop"][];
             vehicle: string;
         };
         LogDraft: {
@@ -1670,6 +1718,7 @@ export interface components {
             word: string;
         };
         MixDone: {
+            carried: boolean;
             /** Format: date-time */
             clockAt?: string;
             /** Format: double */
@@ -1684,6 +1733,7 @@ export interface components {
             /** Format: double */
             percent?: number;
             said: string;
+            scrapped?: string;
             /** Format: date-time */
             spreadAt?: string;
             step: string;
@@ -1701,7 +1751,9 @@ export interface components {
         };
         Must: {
             detail: string;
+            dose: boolean;
             holds: boolean;
+            never: boolean;
             said: string;
         };
         NewRepairDraft: {
@@ -1877,6 +1929,7 @@ export interface components {
             /** Format: double */
             activeMin: number;
             air: components["schemas"]["Air"];
+            binds: boolean;
             broken: components["schemas"]["Broken"][];
             budget?: components["schemas"]["FilmBudget"];
             closing: string;
@@ -2048,9 +2101,18 @@ export interface components {
             value: number;
         };
         ReadingFinding: {
-            said: string;
+            /** Format: double */
+            limit: number;
+            /** Format: int32 */
+            more: number;
+            /** Format: double */
+            planned?: number;
             step: string;
-            stop: boolean;
+            /** Format: double */
+            value: number;
+            watch: components["schemas"]["Watch"];
+            /** @enum {string} */
+            weight: "FINE" | "OTHER" | "STOP" | "NEVER";
         };
         ReadingsInView: {
             /** Format: int32 */
@@ -2114,7 +2176,7 @@ export interface components {
             /** Format: date-time */
             promisedAt?: string;
             /** @enum {string} */
-            standing: "DRAFT" | "REFERRED" | "BLOCKED" | "MATCHED" | "PLANNED" | "RUNNING" | "DONE";
+            standing: "DRAFT" | "REFERRED" | "BLOCKED" | "MATCHED" | "PLANNED" | "RUNNING" | "DONE" | "ENDED";
             step: string;
             /** Format: int32 */
             steps: number;
@@ -2131,10 +2193,12 @@ export interface components {
             closing: string;
             deviations: components["schemas"]["Deviation"][];
             doses: components["schemas"]["DoseLine"][];
+            ended?: components["schemas"]["Ended"];
             /** Format: int32 */
             events: number;
             /** Format: date-time */
             finishedAt?: string;
+            former: components["schemas"]["Former"][];
             /** Format: date-time */
             frozen: string;
             house: components["schemas"]["HouseChange"][];
@@ -2154,6 +2218,7 @@ export interface components {
             used: components["schemas"]["Used"][];
         };
         RepairView: {
+            anew?: string;
             /** Format: date-time */
             changedAt: string;
             changedBy: string;
@@ -2233,10 +2298,12 @@ export interface components {
             version: string;
         };
         RunState: {
+            against: components["schemas"]["Against"][];
             amended: components["schemas"]["Amended"][];
             before: components["schemas"]["Must"][];
             clocks: components["schemas"]["LiveClock"][];
             current?: string;
+            ended?: components["schemas"]["Ended"];
             findings: components["schemas"]["ReadingFinding"][];
             /** Format: date-time */
             finishedAt?: string;
@@ -2252,6 +2319,7 @@ export interface components {
             /** Format: date-time */
             startedAt?: string;
             steps: components["schemas"]["RunStep"][];
+            stops: components["schemas"]["Stop"][];
             takenBack: components["schemas"]["TakenBack"][];
         };
         RunStep: {
@@ -2260,6 +2328,9 @@ export interface components {
             /** Format: date-time */
             beganAt?: string;
             by: string;
+            carried: boolean;
+            /** Format: date-time */
+            clockAt?: string;
             /** Format: uuid */
             clockEvent?: string;
             /** Format: date-time */
@@ -2268,7 +2339,11 @@ export interface components {
             doneEvent?: string;
             id: string;
             loop: string;
+            remark: string;
             step: components["schemas"]["Step"];
+            though: string[];
+            /** Format: date-time */
+            waitsSince?: string;
         };
         RunStepId: {
             rounds: components["schemas"]["Round"][];
@@ -2277,6 +2352,7 @@ export interface components {
             time: number;
         };
         RunView: {
+            anew?: string;
             /** Format: int32 */
             events: number;
             frozen: components["schemas"]["FrozenPlan"];
@@ -2284,6 +2360,8 @@ export interface components {
             id: number;
             /** Format: date-time */
             now: string;
+            /** Format: int32 */
+            plan: number;
             state: components["schemas"]["RunState"];
         };
         Rung: {
@@ -2581,8 +2659,27 @@ export interface components {
             title: string;
             tool: string;
             wanted?: components["schemas"]["Wanted"];
+            watches: components["schemas"]["Watch"][];
             /** @enum {string} */
             zone?: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
+        };
+        Stop: {
+            by: string;
+            care: boolean;
+            /** Format: uuid */
+            event: string;
+            finding?: components["schemas"]["ReadingFinding"];
+            follows: string;
+            loop: string;
+            /** Format: int32 */
+            more: number;
+            /** Format: date-time */
+            since: string;
+            step: string;
+            title: string;
+            watch: string;
+            /** @enum {string} */
+            weight: "FINE" | "OTHER" | "STOP" | "NEVER";
         };
         Stretch: {
             brief: string;
@@ -2727,6 +2824,25 @@ export interface components {
         Wanted: {
             picture: boolean;
             readings: ("DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
+        };
+        Watch: {
+            care: boolean;
+            follows: string;
+            id: string;
+            /** Format: double */
+            limit: number;
+            loop: string;
+            mix: string;
+            /** Format: int32 */
+            passes: number;
+            /** @enum {string} */
+            quantity: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
+            /** @enum {string} */
+            sense: "AT_MOST" | "AT_LEAST" | "OVER_DEW" | "PLANNED";
+            source: string;
+            title: string;
+            /** @enum {string} */
+            weight: "FINE" | "OTHER" | "STOP" | "NEVER";
         };
         Word: {
             /** @enum {string} */
@@ -3475,6 +3591,54 @@ export interface operations {
                 "application/json": components["schemas"]["RepairDraft"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RepairView"];
+                };
+            };
+        };
+    };
+    anew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnewDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RepairView"];
+                };
+            };
+        };
+    };
+    keepPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {

@@ -1,4 +1,4 @@
-import { FileDown, Printer, TriangleAlert } from "lucide-react";
+import { FileDown, OctagonX, Printer, TriangleAlert } from "lucide-react";
 import { Link } from "react-router";
 import type { Api } from "../../api/client";
 import { useRecord, useZone } from "../../api/queries";
@@ -8,6 +8,7 @@ import { dayAndTime, grams, minutes, moment, percent, temperature } from "../../
 import { DrawingPair } from "../drawing/drawing-pair";
 import { VerdictMark } from "../verdict-mark";
 import { HouseSaid } from "../steps/house-page";
+import { ENDINGS } from "../run/cannot-go-on";
 import { Pictures } from "./pictures";
 import { PutRight } from "./put-right";
 import { ReadingsFile } from "./readings-file";
@@ -33,6 +34,47 @@ export default function RecordStation({ id, frozen }: { id: number; frozen: bool
   if (record.isError) return <p className="p-6 text-20 font-bold text-oxide-text">{record.error.message}</p>;
   if (!record.data) return <p className="p-6 text-20">One moment.</p>;
   return <RecordSheet view={record.data} />;
+}
+
+const finished = (record: Api["RepairRecord"], zone: string) =>
+  record.finishedAt
+    ? dayAndTime(record.finishedAt, zone)
+    : record.ended
+      ? `ended ${dayAndTime(record.ended.at, zone)}`
+      : "not yet";
+
+/** Steps that were done, planned against taken. */
+function Lines({ lines, begun }: { lines: Api["RepairRecord"]["lines"]; begun: number }) {
+  const zone = useZone();
+  return (
+    <table className="w-full text-left">
+      <thead>
+        <tr className="lab firm-b">
+          <th className="py-1 pr-3">Done</th>
+          <th className="pr-3">Step</th>
+          <th className="pr-3 text-right">Planned</th>
+          <th className="pr-3 text-right">Taken</th>
+          <th className="pr-3">Gate, readings, notes</th>
+          <th>Hands</th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((l) => (
+          <tr key={l.step} className="border-b border-hair align-top">
+            <td className="py-1.5 n pr-3 whitespace-nowrap">{moment(l.doneAt, begun, zone)}</td>
+            <td className="py-1.5 pr-3">
+              {l.loop && <span className="firm lab mr-2 px-1">{l.loop}</span>}
+              {l.title}
+            </td>
+            <td className="py-1.5 n pr-3 text-right whitespace-nowrap">{minutes(l.plannedMin)}</td>
+            <td className="py-1.5 n pr-3 text-right whitespace-nowrap">{span(l.takenMin)}</td>
+            <td className="py-1.5 pr-3">{[l.answer, ...l.remarks].filter(Boolean).join("; ")}</td>
+            <td className="py-1.5 whitespace-nowrap">{l.by.split(" ")[0]}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
 }
 
 function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"] }) {
@@ -68,11 +110,20 @@ function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"]
         </header>
         <div className="grid grid-cols-4 divide-x divide-hair border-b border-hair">
           <Fact label="Begun" value={record.startedAt ? dayAndTime(record.startedAt, zone) : "not yet"} />
-          <Fact label="Finished" value={record.finishedAt ? dayAndTime(record.finishedAt, zone) : "not yet"} />
+          <Fact label="Finished" value={finished(record, zone)} />
           <Fact label="Taken, planned" value={`${minutes(record.takenMin, "down")} of ${minutes(record.plannedMin)}`} />
           <Fact label="Hands" value={record.people.join(", ") || "none yet"} />
         </div>
 
+        {record.ended && (
+          <p className="firm keep mt-4 flex items-start gap-3 px-4 py-3">
+            <OctagonX className="text-oxide mt-0.5 shrink-0" size={24} aria-hidden="true" />
+            <span>
+              <b>Ended before the last step: {ENDINGS[record.ended.how].toLowerCase()}.</b> {record.ended.why} (
+              {record.ended.by}, {dayAndTime(record.ended.at, zone)})
+            </span>
+          </p>
+        )}
         <Signature id={id} record={record} />
 
         <h3 className="hd mt-5">Deviations</h3>
@@ -124,34 +175,21 @@ function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"]
           </tbody>
         </table>
 
-        <h3 className="hd mt-5">Steps, planned against done</h3>
-        <table className="w-full text-left">
-          <thead>
-            <tr className="lab firm-b">
-              <th className="py-1 pr-3">Done</th>
-              <th className="pr-3">Step</th>
-              <th className="pr-3 text-right">Planned</th>
-              <th className="pr-3 text-right">Taken</th>
-              <th className="pr-3">Gate, readings, notes</th>
-              <th>Hands</th>
-            </tr>
-          </thead>
-          <tbody>
-            {record.lines.map((l) => (
-              <tr key={l.step} className="border-b border-hair align-top">
-                <td className="py-1.5 n pr-3 whitespace-nowrap">{moment(l.doneAt, begun, zone)}</td>
-                <td className="py-1.5 pr-3">
-                  {l.loop && <span className="firm lab mr-2 px-1">{l.loop}</span>}
-                  {l.title}
-                </td>
-                <td className="py-1.5 n pr-3 text-right whitespace-nowrap">{minutes(l.plannedMin)}</td>
-                <td className="py-1.5 n pr-3 text-right whitespace-nowrap">{span(l.takenMin)}</td>
-                <td className="py-1.5 pr-3">{[l.answer, ...l.remarks].filter(Boolean).join("; ")}</td>
-                <td className="py-1.5 whitespace-nowrap">{l.by.split(" ")[0]}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        {record.former.map((f, i) => (
+          <section key={f.left}>
+            <h3 className="hd mt-5">
+              Plan {i + 1}, {f.title}, until {moment(f.left, begun, zone)}
+            </h3>
+            <p className="py-1">
+              Left for another by {f.by}: {f.why}
+            </p>
+            <Lines lines={f.lines} begun={begun} />
+          </section>
+        ))}
+        <h3 className="hd mt-5">
+          {record.former.length > 0 ? `Plan ${record.former.length + 1}: steps` : "Steps"}, planned against done
+        </h3>
+        <Lines lines={record.lines} begun={begun} />
 
         <ReadingsFile id={id} />
         <Pictures id={id} />

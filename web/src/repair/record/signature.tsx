@@ -15,7 +15,7 @@ export function Signature({ id, record }: { id: number; record: Api["RepairRecor
   const [why, setWhy] = useState("");
   const [back, setBack] = useState(false);
   const waits = usePending(id).some((e) => e.kind === "SIGN");
-  if (!record.finishedAt) return null;
+  if (!record.finishedAt && !record.ended) return null;
   const sign = (answer: "signed" | "back", text = "") => {
     outbox.push(id, {
       id: crypto.randomUUID(),

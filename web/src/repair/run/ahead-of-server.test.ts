@@ -9,6 +9,8 @@ interface Turn {
   steps?: string[];
   clocks: string[];
   weigh: string[];
+  stops: string[];
+  findings: string[];
 }
 interface Fixture {
   plan: Api["Plan"];
@@ -22,7 +24,8 @@ const recipes = Object.keys(runs).map((f) => f.replace(/^.*\/|\.json$/g, ""));
 function kept(recipe: string): Fixture {
   const fixture = runs[`../../api/generated/runs/${recipe}.json`];
   if (!fixture) throw new Error(`no run of ${recipe} is kept`);
-  const begun: Partial<Api["RunState"]> = { clocks: [], mixes: [], readings: [], notes: [], before: [], findings: [] };
+  const none = { clocks: [], mixes: [], readings: [], notes: [], before: [], findings: [], stops: [] };
+  const begun: Partial<Api["RunState"]> = none;
   return { ...fixture, begun: { ...fixture.begun, ...begun } };
 }
 
@@ -45,6 +48,14 @@ describe("ahead of the server", () => {
         state.mixes.map((m) => `${m.step} ${Math.round(m.fillerTargetG)} ${Math.round(m.creamTargetG * 10) / 10}`),
         after,
       ).toEqual(turn.weigh);
+      expect(
+        state.stops.map((s) => `${s.step} ${s.title} ${s.weight} ${s.more}`),
+        after,
+      ).toEqual(turn.stops);
+      expect(
+        state.findings.map((f) => `${f.watch.id} ${f.weight} ${(Math.round(f.limit * 10) / 10).toFixed(1)}`),
+        after,
+      ).toEqual(turn.findings);
     }
     expect(turns.at(-1)?.current).toBe("");
   });

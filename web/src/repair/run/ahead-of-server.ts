@@ -1,12 +1,16 @@
 import type { Api } from "../../api/client";
-import { creamFor, percentOf } from "./dose";
+import { creamFor, neverCures, percentOf } from "./dose";
+import { answered, findingsAt, leaves, stopping, stopsAfter } from "./judge";
 import type { BenchEvent } from "./outbox";
 import { fillerFor } from "./rework";
-import { again, inserted, type RunStepId, textOf } from "./run-step-id";
+import { again, gateOf, inserted, type RunStepId, textOf } from "./run-step-id";
 
 type State = Api["RunState"];
 type Plan = Api["Plan"];
 type RunStep = Api["RunStep"];
+
+/** Whether it sets a mix going: filler meets cream, a mixer is fitted, two parts are put together. */
+const goesLive = (s: Api["Step"]) => s.kind === "MIX" || s.acts.includes("EQUALISE") || s.acts.includes("HAND_MIX");
 
 const plus = (at: string, minutes: number) => new Date(Date.parse(at) + Math.round(minutes * 60) * 1000).toISOString();
 
@@ -20,45 +24,117 @@ export function aheadOfServer(plan: Plan, state: State, pending: readonly BenchE
 }
 
 function take(plan: Plan, state: State, e: BenchEvent): State {
-  if (e.kind === "READING" && e.quantity && e.value !== undefined) {
-    const reading = {
-      event: e.id,
-      step: e.step ?? "",
-      quantity: e.quantity,
-      value: e.value,
-      at: e.at,
-      by: "",
-      source: e.text ?? "",
-      logged: false,
-    };
-    const next = { ...state, readings: [...state.readings, reading], lastUndoable: e.id };
-    return { ...next, mixes: next.mixes.map((m) => (m.step === e.step ? weighed(plan, next, m) : m)) };
-  }
+  if (e.kind === "READING" && e.quantity && e.value !== undefined) return read(plan, state, e, e.quantity, e.value);
   if (e.kind === "NOTE") {
     const note = { event: e.id, step: e.step ?? "", text: e.text ?? "", at: e.at, by: "" };
     return { ...state, notes: [...state.notes, note], lastUndoable: e.id };
+  }
+  if (e.kind === "AGAINST") {
+    return { ...state, stops: state.stops.filter((s) => s.event !== e.target), lastUndoable: e.id };
+  }
+  if (e.kind === "END") {
+    const ended = { how: e.answer as Api["Ended"]["how"], why: e.text ?? "", at: e.at, by: "" };
+    return { ...state, ended, current: undefined, clocks: [], before: [], findings: [], lastUndoable: e.id };
   }
   // What is put right, handed over or signed is the server's to work out.
   const i = state.steps.findIndex((s) => s.id === state.current);
   const now = state.steps[i];
   if (!now || now.id !== e.step) return state;
-  if (e.kind === "CLOCK" && now.step.kind === "MIX") return startClock(plan, state, now, e.at, e.id);
-  if (e.kind === "DONE" && !now.step.gate) {
+  if (e.kind === "CLOCK" && now.step.kind === "MIX")
+    return goes(plan, state, now) ? startClock(plan, state, now, e.at, e.id) : state;
+  if (e.kind === "DONE" && !now.step.gate && goes(plan, state, now)) {
     const live = now.step.kind === "MIX" ? startClock(plan, state, now, now.beganAt ?? e.at, e.id) : state;
     return advance(plan, live, i, e, "", []);
   }
-  if (e.kind === "GATE" && now.step.gate) {
-    const branch = now.step.gate.branches.find((b) => b.id === e.answer);
-    return advance(plan, state, i, e, e.answer ?? "", branch ? rework(plan, now, branch) : []);
-  }
+  if (e.kind === "SCRAP") return scrap(plan, state, i, e);
+  if (e.kind === "GATE" && now.step.gate) return gate(plan, state, i, now, now.step.gate, e);
   return state;
+}
+
+function read(plan: Plan, state: State, e: BenchEvent, quantity: Api["Reading"]["quantity"], value: number): State {
+  const reading = {
+    event: e.id,
+    step: e.step ?? "",
+    quantity,
+    value,
+    at: e.at,
+    by: "",
+    source: e.text ?? "",
+    logged: false,
+  };
+  const readings = [...state.readings, reading];
+  const step = state.steps.find((s) => s.id === e.step)?.step;
+  const current = state.steps.find((s) => s.id === state.current);
+  const next = {
+    ...state,
+    readings,
+    stops: step && plan.binds ? stopsAfter(state.stops, reading, step, readings, plan.air) : state.stops,
+    findings: current ? findingsAt(current.step, current.id, readings, plan.air) : [],
+    lastUndoable: e.id,
+  };
+  return { ...next, mixes: next.mixes.map((m) => (m.step === e.step ? weighed(plan, next, m) : m)) };
+}
+
+/** Whether the step in hand may be done, or its mix go live, with what stands. */
+function goes(plan: Plan, state: State, now: RunStep): boolean {
+  if (!plan.binds) return true;
+  const mix = state.mixes.findLast((m) => m.step === now.id);
+  const mixing = now.step.kind === "MIX";
+  const starts = goesLive(now.step) && !(mixing && mix?.clockAt);
+  if (starts && mixing && mix?.percent !== undefined && neverCures(mix.percent)) return false;
+  const live = !starts && (mixing || now.step.kind === "SPREAD");
+  const loop = reworkOf(state, now);
+  return state.stops.length === 0 || live || (loop !== undefined && !starts && leaves(state.stops, loop));
+}
+
+/** The rework that a step belongs to; none for the plan's own. */
+export function reworkOf(state: State, now: RunStep): string | undefined {
+  const round = gateOf(now.at);
+  const gate = round && state.steps.find((s) => s.id === textOf(round.gate))?.step.gate;
+  return gate?.branches.find((b) => b.id === round?.answer)?.loop;
+}
+
+function gate(plan: Plan, state: State, i: number, now: RunStep, asked: Api["Gate"], e: BenchEvent): State {
+  if (e.answer === "yes") {
+    const own = state.stops.filter((s) => s.watch === "" && s.step === now.id);
+    const looked = own.length === state.stops.length && (e.text ?? "").trim() !== "";
+    if (state.stops.length > 0 && !looked) return state;
+    return advance(plan, { ...state, stops: [] }, i, e, "yes", []);
+  }
+  const branch = asked.branches.find((b) => b.id === e.answer);
+  if (!branch) return state;
+  if (stopping(branch.weight) && plan.binds) {
+    const others = state.stops.filter((s) => s.watch !== "" || s.step !== now.id);
+    return { ...state, stops: [...others, answered(now.id, branch, e.id, e.at)], lastUndoable: e.id };
+  }
+  if (state.stops.length > 0 && !leaves(state.stops, branch.loop)) return state;
+  return advance(plan, state, i, e, branch.id, rework(plan, now, branch));
+}
+
+/** What was mixed is thrown away; it is mixed again from the step that set it going. */
+function scrap(plan: Plan, state: State, i: number, e: BenchEvent): State {
+  const now = state.steps[i];
+  if (!now || !(goesLive(now.step) || now.step.kind === "SPREAD")) return state;
+  const before = state.steps.slice(0, i + 1);
+  const same = (s: RunStep) => s.step.mix === now.step.mix && s.step.portion === now.step.portion;
+  const laid = before.slice(0, -1).findLastIndex((s) => s.step.kind === "SPREAD");
+  const live = goesLive(now.step) ? i : before.findLastIndex((s, k) => k > laid && goesLive(s.step) && same(s));
+  const from = live < 0 ? i : live;
+  const once = before.slice(from).map((s) => fresh(again(s.at), s.loop, s.step));
+  const out = advance(plan, state, i, e, "scrapped", once);
+  const of = state.mixes.findLast((m) => m.mix === now.step.mix && now.step.mix !== "")?.step;
+  return {
+    ...out,
+    clocks: out.clocks.filter((c) => c.kind !== "BY"),
+    mixes: out.mixes.map((m) => (m.step === of ? { ...m, spreadAt: undefined, scrapped: e.text ?? "" } : m)),
+  };
 }
 
 function weighed(plan: Plan, state: State, m: Api["MixDone"]): Api["MixDone"] {
   const last = (q: string) => state.readings.findLast((r) => r.step === m.step && r.quantity === q)?.value;
   const pour = plan.mixes.find((x) => x.id === m.mix)?.pour;
   const at = state.steps.find((s) => s.id === m.step)?.at;
-  const fillerTargetG = at ? fillerFor(at, pour, state.readings) : m.fillerTargetG;
+  const fillerTargetG = at ? fillerFor(plan, at, m.mix, state.readings) : m.fillerTargetG;
   const fillerG = last("FILLER_G");
   const creamG = last("CREAM_G");
   return {
@@ -98,7 +174,7 @@ function rework(plan: Plan, gate: RunStep, branch: Api["Branch"]): RunStep[] {
   const loop = plan.loops.find((l) => l.id === branch.loop)?.steps ?? [];
   return [
     ...loop.map((step) => fresh(inserted(gate.at, branch.id, step.id), branch.label, step)),
-    fresh(again(gate.at), gate.loop, gate.step),
+    { ...fresh(again(gate.at), gate.loop, gate.step), waitsSince: gate.waitsSince ?? gate.beganAt },
   ];
 }
 
@@ -109,6 +185,9 @@ const fresh = (at: RunStepId, loop: string, step: Api["Step"]): RunStep => ({
   step,
   by: "",
   answer: "",
+  remark: "",
+  though: [],
+  carried: false,
 });
 
 /** A clock as planned, from the moment its step begins. */
@@ -140,22 +219,23 @@ function advance(plan: Plan, state: State, i: number, e: BenchEvent, answer: str
     steps[i + 1] = { ...next, beganAt: e.at };
     if (next.step.kind === "MIX" && !mixes.some((m) => m.step === next.id)) {
       const pour = plan.mixes.find((m) => m.id === next.step.mix)?.pour;
-      const fillerTargetG = fillerFor(next.at, pour, state.readings);
+      const fillerTargetG = fillerFor(plan, next.at, next.step.mix, state.readings);
       const creamTargetG = pour ? creamFor(fillerTargetG, pour.percent) : 0;
-      mixes = [...mixes, { step: next.id, mix: next.step.mix, fillerTargetG, creamTargetG, said: "" }];
+      const made = { step: next.id, mix: next.step.mix, fillerTargetG, creamTargetG, said: "", carried: false };
+      mixes = [...mixes, made];
     }
     // What comes from a cartridge or a palette goes off from the moment it is laid.
     const runs = next.step.kind === "WAIT" || (next.step.kind === "SPREAD" && !next.step.mix);
-    if (runs && next.step.clock) clocks = [...clocks, planned(next.id, next.step.clock, e.at)];
+    if (runs && next.step.clock) clocks = [...clocks, planned(next.id, next.step.clock, next.waitsSince ?? e.at)];
   }
   return {
     ...state,
     steps,
     clocks,
     mixes,
-    // What must hold and what readings say belongs to the step that was in hand.
+    // What must hold belongs to the step that was in hand.
     before: [],
-    findings: [],
+    findings: next ? findingsAt(next.step, next.id, state.readings, plan.air) : [],
     current: next?.id,
     lastUndoable: e.id,
     finishedAt: next ? state.finishedAt : e.at,

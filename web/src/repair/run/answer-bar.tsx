@@ -1,4 +1,4 @@
-import { Check, RotateCcw, Timer } from "lucide-react";
+import { Check, RotateCcw, Timer, Trash2 } from "lucide-react";
 import type { Api } from "../../api/client";
 import { stretch } from "../../units/units";
 
@@ -11,24 +11,33 @@ export function AnswerBar({
   branching,
   setBranching,
   early,
-  against,
+  unread,
   lacking,
   never,
+  musts,
   primary,
   other,
   answer,
+  scrap,
+  weighed,
 }: {
   step: Api["Step"];
   mixing: boolean;
   branching: boolean;
   setBranching: (b: boolean) => void;
   early: number;
-  against: boolean;
+  /** The gate's readings are not taken. */
+  unread: boolean;
   lacking: boolean;
   never: string | undefined;
+  /** What must hold before the mix in hand goes live. */
+  musts: readonly Api["Must"][];
   primary: () => void;
   other: () => void;
   answer: (a: string) => void;
+  scrap: () => void;
+  /** Something is weighed that can be thrown away. */
+  weighed: boolean;
 }) {
   const gate = step.gate;
   if (gate && branching) {
@@ -50,15 +59,15 @@ export function AnswerBar({
           {gate.question}
         </div>
         <Answer
-          go={!against && !lacking}
+          go={!unread && !lacking && early === 0 && !never}
           Icon={Check}
           word={gate.yes}
           note={
-            against
-              ? "against what was read: it stands in the record"
+            unread
+              ? "not read: it stands in the record"
               : lacking
                 ? WITHOUT
-                : (never ?? (early > 0 ? `${stretch(early, "up")} early: it stands in the record` : gate.yesNote))
+                : (never ?? (early > 0 ? `${stretch(early, "up")} early: say what it was judged by` : gate.yesNote))
           }
           onClick={primary}
         />
@@ -68,6 +77,28 @@ export function AnswerBar({
           note={gate.branches.length === 1 ? (gate.branches[0]?.note ?? "") : "say what"}
           onClick={other}
         />
+      </div>
+    );
+  }
+  const off = musts.filter((m) => !m.holds);
+  if (off.length > 0) {
+    const never = off.some((m) => m.never);
+    return (
+      <div className="firm-t flex min-h-[112px] shrink-0 flex-wrap">
+        <div className="n flex min-w-60 flex-[2] items-center px-4 text-20 leading-7 font-semibold sm:px-8">
+          {mixing ? "Not yet" : "Not ready"}: {off.map((m) => m.said).join(", ")}
+        </div>
+        {mixing && weighed && (
+          <Answer Icon={Trash2} word="Scrap it" note="it counts as used; weigh anew" onClick={scrap} />
+        )}
+        <button
+          type="button"
+          className="firm-l n min-h-[72px] min-w-40 flex-1 px-4 text-20 font-semibold disabled:text-muted"
+          disabled={never}
+          onClick={primary}
+        >
+          {never ? "This dose never starts" : "Start all the same, say why"}
+        </button>
       </div>
     );
   }

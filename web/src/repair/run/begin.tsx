@@ -1,6 +1,6 @@
 import { Play } from "lucide-react";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { ask, type Api } from "../../api/client";
 import { keys, queryClient } from "../../api/queries";
 import { grams, minutes } from "../../units/units";
@@ -8,7 +8,8 @@ import { useDraft } from "../use-draft";
 import { VerdictMark } from "../verdict-mark";
 
 /** Before the work begins: what will be frozen, and one big button. */
-export function Begin({ id }: { id: number }) {
+export function Begin({ id, anew }: { id: number; anew?: string }) {
+  const navigate = useNavigate();
   const on = useDraft(id);
   const [eventId] = useState(() => crypto.randomUUID());
   const [refused, setRefused] = useState("");
@@ -21,9 +22,22 @@ export function Begin({ id }: { id: number }) {
       const version = await on.settle();
       const run = await ask<Api["RunView"]>(`/api/repairs/${id}/start`, { method: "POST", body: { eventId }, version });
       queryClient.setQueryData(keys.run(id), run);
+      if (anew !== undefined) void navigate(`/repairs/${id}/run`, { replace: true });
     } catch (e) {
       setRefused(e instanceof Error ? e.message : String(e));
       await on.reload();
+    } finally {
+      setBusy(false);
+    }
+  };
+  const keep = async () => {
+    setBusy(true);
+    try {
+      await ask<Api["RepairView"]>(`/api/repairs/${id}/anew`, { method: "DELETE" });
+      await queryClient.invalidateQueries({ queryKey: keys.run(id) });
+      void navigate(`/repairs/${id}/run`, { replace: true });
+    } catch (e) {
+      setRefused(e instanceof Error ? e.message : String(e));
     } finally {
       setBusy(false);
     }
@@ -49,6 +63,12 @@ export function Begin({ id }: { id: number }) {
               {m.pour.batches > 1 ? ` × ${m.pour.batches}` : ""}, cream {grams(m.pour.creamG)}.
             </p>
           ))}
+          {anew !== undefined && (
+            <p className="text-20">
+              The plan before is left: {anew} What was done under it and is the same in this plan counts as done; the
+              rest is asked again.
+            </p>
+          )}
           <p className="text-20 text-muted">
             Beginning freezes this plan with rule book {on.workup?.ruleBook}; a later change of rules does not reach it.
           </p>
@@ -76,13 +96,24 @@ export function Begin({ id }: { id: number }) {
         >
           Back to the plan
         </Link>
+        {anew !== undefined && (
+          <button
+            type="button"
+            className="firm-l n grid min-h-[96px] flex-1 place-items-center text-28 font-semibold"
+            disabled={busy}
+            onClick={() => void keep()}
+          >
+            Keep the plan that runs
+          </button>
+        )}
         <button
           type="button"
           className="bg-pine text-on-pine disabled:bg-ground disabled:text-muted n flex min-h-[96px] flex-[2] items-center justify-center gap-4 text-44 font-semibold"
           disabled={!plan || busy || on.safety === "crossed"}
           onClick={() => void begin()}
         >
-          <Play size={40} className="fill-current" aria-hidden="true" /> Begin the work
+          <Play size={40} className="fill-current" aria-hidden="true" />{" "}
+          {anew === undefined ? "Begin the work" : "Go on by this plan"}
         </button>
       </div>
     </main>

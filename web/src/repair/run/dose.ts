@@ -5,5 +5,12 @@ export function creamFor(fillerG: number, percent: number): number {
   return Math.max(SCALE_STEP_G, Math.round((fillerG * percent) / 100 / SCALE_STEP_G) / Math.round(1 / SCALE_STEP_G));
 }
 
+/** The window outside which a dose never cures, % of filler (common practice; the rule book says the same of both). */
+const CURES_FROM = 1;
+const CURES_TO = 4;
+
+/** Whether filler and cream of this dose never reach full cure. */
+export const neverCures = (percent: number) => percent < CURES_FROM || percent > CURES_TO;
+
 /** Dose that was really given, % of filler. */
 export const percentOf = (fillerG: number, creamG: number) => (creamG / fillerG) * 100;

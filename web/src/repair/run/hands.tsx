@@ -1,4 +1,4 @@
-import { Check, CornerUpLeft, Hand, NotebookPen, OctagonX, ShieldAlert, Thermometer } from "lucide-react";
+import { CornerUpLeft, Hand, NotebookPen, OctagonX, ShieldAlert, Thermometer, Trash2 } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { Api } from "../../api/client";
@@ -8,22 +8,35 @@ import { isDeadline, secondsLeft } from "../../marks/clock-rule";
 import { dialogOpen, typing, useKeys } from "../../shell/keys";
 import { usePreferences } from "../../shell/preferences";
 import { KeysDialog } from "../../shell/keys-dialog";
+import { SheetDialog } from "../../shell/sheet-dialog";
+import { tone } from "../../shell/tone";
+import { grams, percent, stretch } from "../../units/units";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { litByStep, LitProvider } from "../drawing/lit";
 import { useMe } from "../../shell/me";
-import { aheadOfServer } from "./ahead-of-server";
+import { aheadOfServer, reworkOf } from "./ahead-of-server";
 import { AnswerBar } from "./answer-bar";
 import type { Ask } from "./asks";
 import { BeforeMixGlance } from "./before-mix";
+import { EndDialog, PlanAnewDialog } from "./cannot-go-on";
 import { ClockBand } from "./clock-band";
 import { CURED_BY, curedBy } from "./cured-by";
+import { neverCures } from "./dose";
+import { Ended } from "./ended";
 import { BigFigure, figureOf } from "./figure";
+import { Findings } from "./finding";
 import { Finished } from "./finished";
+import { heldBy, unread } from "./held";
 import { keyAction } from "./key-action";
 import { happened } from "./happened";
 import { NoteDialog } from "./note-dialog";
 import { usePending } from "./outbox";
+import { PlannedAnew } from "./planned-anew";
+import { ReadHere } from "./read-here";
 import { ReadingDialog } from "./reading-dialog";
+import { fillerFor } from "./rework";
+import { SayDialog } from "./say-dialog";
+import { StopBand, StopHere } from "./stop-here";
 import { TopButton } from "./top-button";
 import { missing, WantedHere } from "./wanted";
 import { Weighing } from "./weighing";
@@ -38,6 +51,7 @@ export function Hands({ run }: { run: Api["RunView"] }) {
   const i = state.steps.findIndex((s) => s.id === state.current);
   const current = state.steps[i];
   if (!plan) return <p className="p-6 text-28">This run has no plan.</p>;
+  if (state.ended) return <Ended run={run} ended={state.ended} undoable={state.lastUndoable} />;
   if (!current) return <Finished run={run} state={state} />;
   return (
     <StepInHand
@@ -51,6 +65,44 @@ export function Hands({ run }: { run: Api["RunView"] }) {
     />
   );
 }
+
+type Dialog = "note" | "reading" | "keys" | "early" | "start" | "scrap" | "cannot" | "anew" | "end" | "measure";
+
+const JUDGED_BY = ["Nail leaves no mark", "Paper does not clog", "Dry to a fingertip", "Tacky, strings pull"];
+const SCRAPPED_FOR = ["Dose out of bounds", "Going off", "Dirt in it", "Wrong lot"];
+
+/** What must hold now: as the server said of it, the dose by what was weighed since. */
+function mustsNow(state: Api["RunState"], mix: Api["MixDone"] | undefined, mixing: boolean): readonly Api["Must"][] {
+  if (!mixing || mix?.percent === undefined) return state.before;
+  const out = neverCures(mix.percent);
+  return state.before.map((m) =>
+    m.dose && !m.never && out
+      ? { ...m, holds: false, never: true, detail: `${percent(mix.percent ?? 0)}: it never cures, scrap it` }
+      : m,
+  );
+}
+
+/** What the first mix takes since another depth was read than was planned. */
+function changedBy(plan: Api["Plan"], state: Api["RunState"]): string {
+  const watch = plan.steps.flatMap((s) => s.step.watches).find((w) => w.mix !== "");
+  const step = plan.steps.map((s) => s.step).find((s) => s.kind === "MIX" && s.mix === watch?.mix);
+  const pour = plan.mixes.find((m) => m.id === watch?.mix)?.pour;
+  if (!watch || !step || !pour) return "";
+  const now = fillerFor(plan, { rounds: [], step: step.id, time: 1 }, watch.mix, state.readings);
+  return now === pour.fillerG ? "" : `${grams(now)} instead of ${grams(pour.fillerG)}.`;
+}
+
+/** Whether the step in hand may be done although something stopped: rework that the stop leaves open, or what is live already. */
+function walkable(state: Api["RunState"], current: Api["RunStep"]): boolean {
+  const loop = reworkOf(state, current);
+  const mix = state.mixes.findLast((m) => m.step === current.id);
+  const live = current.step.kind === "SPREAD" || (current.step.kind === "MIX" && mix?.clockAt !== undefined);
+  return live || (loop !== undefined && state.stops.every((s) => s.loop === loop));
+}
+
+/** Whether something mixed is in hand that can be thrown away. */
+const scrappable = (step: Api["Step"], mix: Api["MixDone"] | undefined) =>
+  step.kind === "SPREAD" || (step.kind === "MIX" && (mix?.fillerG !== undefined || mix?.clockAt !== undefined));
 
 /** Zones that need the whole sanded field in view; the others are looked at from nearer. */
 const WIDE = new Set(["FINE_320", "CLEAN"]);
@@ -71,7 +123,8 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
   const navigate = useNavigate();
   const me = useMe();
   const [branching, setBranching] = useState(false);
-  const [dialog, setDialog] = useState<"note" | "reading" | "keys">();
+  const [dialog, setDialog] = useState<Dialog>();
+  const [heldPedal, setHeldPedal] = useState("");
   const mix = state.mixes.find((m) => m.step === current.id);
   const live =
     state.clocks.find((c) => c.step === current.id) ??
@@ -82,14 +135,40 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
   const gate = step.gate;
 
   const done = () => happened(run.id, "DONE", { step: current.id });
-  const answer = (a: string) => happened(run.id, "GATE", { step: current.id, answer: a });
-  const read = (quantity: Ask, value: number, source: string) =>
-    happened(run.id, "READING", { step: current.id, quantity, value, ...(source && { text: source }) });
-  const startClock = () => happened(run.id, "CLOCK", { step: current.id });
+  const answer = (a: string, why = "") =>
+    happened(run.id, "GATE", { step: current.id, answer: a, ...(why && { text: why }) });
+  const readAt = (step: string, quantity: Ask, value: number, source: string) =>
+    happened(run.id, "READING", { step, quantity, value, ...(source && { text: source }) });
+  const read = (quantity: Ask, value: number, source: string) => readAt(current.id, quantity, value, source);
+  const startClock = (why = "") => happened(run.id, "CLOCK", { step: current.id, ...(why && { text: why }) });
   const undo = () => state.lastUndoable && happened(run.id, "UNDO", { target: state.lastUndoable });
-  const against = gate !== undefined && state.findings.some((f) => f.stop);
   const lacking = missing(state, current);
-  const primary = () => (mixing ? startClock() : gate ? answer("yes") : done());
+  const early = step.kind === "WAIT" && left !== undefined && left > 0 ? left : 0;
+  const never = live !== undefined && live.endsAt === undefined ? by.passed : undefined;
+  const musts = mustsNow(state, mix, mixing);
+  const held = heldBy({
+    state,
+    musts,
+    current,
+    mixing,
+    early,
+    never: never !== undefined,
+    lacking: lacking !== undefined,
+  });
+  const stopped = state.stops.length > 0 && !walkable(state, current);
+  const reads = unread(state, current);
+  // By hand: what is not as it should be is asked for in words first.
+  const primary = () => {
+    if (mixing || (step.kind !== "MIX" && musts.length > 0)) {
+      if (musts.some((m) => m.never)) return;
+      if (musts.some((m) => !m.holds)) setDialog("start");
+      else if (mixing) startClock();
+      else done();
+    } else if (gate) {
+      if (early > 0 || never) setDialog("early");
+      else answer("yes");
+    } else done();
+  };
   const other = () => {
     if (!gate) return;
     const only = gate.branches.length === 1 ? gate.branches[0] : undefined;
@@ -106,12 +185,18 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
       plain,
       onButton,
       mixing,
-      held: against || lacking !== undefined,
+      held: held !== undefined,
     });
     if (!action) return;
     if (action.held) {
       e.preventDefault();
+      if (heldPedal === "") tone(true);
+      setHeldPedal(held ?? "");
       return;
+    }
+    if (stopped && (action.does === "reading" || action.does === "other")) {
+      e.preventDefault();
+      return setDialog("measure");
     }
     if (action.own) e.preventDefault();
     switch (action.does) {
@@ -127,12 +212,14 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         return void navigate(`/repairs/${run.id}/steps`);
       case "nothing":
         return;
+      case "reading":
+        return reads.length > 0 ? undefined : setDialog("reading");
       default:
         return setDialog(action.does);
     }
   });
 
-  const crowded = state.before.length > 0;
+  const crowded = musts.length > 0;
   const { system } = usePreferences();
   const figure = figureOf(state, current, live, left, now, zone, system);
   const lastReading = state.readings.findLast(
@@ -156,10 +243,15 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
             <Hand size={24} aria-hidden="true" />
           </TopButton>
         )}
+        {scrappable(step, mix) && (
+          <TopButton onClick={() => setDialog("scrap")} label="Scrap the mix">
+            <Trash2 size={24} aria-hidden="true" />
+          </TopButton>
+        )}
         <TopButton onClick={undo} disabled={!state.lastUndoable} label="Undo">
           <CornerUpLeft size={24} aria-hidden="true" />
         </TopButton>
-        {step.asks.some((a) => a !== "FILLER_G" && a !== "CREAM_G") && (
+        {!stopped && step.asks.some((a) => a !== "FILLER_G" && a !== "CREAM_G" && !reads.includes(a)) && (
           <TopButton onClick={() => setDialog("reading")} label="Reading">
             <Thermometer size={24} aria-hidden="true" />
           </TopButton>
@@ -167,12 +259,30 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         <TopButton onClick={() => setDialog("note")} label="Note">
           <NotebookPen size={24} aria-hidden="true" />
         </TopButton>
+        <TopButton onClick={() => setDialog("cannot")} label="Cannot go on">
+          <OctagonX size={24} aria-hidden="true" />
+        </TopButton>
         <Link to="/bench" className="bg-ground n firm-l hidden items-center px-6 text-20 font-semibold sm:flex">
           Leave run
         </Link>
       </div>
 
-      <div className="flex min-h-0 flex-1">
+      <StopBand stops={state.stops} />
+      {run.anew !== undefined && <PlannedAnew id={run.id} why={run.anew} />}
+      {stopped && (
+        <div className="flex min-h-0 flex-1 flex-col">
+          <StopHere
+            key={`${state.stops[0]?.event} ${dialog === "measure" ? "m" : ""}`}
+            run={run.id}
+            current={current}
+            stops={state.stops}
+            asking={dialog === "measure" ? "measure" : undefined}
+            onReading={readAt}
+            answer={answer}
+          />
+        </div>
+      )}
+      <div className={stopped ? "hidden" : "flex min-h-0 flex-1"}>
         <div
           className="flex min-w-0 flex-1 flex-col gap-2 overflow-y-auto px-4 pt-4 sm:px-8"
           tabIndex={0}
@@ -193,21 +303,11 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
               {c.text}
             </p>
           ))}
-          {state.before.length > 0 && <BeforeMixGlance musts={state.before} />}
-          {state.findings.map((f) => (
-            <p
-              key={f.said}
-              className={`flex items-start gap-2 text-20 font-bold sm:text-24 ${f.stop ? "text-oxide-text" : ""}`}
-              role="status"
-            >
-              {f.stop ? (
-                <OctagonX className="text-oxide mt-1 shrink-0" size={26} aria-label="Stop" />
-              ) : (
-                <Check className="text-pine-text mt-1 shrink-0" size={26} aria-label="Holds" />
-              )}
-              {f.said}
-            </p>
-          ))}
+          {musts.length > 0 && <BeforeMixGlance musts={musts} />}
+          {gate && gate.reads.length > 0 && !stopped && (
+            <ReadHere asks={reads.length > 0 ? reads : gate.reads} onReading={read} />
+          )}
+          <Findings findings={state.findings} mix={changedBy(plan, state)} />
           <WantedHere run={run.id} at={current} lacking={lacking} onReading={() => setDialog("reading")} />
           {step.kind === "MIX" && mix && (
             <Weighing mix={mix} pour={plan.mixes.find((m) => m.id === mix.mix)?.pour} onReading={read} />
@@ -237,36 +337,32 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         </div>
       </div>
 
-      {live && <ClockBand clock={live} of={by.word} now={now} zone={zone} />}
-      <AnswerBar
-        step={step}
-        mixing={mixing}
-        branching={branching}
-        setBranching={setBranching}
-        early={step.kind === "WAIT" && left !== undefined && left > 0 ? left : 0}
-        against={against}
-        lacking={lacking !== undefined}
-        never={live !== undefined && live.endsAt === undefined ? by.passed : undefined}
-        primary={primary}
-        other={other}
-        answer={answer}
-      />
+      {live && !stopped && <ClockBand clock={live} of={by.word} now={now} zone={zone} />}
+      {!stopped && (
+        <AnswerBar
+          step={step}
+          mixing={mixing}
+          branching={branching}
+          setBranching={setBranching}
+          early={early}
+          unread={reads.length > 0}
+          lacking={lacking !== undefined}
+          never={never}
+          musts={musts}
+          primary={primary}
+          other={other}
+          answer={answer}
+          scrap={() => setDialog("scrap")}
+          weighed={mix?.fillerG !== undefined}
+        />
+      )}
       <footer className="flex min-h-[52px] shrink-0 items-center justify-between gap-4 bg-[#14201d] px-4 py-1 text-[#f6f7f4] sm:px-8">
         <span className="n min-w-0 truncate text-20 sm:text-24">
           <b className="mr-3">Next</b>
           {next ? next.step.title : "finished"}
         </span>
         <span className="n hidden shrink-0 text-20 font-semibold md:block">
-          pedal:{" "}
-          {against
-            ? "held, a reading says stop"
-            : lacking
-              ? "held, the house wants something"
-              : gate
-                ? "yes and on"
-                : mixing
-                  ? "start the clock"
-                  : "done and on"}
+          pedal: {held ? `held, ${held}` : gate ? "yes and on" : mixing ? "start the clock" : "done and on"}
         </span>
       </footer>
       <NoteDialog
@@ -281,6 +377,69 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         onOpenChange={(o) => setDialog(o ? "reading" : undefined)}
         onReading={read}
       />
+      {heldPedal !== "" && (
+        <p role="alert" className="bg-[#8e2b1f] px-4 py-2 text-20 font-bold text-[#fff6f2] sm:px-8">
+          The pedal does nothing here: {heldPedal}.
+        </p>
+      )}
+      <SayDialog
+        title={gate?.question ?? "Sooner than its clock"}
+        told={
+          never
+            ? `By the clock ${never}. Ended all the same, it stands in the record.`
+            : `${stretch(early, "up")} are left. Ended now it stands in the record, with what it was judged by.`
+        }
+        label="What was it judged by?"
+        often={JUDGED_BY}
+        act={gate?.yes ?? "Go on"}
+        open={dialog === "early"}
+        onOpenChange={(o) => setDialog(o ? "early" : undefined)}
+        onSaid={(why) => answer("yes", why)}
+      />
+      <SayDialog
+        title="It goes live all the same"
+        told={`Not all holds: ${musts
+          .filter((m) => !m.holds)
+          .map((m) => m.said)
+          .join(", ")}. It stands in the record.`}
+        label="Why?"
+        act="Start it"
+        open={dialog === "start"}
+        onOpenChange={(o) => setDialog(o ? "start" : undefined)}
+        onSaid={(why) => (mixing ? startClock(why) : happened(run.id, "DONE", { step: current.id, text: why }))}
+      />
+      <SayDialog
+        title="Scrap the mix"
+        told="It counts as used. The mix comes again."
+        label="Why?"
+        often={SCRAPPED_FOR}
+        act="Throw it away"
+        open={dialog === "scrap"}
+        onOpenChange={(o) => setDialog(o ? "scrap" : undefined)}
+        onSaid={(why) => happened(run.id, "SCRAP", { step: current.id, text: why })}
+      />
+      <SheetDialog
+        title="Cannot go on"
+        told="Where the work shows more than the plan knew: plan it anew from here, or end it."
+        open={dialog === "cannot"}
+        onOpenChange={(o) => setDialog(o ? "cannot" : undefined)}
+      >
+        <div className="flex flex-col gap-3">
+          <button type="button" className="btn min-h-[72px] text-20" onClick={() => setDialog("anew")}>
+            Plan anew from here
+          </button>
+          <button type="button" className="btn min-h-[72px] text-20" onClick={() => setDialog("end")}>
+            End here
+          </button>
+        </div>
+      </SheetDialog>
+      <PlanAnewDialog
+        run={run.id}
+        why=""
+        open={dialog === "anew"}
+        onOpenChange={(o) => setDialog(o ? "anew" : undefined)}
+      />
+      <EndDialog run={run.id} why="" open={dialog === "end"} onOpenChange={(o) => setDialog(o ? "end" : undefined)} />
       <KeysDialog open={dialog === "keys"} onOpenChange={(o) => setDialog(o ? "keys" : undefined)} />
     </main>
   );

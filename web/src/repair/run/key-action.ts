@@ -11,7 +11,7 @@ export interface Situation {
   onButton: boolean;
   /** A mix is in hand whose clock does not run yet. */
   mixing: boolean;
-  /** A reading says stop, or the house wants something first: that takes a hand. */
+  /** Why nothing may be done blind here: it takes a hand that looks. */
   held: boolean;
 }
 
@@ -19,7 +19,7 @@ export interface KeyAction {
   does: Does;
   /** The browser's own answer to the key is not wanted. */
   own: boolean;
-  /** Held: it would go against what was read or what the house wants, which takes a hand. */
+  /** Held: it is not safe to do blind, and is said. */
   held: boolean;
 }
 
@@ -36,6 +36,7 @@ export function keyAction(key: string, { typing, plain, onButton, mixing, held }
       return held ? HELD : act("primary");
     case " ":
       if (onButton) return undefined;
+      if (held) return HELD;
       return act(mixing ? "start" : "nothing", true);
     case "u":
       return act("undo");

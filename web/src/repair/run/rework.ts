@@ -14,10 +14,30 @@ export function depthMm(at: RunStepId, readings: readonly Api["Reading"][]): num
   return read?.value ?? (round.answer === "pinholes" ? 0 : undefined);
 }
 
-/** Filler to weigh at `at`, in g: as planned, in rework by the depth that was read. */
-export function fillerFor(at: RunStepId, pour: Api["Pour"] | undefined, readings: readonly Api["Reading"][]): number {
-  const depth = depthMm(at, readings);
+/** Filler to weigh for `mix` at `at`, in g: as planned, in rework or after a depth that was read as much as that takes. */
+export function fillerFor(plan: Api["Plan"], at: RunStepId, mix: string, readings: readonly Api["Reading"][]): number {
+  const pour = plan.mixes.find((m) => m.id === mix)?.pour;
   const again = pour?.again;
-  if (!pour || !again || depth === undefined) return pour?.fillerG ?? 0;
+  if (!pour || !again) return pour?.fillerG ?? 0;
+  const depth = depthMm(at, readings);
+  if (depth === undefined) return at.rounds.length > 0 ? pour.fillerG : deeper(plan, mix, pour, again, readings);
   return Math.min(again.most, Math.max(again.least, Math.ceil(again.coat + again.perMm * depth - 1e-9)));
+}
+
+/** The plan's own mix where another depth was read than it was made for: more or less by what a mm of that hollow takes. */
+function deeper(
+  plan: Api["Plan"],
+  mix: string,
+  pour: Api["Pour"],
+  again: Api["Again"],
+  readings: readonly Api["Reading"][],
+): number {
+  const at = plan.steps.map((s) => s.step).find((s) => s.watches.some((w) => w.mix === mix));
+  const watch = at?.watches.find((w) => w.mix === mix);
+  const read = readings.findLast(
+    (r) => r.quantity === watch?.quantity && (r.step === at?.id || r.step.startsWith(`${at?.id ?? ""}~`)),
+  );
+  if (!watch || !read || Math.abs(read.value - watch.limit) <= 1e-9) return pour.fillerG;
+  const asked = Math.ceil(pour.fillerG + (again.perMm / pour.batches) * (read.value - watch.limit) - 1e-9);
+  return Math.min(Math.max(again.most, pour.fillerG), Math.max(Math.min(again.least, pour.fillerG), asked));
 }

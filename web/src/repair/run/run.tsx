@@ -8,7 +8,7 @@ import { Hands } from "./hands";
 
 /** Station 7, full screen: one step at a time. */
 export function RunScreen() {
-  const { id } = useParams();
+  const { id, part } = useParams();
   const repair = Number(id);
   const navigate = useNavigate();
   useBell();
@@ -18,7 +18,9 @@ export function RunScreen() {
     <div className="bg-sheet flex h-full flex-col overflow-hidden">
       <ClockRail except={repair} slim />
       <Refusals />
-      {run.data ? (
+      {run.data?.anew !== undefined && part === "anew" ? (
+        <Begin id={repair} anew={run.data.anew} />
+      ) : run.data ? (
         <Hands key={repair} run={run.data} />
       ) : notStarted ? (
         <Begin id={repair} />

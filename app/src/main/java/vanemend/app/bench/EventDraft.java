@@ -2,9 +2,11 @@ package vanemend.app.bench;
 
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.UUID;
 import vanemend.core.run.BenchEvent;
+import vanemend.core.run.RunState;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.Quantity;
 
@@ -13,9 +15,10 @@ import vanemend.core.trade.Quantity;
  *
  * @param id made by the client
  * @param at when, by the client's clock corrected to the server's
- * @param answer at a gate; {@code signed} or {@code back} for SIGN
+ * @param answer at a gate; {@code signed} or {@code back} for SIGN; what becomes of the part for END
  * @param value in the quantity's unit; for AMEND what it should have been, or how many minutes earlier
- * @param text the note; the device of a reading; a reason for AMEND, for a SIGN that sends back, and if wanted for UNDO
+ * @param text the note; the device of a reading; a reason for AMEND, SCRAP, END, AGAINST and a SIGN that sends back, and if wanted for
+ *     UNDO, GATE, CLOCK and DONE
  */
 public record EventDraft(
         UUID id,
@@ -39,6 +42,9 @@ public record EventDraft(
         BenchEvent.Kind what = check.choice("kind", "What happened", kind, BenchEvent.Kind.NOTE);
         if (what == BenchEvent.Kind.START) {
             check.refuse("kind", what, "anything but START", "The work begins with its plan, not with an event.");
+        }
+        if (what == BenchEvent.Kind.PLAN) {
+            check.refuse("kind", what, "anything but PLAN", "Another plan begins with its plan, not with an event.");
         }
         if (what == BenchEvent.Kind.PICTURE) {
             check.refuse("kind", what, "anything but PICTURE", "A picture is sent as a file, not as an event.");
@@ -77,6 +83,29 @@ public record EventDraft(
             back = Optional.of(check.choice("target", "What to put right", target, new UUID(0, 0)));
             figure = Optional.of(check.range("value", "What it should be", value, -50, 5000, ""));
             note = check.text("text", "The reason", text, LONGEST_NOTE);
+        }
+        switch (what) {
+            case GATE, CLOCK, DONE ->
+                note = text == null || text.isBlank()
+                        ? ""
+                        : check.text("text", "What is said to it", text, LONGEST_NOTE);
+            case SCRAP -> note = check.text("text", "Why it is thrown away", text, LONGEST_NOTE);
+            case END -> {
+                if (Arrays.stream(RunState.Ending.values())
+                        .noneMatch(x -> x.name().equals(said))) {
+                    check.refuse(
+                            "answer",
+                            said,
+                            Arrays.toString(RunState.Ending.values()),
+                            "What becomes of the part is said with the end of the work.");
+                }
+                note = check.text("text", "Why the work ends here", text, LONGEST_NOTE);
+            }
+            case AGAINST -> {
+                back = Optional.of(check.choice("target", "The stop", target, new UUID(0, 0)));
+                note = check.text("text", "Why it is gone against", text, LONGEST_NOTE);
+            }
+            default -> {}
         }
         if (what == BenchEvent.Kind.SIGN) {
             if (!said.equals(BenchEvent.SIGNED) && !said.equals(BenchEvent.BACK)) {

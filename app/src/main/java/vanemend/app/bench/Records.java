@@ -72,7 +72,7 @@ public class Records {
         for (Repairs.Stored r : repairs.all()) {
             if (r.frozen()) {
                 FrozenPlan frozen = repairs.plan(r.id()).orElseThrow();
-                RepairRecord record = RepairRecord.of(frozen, events.of(r.id()), clock.instant());
+                RepairRecord record = work.record(r.id());
                 RecordWords.met(RecordWords.of(frozen, record, shop.zone()), asked)
                         .ifPresent(met -> out.add(new Found(r.id(), frozen, record, met)));
             }
@@ -82,8 +82,13 @@ public class Records {
 
     /** The record of {@code id} as a file that reads back in whole. */
     public String file(long id) {
-        FrozenPlan frozen = work.running(id).frozen();
-        return json.write(new RecordFile(RecordFile.FORMAT, repairs.clientId(id), frozen, events.of(id)));
+        List<FrozenPlan> plans = work.running(id).plans();
+        return json.write(new RecordFile(
+                RecordFile.FORMAT,
+                repairs.clientId(id),
+                plans.getFirst(),
+                plans.subList(1, plans.size()),
+                events.of(id)));
     }
 
     /** Reads a record in; one that is here already is refused, so that nothing is doubled. */
@@ -111,6 +116,9 @@ public class Records {
         }
         long id = repairs.add(file.repair(), file.frozen().draft(), who.id());
         repairs.freeze(id, file.frozen(), who.id());
+        for (int i = 0; i < file.anew().size(); i++) {
+            repairs.freezeAnew(id, i + 2, file.anew().get(i), who.id());
+        }
         file.events().forEach(e -> events.addFromElsewhere(id, e, who.id()));
         audit.did(
                 who.id(), Audit.Act.RECORD, "Read in: " + file.frozen().workup().name());

@@ -3,6 +3,7 @@ package vanemend.app.bench;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -27,8 +28,8 @@ import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
 import vanemend.core.record.LookAgain;
 import vanemend.core.record.RepairRecord;
-import vanemend.core.record.Used;
 import vanemend.core.run.BenchEvent;
+import vanemend.core.run.Known;
 import vanemend.core.run.ReadingsCsv;
 import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
@@ -45,8 +46,25 @@ public class RepairWork {
     /** What was computed from a draft; problems say what cannot be taken. */
     public record Worked(Optional<Workup> workup, List<InputProblem> problems) {}
 
-    /** A run as it stands after {@code events} events: events are only ever added, so of two answers the one with more is the newer. */
-    public record Running(long id, FrozenPlan frozen, RunState state, int events, Instant now) {}
+    /**
+     * A run as it stands after {@code events} events: events are only ever added, so of two answers the one with more is the newer.
+     *
+     * @param plans the plan the work began with, then each that was made anew
+     * @param legs where it stood when each plan was left, and where it stands now
+     * @param anew why it is being planned anew
+     */
+    public record Running(
+            long id, List<FrozenPlan> plans, List<RunState> legs, Optional<String> anew, int events, Instant now) {
+        /** The plan it goes by. */
+        public FrozenPlan frozen() {
+            return plans.get(legs.size() - 1);
+        }
+
+        /** Where it stands. */
+        public RunState state() {
+            return legs.getLast();
+        }
+    }
 
     /** A run on the bench; {@code ahead} as if it were alone. */
     public record Live(long id, FrozenPlan frozen, RunState state, List<StillToCome.Stretch> ahead) {}
@@ -113,11 +131,12 @@ public class RepairWork {
     public Repairs.Stored change(long id, int version, RepairDraft draft, Account who) {
         repairs.lock(id);
         Repairs.Stored now = repair(id);
-        if (now.frozen()) {
+        if (!now.open()) {
             throw new Refused(
                     HttpStatus.CONFLICT,
                     "Started",
-                    "The work has begun and its plan is frozen. What you find now goes into the run as a reading or a note.");
+                    "The work has begun and its plan is frozen. What you find now goes into the run as a reading or a note;"
+                            + " where the plan cannot go on, plan it anew from there.");
         }
         // What a lead signed comes and goes by its own way only.
         keep(now, version, draft.overruled(now.draft().overrules()), who);
@@ -143,7 +162,7 @@ public class RepairWork {
         if (who.role() != Role.LEAD) {
             throw new Refused(HttpStatus.FORBIDDEN, "Overrule", "Only a lead may set a limit aside.");
         }
-        if (now.frozen()) {
+        if (!now.open()) {
             throw new Refused(HttpStatus.CONFLICT, "Started", "The work has begun and its plan is frozen.");
         }
         Limits.Rule rule = Limits.all().stream()
@@ -182,7 +201,52 @@ public class RepairWork {
     }
 
     /**
-     * Freezes the plan and begins the work. The same {@code eventId} twice begins once. {@code version} is the draft that was on
+     * Opens the draft of a run again, with what was found put into it, to plan it anew from here; the run goes on meanwhile. {@code why}
+     * stands in the record.
+     */
+    @Transactional
+    public Repairs.Stored planAnew(long id, String why, Account who) {
+        repairs.lock(id);
+        Repairs.Stored now = repair(id);
+        Running run = running(id);
+        if (run.state().now().isEmpty()) {
+            throw new Refused(
+                    HttpStatus.CONFLICT, "Plan anew", "This work is not under way: there is nothing to plan anew.");
+        }
+        String said = why == null ? "" : why.strip();
+        if (said.isEmpty() || said.length() > MOST_REASON) {
+            throw new Refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "Plan anew",
+                    "Say in at most " + MOST_REASON + " characters why the plan is left: it stands in the record.");
+        }
+        if (now.anew().isEmpty()) {
+            keep(
+                    now,
+                    now.version(),
+                    Known.into(run.frozen().draft(), run.state().readings()),
+                    who);
+        }
+        repairs.anew(id, Optional.of(said));
+        bell.ringAfterCommit(id);
+        return repair(id);
+    }
+
+    /** Goes on by the plan the run has: what was changed to plan it anew is let go. */
+    @Transactional
+    public Repairs.Stored keepPlan(long id, Account who) {
+        repairs.lock(id);
+        Repairs.Stored now = repair(id);
+        if (now.anew().isPresent()) {
+            keep(now, now.version(), running(id).frozen().draft(), who);
+            repairs.anew(id, Optional.empty());
+        }
+        bell.ringAfterCommit(id);
+        return repair(id);
+    }
+
+    /**
+     * Freezes the plan and begins the work, or goes on with it by a plan made anew. The same {@code eventId} twice begins once. {@code version} is the draft that was on
      * screen.
      */
     @Transactional
@@ -193,7 +257,7 @@ public class RepairWork {
         if (holder.isPresent() && holder.get() == id) {
             return running(id);
         }
-        if (now.frozen()) {
+        if (!now.open()) {
             throw new Refused(HttpStatus.CONFLICT, "Started", "The work on this repair has begun already.");
         }
         if (now.version() != version) {
@@ -217,8 +281,14 @@ public class RepairWork {
                                                 .map(InputProblem::message))
                                         .orElse("the draft is not complete.")));
         Instant at = moment();
-        repairs.freeze(id, new FrozenPlan(at, who.name(), now.draft(), workup), who.id());
-        events.add(id, BenchEvent.start(eventId, at, who.name()), who.id());
+        FrozenPlan plan = new FrozenPlan(at, who.name(), now.draft(), workup);
+        if (now.frozen()) {
+            repairs.freezeAnew(id, running(id).legs().size() + 1, plan, who.id());
+            events.add(id, BenchEvent.plan(eventId, at, who.name(), now.anew().orElseThrow()), who.id());
+        } else {
+            repairs.freeze(id, plan, who.id());
+            events.add(id, BenchEvent.start(eventId, at, who.name()), who.id());
+        }
         bell.ringAfterCommit(id);
         return running(id);
     }
@@ -230,10 +300,11 @@ public class RepairWork {
     @Transactional
     public Taken take(long id, List<EventDraft> drafts, Account who) {
         repairs.lock(id);
-        FrozenPlan frozen = frozen(id);
         List<NotTaken> refused = new ArrayList<>();
         Map<UUID, BenchEvent> known = new LinkedHashMap<>();
         events.of(id).forEach(e -> known.put(e.id(), e));
+        List<FrozenPlan> plans = plans(id, known.values());
+        FrozenPlan frozen = plans.getFirst();
         for (EventDraft d : drafts) {
             Check check = new Check();
             Optional<BenchEvent> event = d.check(check, frozen.frozenAt(), clock.instant(), who.name());
@@ -241,7 +312,7 @@ public class RepairWork {
             if (holder.isPresent() && holder.get() != id) {
                 check.refuse("id", d.id(), "an id of its own", "This event belongs to another repair.");
             }
-            event.ifPresent(e -> fits(e, known, who, check));
+            event.ifPresent(e -> fits(e, known, plans, who, check));
             if (!check.clean()) {
                 refused.add(new NotTaken(d.id(), check.problems().getFirst()));
             } else if (holder.isEmpty()) {
@@ -249,11 +320,10 @@ public class RepairWork {
                 known.put(d.id(), event.orElseThrow());
             }
         }
-        Instant now = clock.instant();
-        RunState state = Replay.of(frozen.plan(), List.copyOf(known.values()), now);
-        shop.used(id, "Repair " + id + ", " + frozen.workup().name(), Used.of(frozen.plan(), state), who.id());
+        Running run = running(id, plans, List.copyOf(known.values()));
+        shop.used(id, "Repair " + id + ", " + frozen.workup().name(), RepairRecord.used(plans, run.legs()), who.id());
         bell.ringAfterCommit(id);
-        return new Taken(new Running(id, frozen, state, known.size(), now), List.copyOf(refused));
+        return new Taken(run, List.copyOf(refused));
     }
 
     /**
@@ -313,9 +383,15 @@ public class RepairWork {
     }
 
     /** What only the whole run can tell: who may sign, and what may be put right to what. */
-    private static void fits(BenchEvent e, Map<UUID, BenchEvent> known, Account who, Check check) {
+    private void fits(BenchEvent e, Map<UUID, BenchEvent> known, List<FrozenPlan> plans, Account who, Check check) {
         if (e.kind() == BenchEvent.Kind.SIGN && who.role() != Role.LEAD) {
             check.refuse("kind", e.kind(), "a lead", "Only a lead signs the work or sends it back.");
+        }
+        if (e.kind() == BenchEvent.Kind.AGAINST && who.role() != Role.LEAD) {
+            check.refuse("kind", e.kind(), "a lead", "Only a lead may go against a stop, signed with a reason.");
+        }
+        if (e.kind() == BenchEvent.Kind.UNDO) {
+            takesBack(e, known, plans, who, check);
         }
         if (e.kind() != BenchEvent.Kind.AMEND) {
             return;
@@ -341,12 +417,60 @@ public class RepairWork {
         }
     }
 
+    /** One's own last act, while nothing rests on it; a reading or a note also later, by who took it or by a lead with a reason. */
+    private void takesBack(
+            BenchEvent e, Map<UUID, BenchEvent> known, List<FrozenPlan> plans, Account who, Check check) {
+        BenchEvent target = known.get(e.target().orElseThrow());
+        if (target == null) {
+            check.refuse("target", e.target(), "an event of this repair", "What should be taken back is not there.");
+            return;
+        }
+        if (target.stands()) {
+            check.refuse(
+                    "target",
+                    target.kind(),
+                    "an act at the bench",
+                    "The beginning of the work, another plan and a signature are not taken back. Work that cannot go on is ended.");
+            return;
+        }
+        boolean said = target.kind() == BenchEvent.Kind.READING
+                || target.kind() == BenchEvent.Kind.NOTE
+                || target.kind() == BenchEvent.Kind.AMEND
+                || target.kind() == BenchEvent.Kind.PICTURE;
+        boolean own = target.by().equals(who.name());
+        if (!own && !(said && who.role() == Role.LEAD && !e.text().isBlank())) {
+            check.refuse(
+                    "target",
+                    target.by(),
+                    who.name(),
+                    "That was done by " + target.by() + ": only they take it back"
+                            + (said ? ", or a lead with a reason." : "."));
+        } else if (!said && !lastOf(known, plans).equals(Optional.of(target.id()))) {
+            check.refuse(
+                    "target",
+                    target.kind(),
+                    "the last act",
+                    "Something rests on it already: only the last act is taken back.");
+        }
+    }
+
+    private Optional<UUID> lastOf(Map<UUID, BenchEvent> known, List<FrozenPlan> plans) {
+        List<BenchEvent> all = List.copyOf(known.values());
+        return Replay.of(plans.stream().map(FrozenPlan::plan).toList(), all, clock.instant())
+                .getLast()
+                .lastUndoable();
+    }
+
     /** The run of {@code id}. */
     public Running running(long id) {
-        FrozenPlan frozen = frozen(id);
-        Instant now = clock.instant();
         List<BenchEvent> happened = events.of(id);
-        return new Running(id, frozen, Replay.of(frozen.plan(), happened, now), happened.size(), now);
+        return running(id, plans(id, happened), happened);
+    }
+
+    private Running running(long id, List<FrozenPlan> plans, List<BenchEvent> happened) {
+        Instant now = clock.instant();
+        List<RunState> legs = Replay.of(plans.stream().map(FrozenPlan::plan).toList(), happened, now);
+        return new Running(id, plans, legs, repair(id).anew(), happened.size(), now);
     }
 
     /** Every run that is under way, what bites first comes first. */
@@ -357,10 +481,12 @@ public class RepairWork {
             if (newest.equals(finished.get(id))) {
                 return;
             }
-            FrozenPlan frozen = frozen(id);
-            RunState state = Replay.of(frozen.plan(), events.of(id, newest), now);
-            if (state.finishedAt().isEmpty()) {
-                out.add(new Live(id, frozen, state, StillToCome.of(state, now)));
+            List<BenchEvent> happened = events.of(id, newest);
+            List<FrozenPlan> plans = plans(id, happened);
+            List<RunState> legs = Replay.of(plans.stream().map(FrozenPlan::plan).toList(), happened, now);
+            RunState state = legs.getLast();
+            if (state.finishedAt().isEmpty() && state.ended().isEmpty()) {
+                out.add(new Live(id, plans.get(legs.size() - 1), state, StillToCome.of(state, now)));
             } else {
                 finished.put(id, newest);
             }
@@ -380,9 +506,10 @@ public class RepairWork {
             if (!newest.equals(finished.get(id)) || neverAgain.contains(id)) {
                 return;
             }
-            FrozenPlan frozen = frozen(id);
-            if (LookAgain.has(frozen.plan())) {
-                out.add(new Finished(id, frozen, RepairRecord.of(frozen, events.of(id, newest), now)));
+            List<BenchEvent> happened = events.of(id, newest);
+            List<FrozenPlan> plans = plans(id, happened);
+            if (LookAgain.has(plans.getLast().plan())) {
+                out.add(new Finished(id, plans.getLast(), RepairRecord.of(plans, happened, now)));
             } else {
                 neverAgain.add(id);
             }
@@ -392,13 +519,24 @@ public class RepairWork {
 
     /** The record of {@code id}. */
     public RepairRecord record(long id) {
-        return RepairRecord.of(frozen(id), events.of(id), clock.instant());
+        List<BenchEvent> happened = events.of(id);
+        return RepairRecord.of(plans(id, happened), happened, clock.instant());
     }
 
-    private FrozenPlan frozen(long id) {
-        return repairs.plan(id).orElseThrow(() -> {
+    /** The plan the work on {@code id} began with, then each that {@code happened} says was made anew. */
+    private List<FrozenPlan> plans(long id, Collection<BenchEvent> happened) {
+        List<FrozenPlan> out = new ArrayList<>();
+        out.add(repairs.plan(id).orElseThrow(() -> {
             repair(id);
             return new Refused(HttpStatus.CONFLICT, "Not started", "The work on this repair has not begun.");
-        });
+        }));
+        long anew =
+                happened.stream().filter(e -> e.kind() == BenchEvent.Kind.PLAN).count();
+        for (int n = 2; n <= anew + 1; n++) {
+            int which = n;
+            out.add(repairs.plan(id, n)
+                    .orElseThrow(() -> new IllegalStateException("repair " + id + " has no plan " + which)));
+        }
+        return List.copyOf(out);
     }
 }

@@ -5,7 +5,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import vanemend.core.method.Gate;
 import vanemend.core.method.Step;
+import vanemend.core.method.Watch;
 import vanemend.core.mix.Pour;
 import vanemend.core.plan.Plan;
 import vanemend.core.run.BenchEvent;
@@ -15,6 +17,8 @@ import vanemend.core.trade.Quantity;
 
 /** Made-up hands that work a plan: each step takes about its planned minutes, gates are answered from a list. */
 final class DemoHands {
+    private static final double INSIDE = 0.9;
+
     private final Plan plan;
     private final String by;
 
@@ -76,10 +80,7 @@ final class DemoHands {
             events.add(BenchEvent.done(UUID.randomUUID(), mixed, by, now.id()));
             return mixed;
         }
-        if (now.id().equals("depth")) {
-            events.add(
-                    BenchEvent.reading(UUID.randomUUID(), began.plusSeconds(60), by, now.id(), Quantity.DEPTH_MM, 2.7));
-        }
+        s.gate().map(Gate::reads).orElse(List.of()).forEach(q -> read(now, q, began, events));
         Instant ends = ends(now, state, began);
         if (s.gate().isPresent()) {
             events.add(BenchEvent.gate(UUID.randomUUID(), ends, by, now.id(), answers.getOrDefault(now.id(), "yes")));
@@ -87,6 +88,22 @@ final class DemoHands {
             events.add(BenchEvent.done(UUID.randomUUID(), ends, by, now.id()));
         }
         return ends;
+    }
+
+    /** What a gate takes a reading for is read as planned, else a little inside its limit. */
+    private void read(RunState.RunStep now, Quantity q, Instant began, List<BenchEvent> events) {
+        for (Watch w : now.step().watches()) {
+            if (w.quantity() == q) {
+                double v = switch (w.sense()) {
+                    case PLANNED -> w.limit();
+                    case AT_MOST -> w.limit() * INSIDE;
+                    case AT_LEAST -> w.limit() / INSIDE;
+                    case OVER_DEW -> plan.air().tempC();
+                };
+                events.add(BenchEvent.reading(UUID.randomUUID(), began.plusSeconds(60), by, now.id(), q, v));
+                return;
+            }
+        }
     }
 
     private static Instant ends(RunState.RunStep now, RunState state, Instant began) {

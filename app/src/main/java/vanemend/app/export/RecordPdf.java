@@ -78,6 +78,11 @@ public final class RecordPdf {
                         + Check.shown(frozen.plan().air().tempC()) + " °C, "
                         + Check.shown(frozen.plan().air().rhPercent()) + " % | hands "
                         + String.join(", ", record.people()));
+        record.ended()
+                .ifPresent(e -> line(
+                        doc,
+                        "Ended before the last step, " + at(e.at()) + ", by " + e.by() + ": "
+                                + e.how().word() + ". " + e.why()));
         line(
                 doc,
                 record.signed()
@@ -121,9 +126,19 @@ public final class RecordPdf {
     }
 
     private void steps(Document doc) {
-        section(doc, "Steps, planned against done");
+        int n = 1;
+        for (RepairRecord.Former f : record.former()) {
+            section(doc, "Plan " + n++ + ", " + f.title() + ": steps, planned against done");
+            lines(doc, f.lines());
+            line(doc, "Left for another plan " + at(f.left()) + " by " + f.by() + ": " + f.why());
+        }
+        section(doc, (n > 1 ? "Plan " + n + ": steps" : "Steps") + ", planned against done");
+        lines(doc, record.lines());
+    }
+
+    private void lines(Document doc, List<RepairRecord.Line> lines) {
         PdfPTable t = table(STEPS, "Done", "Step", "Planned", "Taken", "Gate, readings, notes", "Hands");
-        for (RepairRecord.Line l : record.lines()) {
+        for (RepairRecord.Line l : lines) {
             List<String> said = new java.util.ArrayList<>(l.remarks());
             if (!l.answer().isEmpty()) {
                 said.addFirst(l.answer());

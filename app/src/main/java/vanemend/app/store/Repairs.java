@@ -29,12 +29,24 @@ public class Repairs {
      * @param version optimistic lock; goes up with every change
      * @param changedBy name of who changed it last
      * @param frozen true once the work began
+     * @param anew why it is being planned anew while the work goes on; empty while it is not
      */
     public record Stored(
-            long id, RepairDraft draft, int version, String changedBy, Instant changedAt, boolean frozen) {}
+            long id,
+            RepairDraft draft,
+            int version,
+            String changedBy,
+            Instant changedAt,
+            boolean frozen,
+            Optional<String> anew) {
+        /** Whether its draft can be changed: the work has not begun, or it is being planned anew. */
+        public boolean open() {
+            return !frozen || anew.isPresent();
+        }
+    }
 
     private static final String SELECT =
-            "SELECT r.id, r.draft, r.version, a.name, r.changed_at, f.repair_id IS NOT NULL AS frozen"
+            "SELECT r.id, r.draft, r.version, a.name, r.changed_at, r.anew, f.repair_id IS NOT NULL AS frozen"
                     + " FROM repair r JOIN account a ON a.id = r.changed_by LEFT JOIN frozen_plan f ON f.repair_id = r.id";
 
     private static final int MOST_PLANS = 128;
@@ -43,8 +55,11 @@ public class Repairs {
     private final Json json;
     private final Clock clock;
 
+    /** The how-manieth plan of a repair. */
+    private record Frozen(long repair, int n) {}
+
     /** Frozen plans never change, so a copy in memory cannot go stale. */
-    private final Cache<Long, FrozenPlan> plans =
+    private final Cache<Frozen, FrozenPlan> plans =
             Caffeine.newBuilder().maximumSize(MOST_PLANS).build();
 
     Repairs(JdbcClient db, Json json, Clock clock) {
@@ -121,6 +136,29 @@ public class Repairs {
                 .update();
     }
 
+    /** Keeps the {@code n}th plan, 2 or more, that the work goes on with; the repair is no longer being planned anew. */
+    public void freezeAnew(long id, int n, FrozenPlan plan, String by) {
+        db.sql(
+                        "INSERT INTO plan_anew (repair_id, n, rule_book, frozen_at, frozen_by, plan, format) VALUES (?, ?, ?, ?, ?, ?, ?)")
+                .params(
+                        id,
+                        n,
+                        plan.workup().ruleBook(),
+                        Timestamp.from(plan.frozenAt()),
+                        by,
+                        json.write(plan),
+                        Formats.PLAN)
+                .update();
+        anew(id, Optional.empty());
+    }
+
+    /** Says that {@code id} is being planned anew and why, or with nothing that it is not any more. */
+    public void anew(long id, Optional<String> why) {
+        db.sql("UPDATE repair SET anew = ? WHERE id = ?")
+                .params(why.orElse(null), id)
+                .update();
+    }
+
     /** The id that stands for the repair wherever its record is read in. */
     public UUID clientId(long id) {
         return UUID.fromString(db.sql("SELECT client_id FROM repair WHERE id = ?")
@@ -139,15 +177,24 @@ public class Repairs {
 
     /** The plan the work began with. */
     public Optional<FrozenPlan> plan(long id) {
-        Optional<FrozenPlan> known = Optional.ofNullable(plans.getIfPresent(id));
+        return plan(id, 1);
+    }
+
+    /** The {@code n}th plan of {@code id}: the one the work began with is the first. */
+    public Optional<FrozenPlan> plan(long id, int n) {
+        Frozen key = new Frozen(id, n);
+        Optional<FrozenPlan> known = Optional.ofNullable(plans.getIfPresent(key));
         if (known.isPresent()) {
             return known;
         }
-        Optional<FrozenPlan> read = db.sql("SELECT plan, format FROM frozen_plan WHERE repair_id = ?")
-                .param(id)
-                .query((rs, i) -> plan(rs.getInt("format"), rs.getString("plan")))
+        JdbcClient.StatementSpec kept = n == 1
+                ? db.sql("SELECT plan, format FROM frozen_plan WHERE repair_id = ?")
+                        .param(id)
+                : db.sql("SELECT plan, format FROM plan_anew WHERE repair_id = ? AND n = ?")
+                        .params(id, n);
+        Optional<FrozenPlan> read = kept.query((rs, i) -> plan(rs.getInt("format"), rs.getString("plan")))
                 .optional();
-        read.ifPresent(p -> plans.put(id, p));
+        read.ifPresent(p -> plans.put(key, p));
         return read;
     }
 
@@ -167,6 +214,7 @@ public class Repairs {
                 rs.getInt("version"),
                 rs.getString("name"),
                 rs.getTimestamp("changed_at").toInstant(),
-                rs.getBoolean("frozen"));
+                rs.getBoolean("frozen"),
+                Optional.ofNullable(rs.getString("anew")));
     }
 }

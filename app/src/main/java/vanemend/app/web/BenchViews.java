@@ -133,7 +133,8 @@ class BenchViews {
                 (int) s.steps().stream().filter(x -> x.doneAt().isPresent()).count(),
                 s.steps().size(),
                 Optional.ofNullable(l.frozen().draft().promisedAt()),
-                ahead);
+                ahead,
+                s.stops());
     }
 
     /**
@@ -174,6 +175,13 @@ class BenchViews {
         return l.ahead().stream()
                 .filter(a -> a.handsOn())
                 .findFirst()
-                .map(a -> new HandsView(person, Optional.of(l.id()), l.name(), a.title(), Optional.of(a.from())));
+                .map(a -> new HandsView(
+                        person,
+                        Optional.of(l.id()),
+                        l.name(),
+                        l.stops().isEmpty()
+                                ? a.title()
+                                : "Stop: " + l.stops().getFirst().title(),
+                        Optional.of(a.from())));
     }
 }

@@ -66,13 +66,21 @@ class Lines {
         int done = (int) s.steps().stream().filter(x -> x.doneAt().isPresent()).count();
         return line(
                 r,
-                s.finishedAt().isPresent() ? Standing.DONE : Standing.RUNNING,
+                s.finishedAt().isPresent() ? Standing.DONE : s.ended().isPresent() ? Standing.ENDED : Standing.RUNNING,
                 Optional.of(run.frozen().workup()),
                 s.now().map(x -> x.step().title()).orElse(""),
-                "",
+                held(s),
                 done,
                 s.steps().size(),
                 s.finishedAt());
+    }
+
+    /** What holds it up: a stop, or how it was ended. */
+    private static String held(RunState s) {
+        return s.ended()
+                .map(e -> e.how().word() + ": " + e.why())
+                .or(() -> s.stops().stream().findFirst().map(x -> "Stop: " + x.title()))
+                .orElse("");
     }
 
     private static RepairLine drafted(Repairs.Stored r, RepairWork.Worked w) {

@@ -80,7 +80,7 @@ class PrintController {
 
     private Workup workup(long id, Principal me) {
         Repairs.Stored r = work.repair(id);
-        Optional<Workup> w = r.frozen()
+        Optional<Workup> w = !r.open()
                 ? Optional.of(work.running(id).frozen().workup())
                 : work.work(r.draft(), people.of(me)).workup();
         return w.orElseThrow(() ->

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -94,6 +95,23 @@ class RepairController {
         return answer(work.overrule(id, Versions.of(ifMatch), draft.ruleId(), draft.reason(), who), who, HttpStatus.OK);
     }
 
+    /** Why a run is planned anew. */
+    record AnewDraft(String reason) {}
+
+    /** Opens the draft of a run again, with what was found put into it. */
+    @PostMapping("/repairs/{id}/anew")
+    ResponseEntity<RepairView> anew(@PathVariable long id, @RequestBody AnewDraft draft, Principal me) {
+        Account who = people.of(me);
+        return answer(work.planAnew(id, draft.reason(), who), who, HttpStatus.OK);
+    }
+
+    /** Goes on by the plan that the run has. */
+    @DeleteMapping("/repairs/{id}/anew")
+    ResponseEntity<RepairView> keepPlan(@PathVariable long id, Principal me) {
+        Account who = people.of(me);
+        return answer(work.keepPlan(id, who), who, HttpStatus.OK);
+    }
+
     @PostMapping("/preview")
     PreviewView preview(@RequestBody RepairDraft draft, Principal me) {
         RepairWork.Worked w = work.sketch(draft, people.of(me));
@@ -117,7 +135,7 @@ class RepairController {
         Optional<Instant> frozenAt = Optional.empty();
         Optional<Workup> workup;
         List<vanemend.core.trade.InputProblem> problems = List.of();
-        if (r.frozen()) {
+        if (!r.open()) {
             RepairWork.Running run = work.running(r.id());
             frozenAt = Optional.of(run.frozen().frozenAt());
             workup = Optional.of(run.frozen().workup());
@@ -127,7 +145,7 @@ class RepairController {
             problems = w.problems();
         }
         RepairView view = new RepairView(
-                r.id(), r.version(), r.draft(), r.changedBy(), r.changedAt(), frozenAt, workup, problems);
+                r.id(), r.version(), r.draft(), r.changedBy(), r.changedAt(), frozenAt, r.anew(), workup, problems);
         return ResponseEntity.status(status).eTag(Integer.toString(r.version())).body(view);
     }
 }

@@ -33,6 +33,7 @@ import vanemend.core.record.RepairRecord;
 import vanemend.core.run.RunState;
 import vanemend.core.run.Sharing;
 import vanemend.core.run.StillToCome;
+import vanemend.core.run.Stop;
 import vanemend.core.sanding.Grains;
 import vanemend.core.sanding.Tool;
 import vanemend.core.stack.Recipe;
@@ -59,7 +60,8 @@ final class Views {
         MATCHED,
         PLANNED,
         RUNNING,
-        DONE
+        DONE,
+        ENDED
     }
 
     /**
@@ -89,7 +91,8 @@ final class Views {
      * A repair with everything computed from it. While it runs, {@code workup} is the frozen one; before, its
      * plan comes without rework.
      *
-     * @param frozenAt when the work began; absent before
+     * @param frozenAt when the work began; absent before, and while it is planned anew
+     * @param anew why it is being planned anew; absent while it is not
      */
     record RepairView(
             long id,
@@ -98,6 +101,7 @@ final class Views {
             String changedBy,
             Instant changedAt,
             Optional<Instant> frozenAt,
+            Optional<String> anew,
             Optional<Workup> workup,
             List<InputProblem> problems) {}
 
@@ -107,10 +111,16 @@ final class Views {
     /** The whole stack of a draft; empty where the draft cannot be worked up. */
     record StackView(Optional<StackChoice> stack) {}
 
-    /** A run. */
-    record RunView(long id, FrozenPlan frozen, RunState state, int events, Instant now) {
+    /**
+     * A run.
+     *
+     * @param plan the how-manieth plan it goes by, from 1
+     * @param anew why it is being planned anew; absent while it is not
+     */
+    record RunView(
+            long id, FrozenPlan frozen, RunState state, int plan, Optional<String> anew, int events, Instant now) {
         static RunView of(RepairWork.Running r) {
-            return new RunView(r.id(), r.frozen(), r.state(), r.events(), r.now());
+            return new RunView(r.id(), r.frozen(), r.state(), r.legs().size(), r.anew(), r.events(), r.now());
         }
     }
 
@@ -141,7 +151,11 @@ final class Views {
     /** The repair that a record was read in as. */
     record ReadInView(long id) {}
 
-    /** A run on the bench. */
+    /**
+     * A run on the bench.
+     *
+     * @param stops what it cannot go on with
+     */
     record LiveView(
             long id,
             String name,
@@ -152,7 +166,8 @@ final class Views {
             int stepsDone,
             int steps,
             Optional<Instant> promisedAt,
-            List<StillToCome.Stretch> ahead) {}
+            List<StillToCome.Stretch> ahead,
+            List<Stop> stops) {}
 
     /** What one person does next. */
     record HandsView(Account person, Optional<Long> repair, String name, String title, Optional<Instant> from) {}

@@ -5,8 +5,9 @@ import java.util.List;
 import java.util.OptionalDouble;
 
 /**
- * Cure counted in minutes at the label's temperature: te = Σ exp(−Ea/R·(1/T − 1/Tref))·Δt (the form of ASTM C1074). Between two
- * readings the surface is taken to change evenly; before the first it is the shop's air; after the last it stays.
+ * Cure counted in minutes at the label's temperature: te = Σ exp(−Ea/R·(1/T − 1/Tref))·Δt (the form of ASTM C1074). A sparse log is not
+ * optimistic: between two readings the colder of them counts, before the first the shop's air or the first if that is colder; the newest holds
+ * until the next.
  *
  * @param law how the item cures
  * @param startC surface when the clock started, °C
@@ -32,13 +33,11 @@ public record EquivalentAge(CureLaw law, double startC, List<Reading> readings) 
 
     /** Surface at {@code min} after the start, °C. */
     public double surfaceC(double min) {
-        double t0 = 0;
         double c0 = startC;
         for (Reading r : readings) {
             if (min < r.atMin()) {
-                return r.atMin() <= t0 ? r.surfaceC() : c0 + (r.surfaceC() - c0) * (min - t0) / (r.atMin() - t0);
+                return Math.min(c0, r.surfaceC());
             }
-            t0 = r.atMin();
             c0 = r.surfaceC();
         }
         return c0;

@@ -20,7 +20,7 @@ import vanemend.core.method.Watch;
 import vanemend.core.method.Weight;
 import vanemend.core.plan.Plan;
 import vanemend.core.run.Clocks;
-import vanemend.core.run.Finding;
+import vanemend.core.run.ReadingFinding;
 import vanemend.core.run.RunState;
 import vanemend.core.run.RunState.MixDone;
 import vanemend.core.run.RunState.RunStep;
@@ -156,7 +156,7 @@ final class Deviations {
             if (w.quantity() != r.quantity() || w.id().equals("hot")) {
                 continue;
             }
-            Finding f = Finding.of(w, s.step(), r.step(), r.value(), state.readings(), plan.air());
+            ReadingFinding f = ReadingFinding.of(w, s.step(), r.step(), r.value(), state.readings(), plan.air());
             if (f.weight() == Weight.FINE) {
                 continue;
             }
@@ -302,8 +302,8 @@ final class Deviations {
     private static Optional<Deviation> againstReading(Plan plan, RunState state, RunStep s) {
         return s.answer().equals(Gate.YES) && !plan.binds()
                 ? s.step().watches().stream()
-                        .flatMap(w -> Finding.of(w, s.step(), s.id(), state.readings(), plan.air()).stream())
-                        .filter(Finding::stops)
+                        .flatMap(w -> ReadingFinding.of(w, s.step(), s.id(), state.readings(), plan.air()).stream())
+                        .filter(ReadingFinding::stops)
                         .findFirst()
                         .map(f -> new Deviation(
                                 Deviation.Kind.AGAINST_READING,

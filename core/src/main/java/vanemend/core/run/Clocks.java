@@ -114,9 +114,7 @@ public record Clocks(Plan plan, List<Reading> readings) {
                 clock.label(),
                 began,
                 ends,
-                age.readings().isEmpty()
-                        ? clock.note()
-                        : "from " + age.readings().size() + " surface readings",
+                followed(age, clock),
                 hot(law, age).orElse(""),
                 age.at(Math.max(0, minutes(began, now))),
                 needed);
@@ -211,10 +209,17 @@ public record Clocks(Plan plan, List<Reading> readings) {
             ends = reached.isPresent() ? Optional.of(plus(start, reached.getAsDouble())) : Optional.empty();
         }
         String warning = factor.isEmpty() ? made.said() : hot(mix.law(), age).orElse(made.said());
-        String note = age.readings().isEmpty()
-                ? clock.note()
-                : "from " + age.readings().size() + " surface readings";
-        return new LiveClock(step, clock.kind(), clock.label(), start, ends, note, warning, age.at(sofar), needed);
+        return new LiveClock(
+                step, clock.kind(), clock.label(), start, ends, followed(age, clock), warning, age.at(sofar), needed);
+    }
+
+    private static String followed(EquivalentAge age, Step.Clock clock) {
+        int read = age.readings().size();
+        return switch (read) {
+            case 0 -> clock.note();
+            case 1 -> "from 1 surface reading, which holds until the next";
+            default -> "from " + read + " surface readings; between two the colder counts";
+        };
     }
 
     private static Optional<String> hot(CureLaw law, EquivalentAge age) {
@@ -226,8 +231,13 @@ public record Clocks(Plan plan, List<Reading> readings) {
 
     /** Cure of what was spread at {@code start}, from the surface readings typed since. */
     private EquivalentAge age(CureLaw law, Instant start) {
+        return age(law, start, Instant.MAX);
+    }
+
+    /** As it was known at {@code when}: what was read later, of another step, says nothing of it. */
+    private EquivalentAge age(CureLaw law, Instant start, Instant when) {
         List<EquivalentAge.Reading> since = readings.stream()
-                .filter(r -> r.quantity() == Quantity.SURFACE_C && !r.at().isBefore(start))
+                .filter(r -> r.quantity() == Quantity.SURFACE_C && !r.at().isBefore(start) && !r.at().isAfter(when))
                 .map(r -> new EquivalentAge.Reading(minutes(start, r.at()), r.value()))
                 .toList();
         return new EquivalentAge(law, plan.air().tempC(), since);
@@ -249,7 +259,7 @@ public record Clocks(Plan plan, List<Reading> readings) {
             return Optional.empty();
         }
         Instant start = made.spreadAt().orElseThrow();
-        EquivalentAge age = age(mix.law(), start);
+        EquivalentAge age = age(mix.law(), start, when);
         double needed = mix.law().sandMin() * factor.getAsDouble();
         if (age.readings().isEmpty() && mix.route().kind() == DryingRoute.Kind.LAMP) {
             double share = minutes(start, when) / mix.route().sandFromMin();
@@ -260,7 +270,7 @@ public record Clocks(Plan plan, List<Reading> readings) {
 
     /** Cure by {@code law} of what was laid at {@code start}, at {@code when}; empty where no surface reading says how it went. */
     public Optional<CureAt> cureAt(CureLaw law, Instant start, Instant when) {
-        EquivalentAge age = age(law, start);
+        EquivalentAge age = age(law, start, when);
         return age.readings().isEmpty()
                 ? Optional.empty()
                 : Optional.of(new CureAt(age.at(Math.max(0, minutes(start, when))), law.sandMin()));

@@ -530,7 +530,8 @@ public final class Replay {
                         .orElse(List.of()),
                 List.copyOf(amended),
                 List.copyOf(takenBack),
-                current.map(s -> Finding.at(s.step, s.id, readings, plan.air())).orElse(List.of()),
+                current.map(s -> ReadingFinding.at(s.step, s.id, readings, plan.air()))
+                        .orElse(List.of()),
                 stops.standing(),
                 List.copyOf(against),
                 ended,

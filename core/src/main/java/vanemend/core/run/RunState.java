@@ -46,7 +46,7 @@ public record RunState(
         List<BeforeMix.Must> before,
         List<Amended> amended,
         List<TakenBack> takenBack,
-        List<Finding> findings,
+        List<ReadingFinding> findings,
         List<Stop> stops,
         List<Against> against,
         Optional<Ended> ended,

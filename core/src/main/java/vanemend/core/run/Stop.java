@@ -31,7 +31,7 @@ public record Stop(
         String loop,
         String title,
         String follows,
-        Optional<Finding> finding,
+        Optional<ReadingFinding> finding,
         Instant since,
         String by,
         int more) {
@@ -47,6 +47,6 @@ public record Stop(
 
     /** As said in a record. */
     public String said() {
-        return finding.map(Finding::said).orElse(title + ". " + follows);
+        return finding.map(ReadingFinding::said).orElse(title + ". " + follows);
     }
 }

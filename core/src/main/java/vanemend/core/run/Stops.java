@@ -37,7 +37,7 @@ final class Stops {
     void read(RunState.Reading r, Step step, List<RunState.Reading> all) {
         for (Watch w : step.watches()) {
             if (w.weight().stops() && bears(w, r.quantity())) {
-                value(w, r, all).ifPresent(v -> judge(w, Finding.of(w, step, r.step(), v, all, air), r));
+                value(w, r, all).ifPresent(v -> judge(w, ReadingFinding.of(w, step, r.step(), v, all, air), r));
             }
         }
     }
@@ -55,7 +55,7 @@ final class Stops {
                 .findFirst();
     }
 
-    private void judge(Watch w, Finding f, RunState.Reading r) {
+    private void judge(Watch w, ReadingFinding f, RunState.Reading r) {
         Stop standing = open.get(w.id());
         if (f.stops()) {
             open.put(

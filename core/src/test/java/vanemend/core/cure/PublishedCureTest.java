@@ -101,7 +101,19 @@ class PublishedCureTest {
                 new EquivalentAge.Reading(2, 18), new EquivalentAge.Reading(6, 35), new EquivalentAge.Reading(9, 24));
         EquivalentAge mixedUp = new EquivalentAge(law, 21, List.of(inOrder.get(2), inOrder.get(0), inOrder.get(1)));
         assertThat(mixedUp).isEqualTo(new EquivalentAge(law, 21, inOrder));
-        assertThat(mixedUp.surfaceC(4)).isCloseTo(26.5, within(1e-9));
+        assertThat(mixedUp.surfaceC(4)).isCloseTo(18, within(1e-9));
+    }
+
+    @Test
+    void betweenTwoReadingsTheColderCountsAndTheNewestHolds() {
+        CureLaw law = CureLaw.of(TestShop.mix("f", "body-filler", 5, new LabelTime(21, 18)));
+        EquivalentAge age = new EquivalentAge(
+                law, 21, List.of(new EquivalentAge.Reading(5, 40), new EquivalentAge.Reading(15, 30)));
+        assertThat(age.surfaceC(2)).isEqualTo(21);
+        assertThat(age.surfaceC(10)).isEqualTo(30);
+        assertThat(age.surfaceC(90)).isEqualTo(30);
+        assertThat(new EquivalentAge(law, 21, List.of(new EquivalentAge.Reading(5, 15))).surfaceC(2))
+                .isEqualTo(15);
     }
 
     @Test

@@ -434,7 +434,7 @@ class BesideTheTechnicianTest {
         Walk w = Walk.of("tyre-one-piece");
         w.to("angle");
         w.read(Quantity.ANGLE_DEG, 25);
-        assertThat(w.state().findings()).noneMatch(Finding::stops);
+        assertThat(w.state().findings()).noneMatch(ReadingFinding::stops);
         w.read(Quantity.ANGLE_DEG, 26);
         assertThat(w.state().stops())
                 .singleElement()

@@ -141,7 +141,7 @@ class ReplayTest {
         h.after(3).read(Quantity.SURFACE_C, 40);
         RunState.LiveClock warm = h.state().clocks().getFirst();
         assertThat(warm.endsAt().orElseThrow()).isBefore(plain.endsAt().orElseThrow());
-        assertThat(warm.note()).contains("1 surface readings");
+        assertThat(warm.note()).contains("1 surface reading");
         h.read(Quantity.SURFACE_C, 55);
         assertThat(Text.plain(h.state().clocks().getFirst().warning())).contains("over 50 °C");
     }

@@ -19,6 +19,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.json.JsonMapper;
 import vanemend.core.TestShop;
+import vanemend.core.method.Act;
 import vanemend.core.method.Cases;
 import vanemend.core.method.Gate;
 import vanemend.core.method.Loop;
@@ -47,10 +48,10 @@ class RunFixtureTest {
             Optional<Step.Clock> clock,
             List<Quantity> asks,
             List<Watch> watches,
-            boolean goesLive) {
+            List<Act> acts) {
         static ShortStep of(Step s) {
             return new ShortStep(
-                    s.id(), s.kind(), s.mix(), s.portion(), s.gate(), s.clock(), s.asks(), s.watches(), s.goesLive());
+                    s.id(), s.kind(), s.mix(), s.portion(), s.gate(), s.clock(), s.asks(), s.watches(), s.acts());
         }
     }
 

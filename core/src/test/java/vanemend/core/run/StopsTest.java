@@ -151,7 +151,7 @@ class StopsTest {
         w.read(Quantity.DEPTH_MM, planned.limit() + 1.5);
         assertThat(w.state().stops()).isEmpty();
         assertThat(w.state().findings())
-                .extracting(Finding::weight)
+                .extracting(ReadingFinding::weight)
                 .contains(Weight.OTHER)
                 .doesNotContain(Weight.STOP);
         w.answer(Gate.YES, "");

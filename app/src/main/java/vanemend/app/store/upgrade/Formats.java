@@ -11,10 +11,10 @@ import vanemend.core.record.RecordFile;
  */
 public final class Formats {
     /** Format of plans that are started now. */
-    public static final int PLAN = 3;
+    public static final int PLAN = 4;
 
     /** Format of events that are taken now. */
-    public static final int EVENT = 3;
+    public static final int EVENT = 4;
 
     /** How the source of a reading ended in the first format that a device gave by itself. */
     private static final String LOGGED = ", logged";
@@ -29,6 +29,9 @@ public final class Formats {
         }
         if (format < 3) {
             PlanFormat2.upgrade(plan);
+        }
+        if (format < 4) {
+            PlanFormat3.upgrade(plan);
         }
     }
 
@@ -51,6 +54,7 @@ public final class Formats {
                 readingsByWhatTheyAre(file.get("events"));
             }
             case RecordFile.FORMAT_2 -> plan(2, (ObjectNode) file.get("frozen"));
+            case RecordFile.FORMAT_3 -> plan(3, (ObjectNode) file.get("frozen"));
             default -> {
                 return;
             }

@@ -22,7 +22,7 @@ import vanemend.core.trade.Text;
  * @param planned what the plan was made for; empty where it was made for none
  * @param more readings still wanted before it says enough; 0 for none
  */
-public record Finding(
+public record ReadingFinding(
         String step, Watch watch, Weight weight, double value, double limit, Optional<Double> planned, int more) {
     private static final double SAME = 1e-9;
 
@@ -65,15 +65,15 @@ public record Finding(
      * @param at its instance
      * @param air the plan holds for
      */
-    public static List<Finding> at(Step step, String at, List<RunState.Reading> readings, Air air) {
-        List<Finding> out = new ArrayList<>();
+    public static List<ReadingFinding> at(Step step, String at, List<RunState.Reading> readings, Air air) {
+        List<ReadingFinding> out = new ArrayList<>();
         for (Quantity q :
                 step.watches().stream().map(Watch::quantity).distinct().toList()) {
-            List<Finding> all = step.watches().stream()
+            List<ReadingFinding> all = step.watches().stream()
                     .filter(w -> w.quantity() == q)
                     .flatMap(w -> of(w, step, at, readings, air).stream())
                     .toList();
-            List<Finding> off =
+            List<ReadingFinding> off =
                     all.stream().filter(f -> f.weight() != Weight.FINE).toList();
             out.addAll(off.isEmpty() ? nearest(all) : off);
         }
@@ -81,16 +81,16 @@ public record Finding(
     }
 
     /** Of what holds, what holds by least. */
-    private static List<Finding> nearest(List<Finding> all) {
+    private static List<ReadingFinding> nearest(List<ReadingFinding> all) {
         return all.stream()
-                .sorted(Comparator.comparing((Finding f) -> f.watch().sense() == Watch.Sense.PLANNED)
+                .sorted(Comparator.comparing((ReadingFinding f) -> f.watch().sense() == Watch.Sense.PLANNED)
                         .thenComparing(f -> Math.abs(f.value() - f.limit())))
                 .limit(1)
                 .toList();
     }
 
     /** {@code w} held against the newest readings at the instance {@code at}; empty where none was taken. */
-    public static Optional<Finding> of(Watch w, Step step, String at, List<RunState.Reading> readings, Air air) {
+    public static Optional<ReadingFinding> of(Watch w, Step step, String at, List<RunState.Reading> readings, Air air) {
         List<Double> read = values(readings, at, w.quantity());
         if (read.isEmpty()) {
             return Optional.empty();
@@ -102,14 +102,15 @@ public record Finding(
                 .reduce(w.sense() == Watch.Sense.AT_MOST ? Math::max : Math::min)
                 .orElseThrow();
         double limit = limit(w, at, readings, air);
-        return Optional.of(new Finding(
+        return Optional.of(new ReadingFinding(
                 at, w, weight(w, value, limit), value, limit, planned(step, w), Math.max(0, w.passes() - read.size())));
     }
 
     /** {@code w} held against {@code value} alone, just read. */
-    public static Finding of(Watch w, Step step, String at, double value, List<RunState.Reading> readings, Air air) {
+    public static ReadingFinding of(
+            Watch w, Step step, String at, double value, List<RunState.Reading> readings, Air air) {
         double limit = limit(w, at, readings, air);
-        return new Finding(at, w, weight(w, value, limit), value, limit, planned(step, w), 0);
+        return new ReadingFinding(at, w, weight(w, value, limit), value, limit, planned(step, w), 0);
     }
 
     private static Weight weight(Watch w, double value, double limit) {

@@ -1,0 +1,18 @@
+import { Link } from "react-router";
+
+/** Said in the run while somebody plans it anew. */
+export function PlannedAnew({ id, why }: { id: number; why: string }) {
+  return (
+    <p className="firm-b bg-ground flex flex-wrap items-center gap-x-6 gap-y-2 px-4 py-2 text-20 sm:px-8" role="status">
+      <span>
+        <b>Being planned anew:</b> {why}
+      </span>
+      <Link to={`/repairs/${id}/damage`} className="btn">
+        To the draft
+      </Link>
+      <Link to={`/repairs/${id}/run/anew`} className="btn">
+        Go on by the new plan
+      </Link>
+    </p>
+  );
+}
