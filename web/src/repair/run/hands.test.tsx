@@ -13,6 +13,8 @@ import { type BenchEvent, outbox } from "./outbox";
 vi.mock("../drawing/drawing-pair", () => ({ DrawingPair: () => null }));
 vi.mock("../../devices/live-figure", () => ({ LiveFigureLine: () => null }));
 
+vi.mock("../../shell/tone", () => ({ tone: () => {} }));
+
 onScreen();
 
 const nothing = {
@@ -23,6 +25,8 @@ const nothing = {
   notes: [],
   before: [],
   findings: [],
+  stops: [],
+  against: [],
   hands: "Tam Okafor",
 };
 const words = {
@@ -104,21 +108,114 @@ describe("a gate", () => {
     expect(screen.getByRole("button", { name: /^Good/ })).toBeTruthy();
   });
 
-  it("is passed by no key where a reading says stop; by hand it says what that means", async () => {
-    const stop = { findings: [{ step: "shape-gate", said: "Stop: too thin.", stop: true }] };
-    at("shape-gate", stop);
+  it("that takes a reading asks for it on the screen, is passed by no key without it, and by hand says what that means", async () => {
+    at("depth");
     press("PageDown");
     press("Enter");
     expect(sent).toEqual([]);
-    const yes = screen.getByRole("button", { name: /^Good/ });
-    expect(yes.textContent).toContain("against what was read");
+    expect(screen.getByRole("alert").textContent).toContain("it asks for a reading first");
+    await userEvent.type(screen.getByLabelText("Depth left"), "3.4{Enter}");
+    expect(sent.at(-1)).toMatchObject({ kind: "READING", step: "depth", quantity: "DEPTH_MM", value: 3.4 });
+    const yes = screen.getByRole("button", { name: /^Shallow enough/ });
+    expect(yes.textContent).toContain("not read: it stands in the record");
     await userEvent.click(yes);
-    expect(told()).toEqual([["GATE", "shape-gate", "yes"]]);
+    expect(told().at(-1)).toEqual(["GATE", "depth", "yes"]);
+  });
+});
+
+/** Nine millimetres read at the depth gate. */
+const TOO_DEEP: BenchEvent = {
+  id: "deep",
+  kind: "READING",
+  at: "2026-11-24T09:00:00Z",
+  step: "depth",
+  quantity: "DEPTH_MM",
+  value: 9,
+};
+
+describe("a stop", () => {
+  const stopped = () => {
+    const until = turns.findIndex((e) => e.step === "depth");
+    const { stops, readings, findings } = aheadOfServer(plan, begun, [...turns.slice(0, until), TOO_DEEP]);
+    return { stops, readings, findings };
+  };
+
+  it("stands across the screen with what was read and every way out, and no key goes on", async () => {
+    at("depth", stopped());
+    expect(screen.getByRole("heading", { name: "Stop: too deep to fill" })).toBeTruthy();
+    for (const word of ["Measure again", "Straighten again", "Plan anew from here", "End here", "Go against it"]) {
+      expect(screen.getByRole("button", { name: new RegExp(word) })).toBeTruthy();
+    }
+    expect(screen.getByRole<HTMLButtonElement>("button", { name: /Go against it/ }).disabled).toBe(true);
+    ["PageDown", "Enter", " "].forEach(press);
+    expect(sent).toEqual([]);
+    expect(screen.getByText(/The pedal does nothing here: a stop stands/)).toBeTruthy();
+    press("r");
+    await userEvent.type(screen.getByLabelText("Depth left"), "2.4{Enter}");
+    expect(sent.at(-1)).toMatchObject({ kind: "READING", step: "depth", value: 2.4 });
+  });
+
+  it("is worked on by the rework that it leaves open", async () => {
+    at("depth", stopped());
+    await userEvent.click(screen.getByRole("button", { name: /Straighten again/ }));
+    expect(told()).toEqual([["GATE", "depth", "deep"]]);
+  });
+
+  it("ends the work with what becomes of the part and why", async () => {
+    at("depth", stopped());
+    await userEvent.click(screen.getByRole("button", { name: /End here/ }));
+    const sheet = within(screen.getByRole("dialog"));
+    expect(sheet.getByRole<HTMLButtonElement>("button", { name: "End the work" }).disabled).toBe(true);
+    await userEvent.click(sheet.getByLabelText("Referred"));
+    await userEvent.click(sheet.getByRole("button", { name: "End the work" }));
+    expect(sent.at(-1)).toMatchObject({ kind: "END", answer: "REFERRED", text: "Too deep to fill: 9\u202fmm" });
+  });
+
+  it("that an answer raised is looked at again in words", async () => {
+    const stop = {
+      ...stopped().stops[0],
+      watch: "",
+      finding: undefined,
+      title: "Base shows",
+      weight: "NEVER" as const,
+    };
+    at("depth", { stops: [stop as Api["Stop"]] });
+    await userEvent.click(screen.getByRole("button", { name: /Look again/ }));
+    await userEvent.type(within(screen.getByRole("dialog")).getByLabelText("What did you see?"), "dust, wiped off");
+    await userEvent.click(screen.getByRole("button", { name: "It holds: go on" }));
+    expect(sent.at(-1)).toMatchObject({ kind: "GATE", step: "depth", answer: "yes", text: "dust, wiped off" });
   });
 });
 
 describe("a mix in hand", () => {
-  it("takes what is weighed, refuses what no scale shows, and starts its clock by Space", async () => {
+  const musts = (percent: number | undefined) => ({
+    before: [{ said: "dose", holds: percent === 2, detail: "", dose: true, never: false }],
+    mixes: [
+      { step: "filler-mix", mix: "filler", fillerTargetG: 60, creamTargetG: 1.2, fillerG: 60, percent, said: "" },
+    ] as Api["MixDone"][],
+  });
+
+  it("that is not weighed starts by no key, and by hand asks why", async () => {
+    at("filler-mix", musts(undefined));
+    press("PageDown");
+    press(" ");
+    expect(sent).toEqual([]);
+    await userEvent.click(screen.getByRole("button", { name: /Start all the same/ }));
+    await userEvent.type(within(screen.getByRole("dialog")).getByLabelText("Why?"), "no scale here");
+    await userEvent.click(screen.getByRole("button", { name: "Start it" }));
+    expect(sent.at(-1)).toMatchObject({ kind: "CLOCK", step: "filler-mix", text: "no scale here" });
+  });
+
+  it("of a dose that never cures starts in no way, and can be thrown away", async () => {
+    at("filler-mix", musts(10));
+    expect(screen.getByRole<HTMLButtonElement>("button", { name: "This dose never starts" }).disabled).toBe(true);
+    await userEvent.click(screen.getByRole("button", { name: /Scrap it/ }));
+    await userEvent.click(screen.getByRole("button", { name: "Dose out of bounds" }));
+    await userEvent.click(screen.getByRole("button", { name: "Throw it away" }));
+    expect(sent.at(-1)).toMatchObject({ kind: "SCRAP", step: "filler-mix", text: "Dose out of bounds" });
+  });
+
+  it("takes what is weighed, refuses what no scale shows, and starts by no key before it is weighed", async () => {
     at("filler-mix");
     const field = screen.getByLabelText("Filler on the scale");
     await userEvent.type(field, "9000");
@@ -129,7 +226,8 @@ describe("a mix in hand", () => {
     expect(sent.at(-1)).toMatchObject({ kind: "READING", quantity: "FILLER_G", value: 61.4 });
     field.blur();
     press(" ");
-    expect(told().at(-1)).toEqual(["CLOCK", "filler-mix"]);
+    expect(told().at(-1)).toEqual(["READING", "filler-mix", "FILLER_G"]);
+    expect(screen.getAllByText(/weigh filler and cream first/)[0]).toBeTruthy();
   });
 });
 

@@ -190,8 +190,8 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
     if (!action) return;
     if (action.held) {
       e.preventDefault();
-      if (heldPedal === "") tone(true);
       setHeldPedal(held ?? "");
+      if (heldPedal === "") tone(true);
       return;
     }
     if (stopped && (action.does === "reading" || action.does === "other")) {

@@ -87,6 +87,30 @@ class FormatsTest {
         assertThat(RepairRecord.of(file.frozen(), file.events(), LATER).lines()).hasSameSizeAs(state.steps());
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "tyre-one-piece | TYRE_CROWN | AGAINST_READING, WENT_ON_EARLY",
+                "run-machine | CLEAR_RUN | DOSE_NOT_WEIGHED, AGAINST_READING, SANDED_BEFORE_CURE, AGAINST_READING,"
+                        + " AGAINST_READING, AGAINST_READING, AGAINST_READING, AGAINST_READING"
+            })
+    @DisplayName("records of the third format: what was told then is told now, and holds a run as little as it did")
+    void recordsOfTheThirdFormat(String recipe, MethodId method, String deviations) {
+        RecordFile file = read(kept("record-3-" + recipe + ".json"));
+        Check check = new Check();
+        file.check(check);
+        assertThat(check.problems()).isEmpty();
+        assertThat(file.frozen().plan().method()).isEqualTo(method);
+        assertThat(file.frozen().plan().binds()).isFalse();
+        RunState state = Replay.of(file.frozen().plan(), file.events(), LATER);
+        assertThat(state.ignored()).isEmpty();
+        assertThat(state.finishedAt()).isPresent();
+        assertThat(RepairRecord.of(file.frozen(), file.events(), LATER).deviations())
+                .extracting(d -> d.kind().name())
+                .containsExactly(deviations.split(", "));
+    }
+
     @Test
     void lengthsAndTemperaturesInOldWordsAreQuantities() {
         RecordFile file = read(kept("record-2-rust-pits.json"));

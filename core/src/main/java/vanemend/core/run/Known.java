@@ -19,7 +19,7 @@ public final class Known {
         List<DamageDraft> damages = draft.damages();
         Optional<Double> depth = last(readings, Quantity.DEPTH_MM).filter(mm -> mm > 0);
         double deepest = damages.stream()
-                .filter(d -> d.kind() == Damage.Kind.DENT && d.depthMm() != null)
+                .filter(d -> dent(d) && d.depthMm() != null)
                 .mapToDouble(DamageDraft::depthMm)
                 .max()
                 .orElse(0);
@@ -27,21 +27,25 @@ public final class Known {
         Optional<Double> across = last(readings, Quantity.INJURY_MM);
         Optional<Double> film = last(readings, Quantity.FILM_UM);
         return draft.damaged(damages.stream()
-                .map(d -> switch (d.kind()) {
-                    case DENT ->
-                        depth.isPresent() && deepest > 0 && d.depthMm() != null
+                .map(d -> {
+                    if (dent(d)) {
+                        return depth.isPresent() && deepest > 0 && d.depthMm() != null
                                 ? d.deep(tenth(d.depthMm() * depth.get() / deepest))
                                 : d;
-                    case INJURY -> {
+                    }
+                    if (d.kind() == Damage.Kind.INJURY) {
                         DamageDraft slanted = angle.map(d::slanted).orElse(d);
-                        yield across.map(mm -> slanted.sized(mm, slanted.widthMm() == null ? null : mm))
+                        return across.map(mm -> slanted.sized(mm, slanted.widthMm() == null ? null : mm))
                                 .orElse(slanted);
                     }
-                    case RUN -> film.map(d::beside).orElse(d);
-                    case null -> d;
-                    default -> d;
+                    return d.kind() == Damage.Kind.RUN ? film.map(d::beside).orElse(d) : d;
                 })
                 .toList());
+    }
+
+    /** Damage without a kind is a dent, as everywhere. */
+    private static boolean dent(DamageDraft d) {
+        return d.kind() == null || d.kind() == Damage.Kind.DENT;
     }
 
     private static double tenth(double mm) {
