@@ -35,7 +35,10 @@ export function useKeys(onKey: (e: KeyboardEvent) => void): void {
     latest.current = onKey;
   });
   useLayoutEffect(() => {
-    const handle = (e: KeyboardEvent) => latest.current(e);
+    // A dialog that Escape has just put away has answered it.
+    const handle = (e: KeyboardEvent) => {
+      if (!e.defaultPrevented) latest.current(e);
+    };
     window.addEventListener("keydown", handle);
     return () => window.removeEventListener("keydown", handle);
   }, []);

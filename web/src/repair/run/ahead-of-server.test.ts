@@ -92,4 +92,17 @@ describe("ahead of the server", () => {
     expect(aheadOfServer(plan, begun, [first, first]).current).toBe(turns[0]?.current);
     expect(aheadOfServer(plan, begun, [{ ...first, id: "x", step: "pinholes" }]).current).toBe(begun.current);
   });
+
+  it("counts a reading once that the server has and the outbox still holds", () => {
+    const { plan, begun, turns } = kept("run-block");
+    const stop = turns.findIndex((t) => t.stops.length > 0);
+    const read = turns[stop + 2]?.event;
+    const after = aheadOfServer(
+      plan,
+      begun,
+      turns.slice(0, stop + 3).map((t) => t.event),
+    );
+    if (!read || read.kind !== "READING") throw new Error("no reading that passes");
+    expect(aheadOfServer(plan, after, [read]).stops).toEqual(after.stops);
+  });
 });

@@ -20,7 +20,9 @@ const plus = (at: string, minutes: number) => new Date(Date.parse(at) + Math.rou
  */
 export function aheadOfServer(plan: Plan, state: State, pending: readonly BenchEvent[]): State {
   const undone = new Set(pending.filter((e) => e.kind === "UNDO").map((e) => e.target));
-  return pending.filter((e) => !undone.has(e.id)).reduce((s, e) => take(plan, s, e), state);
+  // What the server has already counted may still stand in the outbox for a moment: it counts once.
+  const known = new Set([...state.readings, ...state.notes].map((x) => x.event));
+  return pending.filter((e) => !undone.has(e.id) && !known.has(e.id)).reduce((s, e) => take(plan, s, e), state);
 }
 
 function take(plan: Plan, state: State, e: BenchEvent): State {

@@ -59,6 +59,7 @@ export function AnswerBar({
           {gate.question}
         </div>
         <Answer
+          yes
           go={!unread && !lacking && early === 0 && !never}
           Icon={Check}
           word={gate.yes}
@@ -108,10 +109,11 @@ export function AnswerBar({
         <Answer go Icon={Timer} word="Cream meets filler" note="the clock starts" onClick={primary} />
       ) : (
         <Answer
-          go={!lacking}
+          yes
+          go={!lacking && early === 0}
           Icon={Check}
           word={step.kind === "MIX" ? "Mixed, one colour" : step.kind === "SPREAD" ? "All on the part" : "Done"}
-          note={lacking ? WITHOUT : "and on"}
+          note={lacking ? WITHOUT : early > 0 ? `${stretch(early, "up")} early: say what it was judged by` : "and on"}
           onClick={primary}
         />
       )}
@@ -121,12 +123,15 @@ export function AnswerBar({
 
 function Answer({
   go = false,
+  yes = false,
   Icon,
   word,
   note,
   onClick,
 }: {
   go?: boolean;
+  /** The good answer of a gate. */
+  yes?: boolean;
   Icon: typeof Check;
   word: string;
   note: string;
@@ -137,6 +142,7 @@ function Answer({
       type="button"
       className={`firm-l flex min-h-[96px] min-w-40 flex-1 items-center gap-5 px-6 text-left ${go ? "bg-pine text-on-pine" : "bg-sheet"}`}
       onClick={onClick}
+      data-yes={yes || undefined}
     >
       <Icon size={44} strokeWidth={2.6} aria-hidden="true" className="shrink-0" />
       <span className="min-w-0">

@@ -1,7 +1,17 @@
 import { TriangleAlert } from "lucide-react";
 import type { Api } from "../../api/client";
 import { isDeadline } from "../../marks/clock-rule";
-import { grams, length, micrometres, minutes, moment, percent, stretch, type System } from "../../units/units";
+import {
+  amountOf,
+  grams,
+  length,
+  micrometres,
+  minutes,
+  moment,
+  percent,
+  stretch,
+  type System,
+} from "../../units/units";
 import type { Ask } from "./asks";
 import { curedBy } from "./cured-by";
 import { depthMm } from "./rework";
@@ -36,19 +46,29 @@ const split = (text: string): { value: string; unit?: string } => {
   return { value, unit: unit.join(" ") || undefined };
 };
 
-/** What was read at a step whose gate is about it: the lowest film, the last angle or surface. */
-function readHere(state: Api["RunState"], current: Api["RunStep"]): Figure | undefined {
-  const of = (q: Ask) => state.readings.filter((r) => r.step === current.id && r.quantity === q).map((r) => r.value);
-  const film = of("FILM_UM");
-  if (film.length > 0)
+/** What was read at a step whose gate is about it: the lowest film, else what was read last. */
+function readHere(state: Api["RunState"], current: Api["RunStep"], system: System): Figure | undefined {
+  const reads = current.step.gate?.reads ?? [];
+  const here = state.readings.filter((r) => r.step === current.id && reads.includes(r.quantity));
+  const last = here.at(-1);
+  if (!last) return undefined;
+  if (last.quantity === "FILM_UM") {
+    const film = here.map((r) => r.value);
     return {
       ...split(micrometres(Math.min(...film))),
       note: film.length === 1 ? "read" : `lowest of ${film.length} readings`,
     };
-  const angle = of("ANGLE_DEG").at(-1);
-  if (angle !== undefined) return { value: String(angle), unit: "°", note: "from square, read" };
-  return undefined;
+  }
+  const watch = current.step.watches.find((w) => w.quantity === last.quantity && w.sense === "PLANNED");
+  const unit = UNIT[last.quantity] ?? "";
+  return {
+    ...split(amountOf(last.value, unit, system)),
+    note: watch ? `read; ${amountOf(watch.limit, unit, system)} planned` : "read",
+  };
 }
+
+/** Units of what a gate takes a reading of. */
+const UNIT: Partial<Record<Ask, string>> = { DEPTH_MM: "mm", INJURY_MM: "mm", ANGLE_DEG: "°", SURFACE_C: "°C" };
 
 /** The one figure that matters in this step. */
 export function figureOf(
@@ -96,7 +116,7 @@ export function figureOf(
       return { ...split(grams(mix.creamTargetG)), note: `cream, for the ${grams(mix.fillerG)} really weighed` };
     return { ...split(percent(mix.percent ?? 0)), note: mix.said || "cream, really weighed" };
   }
-  const read = readHere(state, current);
+  const read = readHere(state, current, system);
   if (read) return read;
   if (step.paper)
     return {

@@ -21,7 +21,7 @@ import { BeforeMixGlance } from "./before-mix";
 import { EndDialog, PlanAnewDialog } from "./cannot-go-on";
 import { ClockBand } from "./clock-band";
 import { CURED_BY, curedBy } from "./cured-by";
-import { neverCures } from "./dose";
+import { honest, neverCures } from "./dose";
 import { Ended } from "./ended";
 import { BigFigure, figureOf } from "./figure";
 import { Findings } from "./finding";
@@ -73,13 +73,11 @@ const SCRAPPED_FOR = ["Dose out of bounds", "Going off", "Dirt in it", "Wrong lo
 
 /** What must hold now: as the server said of it, the dose by what was weighed since. */
 function mustsNow(state: Api["RunState"], mix: Api["MixDone"] | undefined, mixing: boolean): readonly Api["Must"][] {
-  if (!mixing || mix?.percent === undefined) return state.before;
-  const out = neverCures(mix.percent);
-  return state.before.map((m) =>
-    m.dose && !m.never && out
-      ? { ...m, holds: false, never: true, detail: `${percent(mix.percent ?? 0)}: it never cures, scrap it` }
-      : m,
-  );
+  const given = mix?.percent;
+  if (!mixing || given === undefined) return state.before;
+  const never = neverCures(given);
+  const detail = never ? `${percent(given)}: it never cures, scrap it` : percent(given);
+  return state.before.map((m) => (m.dose ? { ...m, said: "dose", holds: honest(given), never, detail } : m));
 }
 
 /** What the first mix takes since another depth was read than was planned. */
@@ -167,7 +165,8 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
     } else if (gate) {
       if (early > 0 || never) setDialog("early");
       else answer("yes");
-    } else done();
+    } else if (early > 0) setDialog("early");
+    else done();
   };
   const other = () => {
     if (!gate) return;
@@ -191,7 +190,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
     if (action.held) {
       e.preventDefault();
       setHeldPedal(held ?? "");
-      if (heldPedal === "") tone(true);
+      if (heldPedal !== held) tone(true);
       return;
     }
     if (stopped && (action.does === "reading" || action.does === "other")) {
@@ -213,7 +212,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
       case "nothing":
         return;
       case "reading":
-        return reads.length > 0 ? undefined : setDialog("reading");
+        return gate && gate.reads.length > 0 ? undefined : setDialog("reading");
       default:
         return setDialog(action.does);
     }
@@ -251,7 +250,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         <TopButton onClick={undo} disabled={!state.lastUndoable} label="Undo">
           <CornerUpLeft size={24} aria-hidden="true" />
         </TopButton>
-        {!stopped && step.asks.some((a) => a !== "FILLER_G" && a !== "CREAM_G" && !reads.includes(a)) && (
+        {!stopped && step.asks.some((a) => a !== "FILLER_G" && a !== "CREAM_G" && !gate?.reads.includes(a)) && (
           <TopButton onClick={() => setDialog("reading")} label="Reading">
             <Thermometer size={24} aria-hidden="true" />
           </TopButton>
@@ -270,7 +269,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
       <StopBand stops={state.stops} />
       {run.anew !== undefined && <PlannedAnew id={run.id} why={run.anew} />}
       {stopped && (
-        <div className="flex min-h-0 flex-1 flex-col">
+        <div className="flex min-h-0 flex-1 flex-col max-lg:overflow-y-auto">
           <StopHere
             key={`${state.stops[0]?.event} ${dialog === "measure" ? "m" : ""}`}
             run={run.id}
@@ -377,7 +376,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         onOpenChange={(o) => setDialog(o ? "reading" : undefined)}
         onReading={read}
       />
-      {heldPedal !== "" && (
+      {heldPedal !== "" && heldPedal === held && (
         <p role="alert" className="bg-[#8e2b1f] px-4 py-2 text-20 font-bold text-[#fff6f2] sm:px-8">
           The pedal does nothing here: {heldPedal}.
         </p>
@@ -394,7 +393,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         act={gate?.yes ?? "Go on"}
         open={dialog === "early"}
         onOpenChange={(o) => setDialog(o ? "early" : undefined)}
-        onSaid={(why) => answer("yes", why)}
+        onSaid={(why) => (gate ? answer("yes", why) : happened(run.id, "DONE", { step: current.id, text: why }))}
       />
       <SayDialog
         title="It goes live all the same"

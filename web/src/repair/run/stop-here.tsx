@@ -58,7 +58,7 @@ function StopRule({ finding }: { finding: Finding }) {
     (_, k) => (Math.ceil(from / step) + k) * step,
   );
   return (
-    <div ref={ref} className="relative h-[132px] w-full max-w-[560px]" aria-hidden="true">
+    <div ref={ref} className="relative h-[132px] min-w-[280px] max-w-[640px] flex-1" aria-hidden="true">
       {width > 0 && (
         <svg width={width} height={132}>
           <rect x={1} y={4} width={width - 2} height={48} fill="none" stroke="var(--ink)" strokeWidth={1.5} />
@@ -138,12 +138,12 @@ export function StopHere({
   return (
     <>
       <div
-        className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto px-4 pt-4 sm:px-8"
+        className="flex min-h-0 flex-1 flex-wrap content-start items-center gap-x-12 gap-y-3 overflow-y-auto px-4 pt-4 sm:px-8"
         tabIndex={0}
         role="region"
         aria-label="The stop"
       >
-        <div className="flex flex-wrap items-end gap-x-8 gap-y-2">
+        <div className="flex flex-wrap items-end gap-x-8 gap-y-2 lg:max-w-[50%]">
           {f && (
             <span
               className="n leading-none font-semibold text-oxide-text"
@@ -163,7 +163,12 @@ export function StopHere({
         </div>
         {f && <StopRule finding={f} />}
         {way === "measure" && f && (
-          <ReadHere asks={[f.watch.quantity]} onReading={(q, v, source) => onReading(stop.step, q, v, source)} />
+          <ReadHere
+            asks={[f.watch.quantity]}
+            onReading={(q, v, source) =>
+              onReading(current.step.asks.includes(q) ? current.id : stop.step, q, v, source)
+            }
+          />
         )}
       </div>
       <div className="firm-t grid shrink-0 grid-cols-1 sm:grid-cols-2 lg:auto-cols-fr lg:grid-flow-col lg:grid-cols-none">

@@ -308,6 +308,9 @@ public final class Replay {
                 goLive(s, e, began);
                 s.clock = Optional.empty();
             }
+            if (!e.text().isBlank()) {
+                s.remark = e.text();
+            }
             finish(s, e, "");
         });
     }

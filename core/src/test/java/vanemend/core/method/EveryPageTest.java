@@ -72,7 +72,7 @@ class EveryPageTest {
 
     @ParameterizedTest
     @MethodSource("recipes")
-    void everyGateThatFailsLeadsToReworkAndNothingIsSaidTwice(String recipe) {
+    void everyGateThatFailsLeadsToReworkOrStopsAndNothingIsSaidTwice(String recipe) {
         Plan p = work(recipe).plan().orElseThrow();
         Set<String> ids = new LinkedHashSet<>();
         for (PlannedStep s : p.steps()) {
@@ -80,7 +80,12 @@ class EveryPageTest {
             assertThat(Text.plain(s.step().title())).isNotBlank().hasSizeLessThan(60);
             s.step().gate().ifPresent(g -> {
                 assertThat(g.question()).endsWith("?");
-                g.branches().forEach(b -> assertThat(p.loop(b.loop()).steps()).isNotEmpty());
+                g.branches()
+                        .forEach(b -> assertThat(b.weight().stops()
+                                        || !p.loop(b.loop()).steps().isEmpty())
+                                .as(b.label())
+                                .isTrue());
+                assertThat(s.step().asks()).as("what binds is asked").containsAll(g.reads());
             });
         }
         Set<String> used = all(p).stream()

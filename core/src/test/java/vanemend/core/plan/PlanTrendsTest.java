@@ -231,7 +231,7 @@ class PlanTrendsTest {
                         .gate()
                         .orElseThrow()
                         .question()))
-                .isEqualTo("Surface at 13 °C or more, and dry?");
+                .isEqualTo("Surface at 12.3 °C or more, and dry?");
     }
 
     @Test
