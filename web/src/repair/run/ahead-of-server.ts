@@ -167,6 +167,7 @@ function startClock(plan: Plan, state: State, now: RunStep, at: string, undoable
   return {
     ...state,
     clocks: [clock, ...state.clocks],
+    before: [],
     mixes: state.mixes.map((m) => (m.step === now.id ? { ...m, clockAt: at } : m)),
     lastUndoable: undoable,
   };

@@ -117,6 +117,7 @@ final class Technician {
 
     /** Works on until {@code stop} is in hand; {@code finished} for the end. */
     void workTo(String stop) {
+        inHand();
         if (passing.isEmpty()) {
             learnThePlan();
         }
