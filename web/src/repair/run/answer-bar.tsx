@@ -19,6 +19,7 @@ export function AnswerBar({
   other,
   answer,
   scrap,
+  weigh,
   weighed,
 }: {
   step: Api["Step"];
@@ -36,6 +37,8 @@ export function AnswerBar({
   other: () => void;
   answer: (a: string) => void;
   scrap: () => void;
+  /** Weighs the cream once more; absent before it was weighed. */
+  weigh: (() => void) | undefined;
   /** Something is weighed that can be thrown away. */
   weighed: boolean;
 }) {
@@ -89,9 +92,10 @@ export function AnswerBar({
         <div className="n flex min-w-60 flex-[2] items-center px-4 text-20 leading-7 font-semibold sm:px-8">
           {mixing ? "Not yet" : "Not ready"}: {off.map((m) => m.said).join(", ")}
         </div>
-        {mixing && weighed && (
-          <Answer Icon={Trash2} word="Scrap it" note="it counts as used; weigh anew" onClick={scrap} />
+        {mixing && weigh && (
+          <Answer Icon={RotateCcw} word="Weigh again" note="the cream, once it is right" onClick={weigh} />
         )}
+        {mixing && weighed && <Answer Icon={Trash2} word="Scrap it" note="it counts as used" onClick={scrap} />}
         <button
           type="button"
           className="firm-l n min-h-[72px] min-w-40 flex-1 px-4 text-20 font-semibold disabled:text-muted"

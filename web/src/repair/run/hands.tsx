@@ -123,6 +123,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
   const [branching, setBranching] = useState(false);
   const [dialog, setDialog] = useState<Dialog>();
   const [heldPedal, setHeldPedal] = useState("");
+  const [weighAgain, setWeighAgain] = useState<Ask>();
   const mix = state.mixes.find((m) => m.step === current.id);
   const live =
     state.clocks.find((c) => c.step === current.id) ??
@@ -309,7 +310,13 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
           <Findings findings={state.findings} mix={changedBy(plan, state)} />
           <WantedHere run={run.id} at={current} lacking={lacking} onReading={() => setDialog("reading")} />
           {step.kind === "MIX" && mix && (
-            <Weighing mix={mix} pour={plan.mixes.find((m) => m.id === mix.mix)?.pour} onReading={read} />
+            <Weighing
+              mix={mix}
+              pour={plan.mixes.find((m) => m.id === mix.mix)?.pour}
+              again={weighAgain}
+              setAgain={setWeighAgain}
+              onReading={read}
+            />
           )}
           {!crowded && (
             <div className="mt-auto pb-4">
@@ -352,6 +359,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
           other={other}
           answer={answer}
           scrap={() => setDialog("scrap")}
+          weigh={mix?.creamG === undefined ? undefined : () => setWeighAgain("CREAM_G")}
           weighed={mix?.fillerG !== undefined}
         />
       )}

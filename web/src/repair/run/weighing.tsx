@@ -10,13 +10,17 @@ import { type Ask, useAsked } from "./asks";
 export function Weighing({
   mix,
   pour,
+  again,
+  setAgain,
   onReading,
 }: {
   mix: Api["MixDone"];
   pour: Api["Pour"] | undefined;
+  /** What is weighed once more. */
+  again: Ask | undefined;
+  setAgain: (what: Ask | undefined) => void;
   onReading: (quantity: Ask, value: number, source: string) => void;
 }) {
-  const [again, setAgain] = useState<Ask>();
   const due: Ask | undefined =
     mix.fillerG === undefined ? "FILLER_G" : mix.creamG === undefined ? "CREAM_G" : undefined;
   const on = again ?? due;
