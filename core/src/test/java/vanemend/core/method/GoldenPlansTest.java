@@ -214,7 +214,7 @@ class GoldenPlansTest {
                             .append(": ")
                             .append(b.note())
                             .append(" (")
-                            .append(b.loop())
+                            .append(b.weight().stops() ? b.weight() : b.loop())
                             .append(")\n"));
         });
         s.cautions().forEach(c -> out.append("     ⚠ ").append(c.text()).append('\n'));

@@ -98,7 +98,11 @@ public final class Said implements Callable<List<String>> {
                     events.add(BenchEvent.reading(
                             new UUID(0, events.size() + 1), now, "Tam", step.id(), q, q.max() * 0.9));
                     RunState high = Replay.of(frozen.plan(), events, now);
-                    words(at + " found " + q, JSON.valueToTree(List.of(high.findings(), high.stops())));
+                    words(
+                            at + " found " + q,
+                            JSON.valueToTree(List.of(
+                                    high.findings(),
+                                    high.stops().stream().map(x -> x.said()).toList())));
                 }
                 double fine = Readings.passing(step.step(), q, frozen.plan().air());
                 for (int n = 0; n < 5; n++) {
