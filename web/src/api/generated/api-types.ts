@@ -993,7 +993,7 @@ export interface components {
             rightBeadMm: number;
             said: string;
             /** Format: double */
-            workFactor: number;
+            workFactor?: number;
         };
         Belief: {
             /** Format: double */

@@ -8,34 +8,30 @@ import { isDeadline, secondsLeft } from "../../marks/clock-rule";
 import { dialogOpen, typing, useKeys } from "../../shell/keys";
 import { usePreferences } from "../../shell/preferences";
 import { KeysDialog } from "../../shell/keys-dialog";
-import { SheetDialog } from "../../shell/sheet-dialog";
 import { tone } from "../../shell/tone";
-import { grams, percent, stretch } from "../../units/units";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { litByStep, LitProvider } from "../drawing/lit";
 import { useMe } from "../../shell/me";
-import { aheadOfServer, reworkOf } from "./ahead-of-server";
+import { aheadOfServer } from "./ahead-of-server";
 import { AnswerBar } from "./answer-bar";
 import type { Ask } from "./asks";
 import { BeforeMixGlance } from "./before-mix";
-import { EndDialog, PlanAnewDialog } from "./cannot-go-on";
 import { ClockBand } from "./clock-band";
 import { CURED_BY, curedBy } from "./cured-by";
-import { honest, neverCures } from "./dose";
 import { Ended } from "./ended";
 import { BigFigure, figureOf } from "./figure";
 import { Findings } from "./finding";
 import { Finished } from "./finished";
 import { heldBy, unread } from "./held";
+import { changedBy, mustsNow, scrappable, walkable } from "./in-hand";
 import { keyAction } from "./key-action";
 import { happened } from "./happened";
 import { NoteDialog } from "./note-dialog";
 import { usePending } from "./outbox";
 import { PlannedAnew } from "./planned-anew";
 import { ReadHere } from "./read-here";
+import { type RunDialog, RunDialogs } from "./run-dialogs";
 import { ReadingDialog } from "./reading-dialog";
-import { fillerFor } from "./rework";
-import { SayDialog } from "./say-dialog";
 import { StopBand, StopHere } from "./stop-here";
 import { TopButton } from "./top-button";
 import { missing, WantedHere } from "./wanted";
@@ -66,42 +62,6 @@ export function Hands({ run }: { run: Api["RunView"] }) {
   );
 }
 
-type Dialog = "note" | "reading" | "keys" | "early" | "start" | "scrap" | "cannot" | "anew" | "end" | "measure";
-
-const JUDGED_BY = ["Nail leaves no mark", "Paper does not clog", "Dry to a fingertip", "Tacky, strings pull"];
-const SCRAPPED_FOR = ["Dose out of bounds", "Going off", "Dirt in it", "Wrong lot"];
-
-/** What must hold now: as the server said of it, the dose by what was weighed since. */
-function mustsNow(state: Api["RunState"], mix: Api["MixDone"] | undefined, mixing: boolean): readonly Api["Must"][] {
-  const given = mix?.percent;
-  if (!mixing || given === undefined) return state.before;
-  const never = neverCures(given);
-  const detail = never ? `${percent(given)}: it never cures, scrap it` : percent(given);
-  return state.before.map((m) => (m.dose ? { ...m, said: "dose", holds: honest(given), never, detail } : m));
-}
-
-/** What the first mix takes since another depth was read than was planned. */
-function changedBy(plan: Api["Plan"], state: Api["RunState"]): string {
-  const watch = plan.steps.flatMap((s) => s.step.watches).find((w) => w.mix !== "");
-  const step = plan.steps.map((s) => s.step).find((s) => s.kind === "MIX" && s.mix === watch?.mix);
-  const pour = plan.mixes.find((m) => m.id === watch?.mix)?.pour;
-  if (!watch || !step || !pour) return "";
-  const now = fillerFor(plan, { rounds: [], step: step.id, time: 1 }, watch.mix, state.readings);
-  return now === pour.fillerG ? "" : `${grams(now)} instead of ${grams(pour.fillerG)}.`;
-}
-
-/** Whether the step in hand may be done although something stopped: rework that the stop leaves open, or what is live already. */
-function walkable(state: Api["RunState"], current: Api["RunStep"]): boolean {
-  const loop = reworkOf(state, current);
-  const mix = state.mixes.findLast((m) => m.step === current.id);
-  const live = current.step.kind === "SPREAD" || (current.step.kind === "MIX" && mix?.clockAt !== undefined);
-  return live || (loop !== undefined && state.stops.every((s) => s.loop === loop));
-}
-
-/** Whether something mixed is in hand that can be thrown away. */
-const scrappable = (step: Api["Step"], mix: Api["MixDone"] | undefined) =>
-  step.kind === "SPREAD" || (step.kind === "MIX" && (mix?.fillerG !== undefined || mix?.clockAt !== undefined));
-
 /** Zones that need the whole sanded field in view; the others are looked at from nearer. */
 const WIDE = new Set(["FINE_320", "CLEAN"]);
 
@@ -121,7 +81,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
   const navigate = useNavigate();
   const me = useMe();
   const [branching, setBranching] = useState(false);
-  const [dialog, setDialog] = useState<Dialog>();
+  const [dialog, setDialog] = useState<RunDialog>();
   const [heldPedal, setHeldPedal] = useState("");
   const [weighAgain, setWeighAgain] = useState<Ask>();
   const mix = state.mixes.find((m) => m.step === current.id);
@@ -389,64 +349,16 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
           The pedal does nothing here: {heldPedal}.
         </p>
       )}
-      <SayDialog
-        title={gate?.question ?? "Sooner than its clock"}
-        told={
-          never
-            ? `By the clock ${never}. Ended all the same, it stands in the record.`
-            : `${stretch(early, "up")} are left. Ended now it stands in the record, with what it was judged by.`
-        }
-        label="What was it judged by?"
-        often={JUDGED_BY}
-        act={gate?.yes ?? "Go on"}
-        open={dialog === "early"}
-        onOpenChange={(o) => setDialog(o ? "early" : undefined)}
-        onSaid={(why) => (gate ? answer("yes", why) : happened(run.id, "DONE", { step: current.id, text: why }))}
-      />
-      <SayDialog
-        title="It goes live all the same"
-        told={`Not all holds: ${musts
-          .filter((m) => !m.holds)
-          .map((m) => m.said)
-          .join(", ")}. It stands in the record.`}
-        label="Why?"
-        act="Start it"
-        open={dialog === "start"}
-        onOpenChange={(o) => setDialog(o ? "start" : undefined)}
-        onSaid={(why) => (mixing ? startClock(why) : happened(run.id, "DONE", { step: current.id, text: why }))}
-      />
-      <SayDialog
-        title="Scrap the mix"
-        told="It counts as used. The mix comes again."
-        label="Why?"
-        often={SCRAPPED_FOR}
-        act="Throw it away"
-        open={dialog === "scrap"}
-        onOpenChange={(o) => setDialog(o ? "scrap" : undefined)}
-        onSaid={(why) => happened(run.id, "SCRAP", { step: current.id, text: why })}
-      />
-      <SheetDialog
-        title="Cannot go on"
-        told="Where the work shows more than the plan knew: plan it anew from here, or end it."
-        open={dialog === "cannot"}
-        onOpenChange={(o) => setDialog(o ? "cannot" : undefined)}
-      >
-        <div className="flex flex-col gap-3">
-          <button type="button" className="btn min-h-[72px] text-20" onClick={() => setDialog("anew")}>
-            Plan anew from here
-          </button>
-          <button type="button" className="btn min-h-[72px] text-20" onClick={() => setDialog("end")}>
-            End here
-          </button>
-        </div>
-      </SheetDialog>
-      <PlanAnewDialog
+      <RunDialogs
         run={run.id}
-        why=""
-        open={dialog === "anew"}
-        onOpenChange={(o) => setDialog(o ? "anew" : undefined)}
+        current={current}
+        musts={musts}
+        mixing={mixing}
+        early={early}
+        never={never}
+        open={dialog}
+        setOpen={setDialog}
       />
-      <EndDialog run={run.id} why="" open={dialog === "end"} onOpenChange={(o) => setDialog(o ? "end" : undefined)} />
       <KeysDialog open={dialog === "keys"} onOpenChange={(o) => setDialog(o ? "keys" : undefined)} />
     </main>
   );

@@ -247,9 +247,9 @@ function BeadPanel({ pour, putty }: { pour: Api["Pour"]; putty: boolean }) {
             <span className="font-bold text-oxide-text">{answer.error.message}</span>
           ) : answer.data ? (
             <>
-              <b className="n text-20">{percent(answer.data.percent)}</b> of cream. {answer.data.said} Times go ×{" "}
-              {answer.data.workFactor.toFixed(2)}. Right for {percent(answer.data.nominalPercent)}:{" "}
-              {length(answer.data.rightBeadMm, system)}.
+              <b className="n text-20">{percent(answer.data.percent)}</b> of cream. {answer.data.said}{" "}
+              {answer.data.workFactor !== undefined && `Times go × ${answer.data.workFactor.toFixed(2)}. `}Right for{" "}
+              {percent(answer.data.nominalPercent)}: {length(answer.data.rightBeadMm, system)}.
             </>
           ) : null}
         </p>

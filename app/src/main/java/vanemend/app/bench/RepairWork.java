@@ -36,7 +36,6 @@ import vanemend.core.run.RunState;
 import vanemend.core.run.StillToCome;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.InputProblem;
-import vanemend.core.trade.Quantity;
 import vanemend.core.verdict.Limits;
 import vanemend.core.verdict.Overrule;
 
@@ -79,7 +78,6 @@ public class RepairWork {
     public record Taken(Running run, List<NotTaken> refused) {}
 
     private static final int MOST_REASON = 400;
-    private static final double MOST_EARLIER_MIN = 12 * 60;
 
     /** Repairs that were finished at their newest event, by that event: they need not be replayed to know it. */
     private final Map<Long, Long> finished = new ConcurrentHashMap<>();
@@ -312,7 +310,7 @@ public class RepairWork {
             if (holder.isPresent() && holder.get() != id) {
                 check.refuse("id", d.id(), "an id of its own", "This event belongs to another repair.");
             }
-            event.ifPresent(e -> fits(e, known, plans, who, check));
+            event.ifPresent(e -> new EventRules(known, plans, who, clock.instant()).check(e, check));
             if (!check.clean()) {
                 refused.add(new NotTaken(d.id(), check.problems().getFirst()));
             } else if (holder.isEmpty()) {
@@ -380,85 +378,6 @@ public class RepairWork {
     /** Now, to the millisecond that the store keeps. */
     private Instant moment() {
         return clock.instant().truncatedTo(java.time.temporal.ChronoUnit.MILLIS);
-    }
-
-    /** What only the whole run can tell: who may sign, and what may be put right to what. */
-    private void fits(BenchEvent e, Map<UUID, BenchEvent> known, List<FrozenPlan> plans, Account who, Check check) {
-        if (e.kind() == BenchEvent.Kind.SIGN && who.role() != Role.LEAD) {
-            check.refuse("kind", e.kind(), "a lead", "Only a lead signs the work or sends it back.");
-        }
-        if (e.kind() == BenchEvent.Kind.AGAINST && who.role() != Role.LEAD) {
-            check.refuse("kind", e.kind(), "a lead", "Only a lead may go against a stop, signed with a reason.");
-        }
-        if (e.kind() == BenchEvent.Kind.UNDO) {
-            takesBack(e, known, plans, who, check);
-        }
-        if (e.kind() != BenchEvent.Kind.AMEND) {
-            return;
-        }
-        BenchEvent target = known.get(e.target().orElseThrow());
-        double value = e.value().orElseThrow();
-        if (target == null) {
-            check.refuse("target", e.target(), "an event of this repair", "What should be put right is not there.");
-            return;
-        }
-        switch (target.kind()) {
-            case READING -> {
-                Quantity q = target.quantity().orElseThrow();
-                check.range("value", q.word(), value, q.min(), q.max(), q.unit());
-            }
-            case CLOCK, DONE, GATE -> check.range("value", "Minutes earlier", value, 0, MOST_EARLIER_MIN, "min");
-            default ->
-                check.refuse(
-                        "target",
-                        target.kind(),
-                        "a reading, a clock or a step done",
-                        "That cannot be put right; take it back instead.");
-        }
-    }
-
-    /** One's own last act, while nothing rests on it; a reading or a note also later, by who took it or by a lead with a reason. */
-    private void takesBack(
-            BenchEvent e, Map<UUID, BenchEvent> known, List<FrozenPlan> plans, Account who, Check check) {
-        BenchEvent target = known.get(e.target().orElseThrow());
-        if (target == null) {
-            check.refuse("target", e.target(), "an event of this repair", "What should be taken back is not there.");
-            return;
-        }
-        if (target.stands()) {
-            check.refuse(
-                    "target",
-                    target.kind(),
-                    "an act at the bench",
-                    "The beginning of the work, another plan and a signature are not taken back. Work that cannot go on is ended.");
-            return;
-        }
-        boolean said = target.kind() == BenchEvent.Kind.READING
-                || target.kind() == BenchEvent.Kind.NOTE
-                || target.kind() == BenchEvent.Kind.AMEND
-                || target.kind() == BenchEvent.Kind.PICTURE;
-        boolean own = target.by().equals(who.name());
-        if (!own && !(said && who.role() == Role.LEAD && !e.text().isBlank())) {
-            check.refuse(
-                    "target",
-                    target.by(),
-                    who.name(),
-                    "That was done by " + target.by() + ": only they take it back"
-                            + (said ? ", or a lead with a reason." : "."));
-        } else if (!said && !lastOf(known, plans).equals(Optional.of(target.id()))) {
-            check.refuse(
-                    "target",
-                    target.kind(),
-                    "the last act",
-                    "Something rests on it already: only the last act is taken back.");
-        }
-    }
-
-    private Optional<UUID> lastOf(Map<UUID, BenchEvent> known, List<FrozenPlan> plans) {
-        List<BenchEvent> all = List.copyOf(known.values());
-        return Replay.of(plans.stream().map(FrozenPlan::plan).toList(), all, clock.instant())
-                .getLast()
-                .lastUndoable();
     }
 
     /** The run of {@code id}. */

@@ -1,6 +1,8 @@
 package vanemend.app.problem;
 
+import java.time.temporal.Temporal;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -21,6 +23,7 @@ import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import vanemend.app.store.Trouble;
 
 /** Turns everything that goes wrong into an RFC 9457 problem; never a stack trace. */
@@ -98,16 +101,39 @@ class Problems extends ResponseEntityExceptionHandler {
                 }
             });
             p.setProperty("field", field.toString());
+            if (j instanceof UnrecognizedPropertyException u) {
+                String known = u.getKnownPropertyIds().stream()
+                        .map(String::valueOf)
+                        .sorted()
+                        .collect(Collectors.joining(", "));
+                p.setProperty("given", u.getPropertyName());
+                p.setProperty("expected", "one of " + known);
+                p.setDetail("“" + u.getPropertyName() + "” is no field here: expected one of " + known + ".");
+            }
             if (j instanceof InvalidFormatException f) {
                 String expected = f.getTargetType().isEnum()
                         ? "one of " + String.join(", ", names(f.getTargetType()))
-                        : f.getTargetType().getSimpleName();
+                        : word(f.getTargetType());
                 p.setProperty("given", String.valueOf(f.getValue()));
                 p.setProperty("expected", expected);
                 p.setDetail("“" + f.getValue() + "” in " + field + " cannot be taken: expected " + expected + ".");
             }
         }
         return createResponseEntity(p, headers, HttpStatus.BAD_REQUEST, request);
+    }
+
+    /** What a field takes, in plain words. */
+    private static String word(Class<?> type) {
+        if (Number.class.isAssignableFrom(type) || type.isPrimitive() && type != boolean.class) {
+            return "a number";
+        }
+        if (type == Boolean.class || type == boolean.class) {
+            return "true or false";
+        }
+        if (Temporal.class.isAssignableFrom(type)) {
+            return "a day or a time, such as 2026-11-24T08:00:00Z";
+        }
+        return type == UUID.class ? "a UUID" : "a text";
     }
 
     private static String[] names(Class<?> type) {

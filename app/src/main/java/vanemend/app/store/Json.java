@@ -10,10 +10,15 @@ import tools.jackson.databind.node.ObjectNode;
 public class Json {
     private final JsonMapper mapper;
 
-    /** A plan started under an earlier release lacks the figures that came later: those read as 0, which says none. */
+    /**
+     * A plan started under an earlier release lacks the figures that came later: those read as 0, which says none. What only an earlier release
+     * knew is passed over.
+     */
     Json(JsonMapper mapper) {
         this.mapper = mapper.rebuild()
-                .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+                .disable(
+                        DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES,
+                        DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .build();
     }
 

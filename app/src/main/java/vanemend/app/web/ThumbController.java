@@ -45,7 +45,7 @@ class ThumbController {
                 percent,
                 nominal,
                 BeadRule.beadMm(puddleMm, nominal),
-                effect.factorOrNone().orElse(0),
+                effect.factorOrNone().stream().boxed().findFirst(),
                 good
                         ? "Inside " + Text.book("peroxide.low") + " to " + Text.book("peroxide.high")
                                 + ": cures as the label says."

@@ -323,12 +323,17 @@ final class Views {
      * @param percent cream by weight of filler, %
      * @param nominalPercent the dose it is held against, %
      * @param rightBeadMm bead that would give that, mm
-     * @param workFactor how times go; 0 where it never cures
+     * @param workFactor how times go; absent where it never cures
      * @param said what it leads to
      * @param good whether it cures as its label says
      */
     record BeadView(
-            double percent, double nominalPercent, double rightBeadMm, double workFactor, String said, boolean good) {}
+            double percent,
+            double nominalPercent,
+            double rightBeadMm,
+            Optional<Double> workFactor,
+            String said,
+            boolean good) {}
 
     /**
      * A device.

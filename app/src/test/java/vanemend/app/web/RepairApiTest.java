@@ -89,6 +89,14 @@ class RepairApiTest {
     @Test
     void whatIsNotJsonOrNotAChoiceIsSaidWithItsField() {
         assertThat(tam.raw("/api/preview", "{\"part\": ").status()).isEqualTo(400);
+        Caller.Answer slip = tam.raw("/api/preview", "{\"part\": {\"widhtMm\": 300}}");
+        assertThat(slip.status()).isEqualTo(400);
+        assertThat(slip.text("detail")).contains("“widhtMm” is no field here", "widthMm");
+        assertThat(slip.text("field")).isEqualTo("part.widhtMm");
+        assertThat(tam.raw("/api/preview", "{\"part\": {\"widthMm\": \"wide\"}}")
+                        .text("detail"))
+                .contains("expected a number")
+                .doesNotContain("Double");
         Map<String, Object> draft = Drafts.door("Odd");
         Map<String, Object> part = new HashMap<>(Drafts.part("Odd"));
         part.put("metal", "CHEESE");

@@ -78,7 +78,7 @@ public record SubstrateDraft(
             case GLASS ->
                 new Glass(
                         check.choice("part.made.stamp", "The stamp on the pane", stamp, Glass.Stamp.NONE),
-                        check.range("part.made.wheelXMm", "Middle of the steering wheel", wheelXMm, 0, widthMm, "mm"),
+                        wheel(widthMm, check),
                         Boolean.TRUE.equals(heavy));
             case TYRE ->
                 new Tyre(
@@ -90,6 +90,13 @@ public record SubstrateDraft(
                         check.choice("part.made.position", "The axle", position, Tyre.Position.FRONT));
             case FILM -> new PaintFilm();
         };
+    }
+
+    /** Where the driver looks through counts on a windscreen alone: of a toughened pane it is not asked. */
+    private double wheel(double widthMm, Check check) {
+        return wheelXMm == null && stamp != null && stamp.isToughened()
+                ? widthMm / 2
+                : check.range("part.made.wheelXMm", "Middle of the steering wheel", wheelXMm, 0, widthMm, "mm");
     }
 
     private double wall(Check check) {

@@ -12,9 +12,7 @@ import java.util.Set;
 import java.util.UUID;
 import vanemend.core.cure.Peroxide;
 import vanemend.core.method.Gate;
-import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
-import vanemend.core.mix.Dose;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
 import vanemend.core.run.RunState.Ignored;
@@ -141,6 +139,10 @@ public final class Replay {
     private void told(BenchEvent e, Map<UUID, BenchEvent> known) {
         BenchEvent was = e.target().map(known::get).orElse(null);
         if (e.kind() == BenchEvent.Kind.UNDO) {
+            if (was != null && (was.kind() == BenchEvent.Kind.START || was.kind() == BenchEvent.Kind.PLAN)) {
+                ignore(e, "the beginning of the work stands");
+                return;
+            }
             unsign();
             takenBack.add(new RunState.TakenBack(
                     e.target().orElseThrow(), was == null ? "" : said(was), e.text(), e.at(), e.by()));
@@ -166,27 +168,7 @@ public final class Replay {
     }
 
     private String said(BenchEvent e) {
-        String title = slots.stream()
-                .filter(s -> s.id.equals(e.step()))
-                .findFirst()
-                .map(s -> s.step.title())
-                .orElse("");
-        return switch (e.kind()) {
-            case READING ->
-                e.quantity().map(Quantity::word).orElse("") + " "
-                        + Text.of(
-                                e.value().orElse(0.0),
-                                e.quantity().map(Quantity::unit).orElse(""));
-            case NOTE -> "“" + e.text() + "”";
-            case CLOCK -> "The clock of " + title;
-            case SIGN -> "The lead's word";
-            case TAKE -> "The hand-over";
-            case PICTURE -> "A picture of " + title;
-            case END -> "The end of the work";
-            case AGAINST -> "Going against a stop";
-            case SCRAP -> "Thrown away: " + title;
-            default -> title;
-        };
+        return EventWords.of(e, slots);
     }
 
     private void take(BenchEvent e) {
@@ -322,7 +304,7 @@ public final class Replay {
         }
         boolean starts = s.step.goesLive() && s.clock.isEmpty();
         if (starts && s.step.kind() == Step.Kind.MIX) {
-            Optional<Double> percent = mixAt(slots.indexOf(s)).percent();
+            Optional<Double> percent = mixes().at(slots.indexOf(s)).percent();
             if (percent.isPresent() && Peroxide.of(percent.get()) instanceof Peroxide.Fails) {
                 ignore(e, "a dose of " + Text.of(Math.round(percent.get() * 100) / 100.0, "%") + " never starts");
                 return false;
@@ -393,7 +375,7 @@ public final class Replay {
     /** What was mixed is thrown away; it is mixed again from the step that set it going. */
     private void scrap(BenchEvent e) {
         inHand(e).ifPresent(s -> {
-            int from = mixedAt();
+            int from = mixes().setGoing(at);
             if (from < 0) {
                 ignore(e, "nothing is mixed here that could be thrown away");
                 return;
@@ -405,28 +387,6 @@ public final class Replay {
             s.remark = e.text();
             finish(s, e, RunStep.SCRAPPED);
         });
-    }
-
-    /** Where what is in hand was set going; -1 where nothing mixed is in hand. */
-    private int mixedAt() {
-        Slot now = slots.get(at);
-        if (now.step.goesLive()) {
-            return at;
-        }
-        if (now.step.kind() != Step.Kind.SPREAD) {
-            return -1;
-        }
-        for (int i = at - 1; i >= 0; i--) {
-            Step s = slots.get(i).step;
-            boolean same = s.mix().equals(now.step.mix()) && s.portion().equals(now.step.portion());
-            if (s.goesLive() && same) {
-                return i;
-            }
-            if (s.kind() == Step.Kind.SPREAD) {
-                break;
-            }
-        }
-        return at;
     }
 
     private void end(BenchEvent e) {
@@ -493,7 +453,7 @@ public final class Replay {
         List<MixDone> mixes = new ArrayList<>();
         for (int i = 0; i < slots.size(); i++) {
             if (slots.get(i).step.kind() == Step.Kind.MIX && (i < at || i == at)) {
-                mixes.add(mixAt(i));
+                mixes.add(mixes().at(i));
             }
         }
         Optional<Slot> current = at < slots.size() && startedAt.isPresent() && ended.isEmpty()
@@ -542,9 +502,13 @@ public final class Replay {
                 List.copyOf(pictured));
     }
 
+    private Mixes mixes() {
+        return new Mixes(plan, slots, readings);
+    }
+
     private List<BeforeMix.Must> before(Slot s) {
         int here = slots.indexOf(s);
-        Optional<MixDone> mix = s.step.kind() == Step.Kind.MIX ? Optional.of(mixAt(here)) : Optional.empty();
+        Optional<MixDone> mix = s.step.kind() == Step.Kind.MIX ? Optional.of(mixes().at(here)) : Optional.empty();
         return BeforeMix.of(
                 plan,
                 s.step,
@@ -555,57 +519,5 @@ public final class Replay {
 
     private Step fitted(Slot s) {
         return Rework.fitted(plan, s.at, s.step, readings);
-    }
-
-    private MixDone mixAt(int i) {
-        Slot s = slots.get(i);
-        MixPlan mix = plan.mix(s.step.mix());
-        Optional<Double> filler = last(s.id, Quantity.FILLER_G);
-        Optional<Double> cream = last(s.id, Quantity.CREAM_G);
-        Optional<Double> percent = filler.isPresent() && cream.isPresent() && filler.get() > 0
-                ? Optional.of(Dose.percent(filler.get(), cream.get()))
-                : Optional.empty();
-        Optional<Instant> spread = Optional.empty();
-        Optional<String> scrapped = s.scrapped() ? Optional.of(s.remark) : Optional.empty();
-        for (int j = i + 1; j < slots.size() && slots.get(j).step.kind() != Step.Kind.MIX; j++) {
-            Slot laid = slots.get(j);
-            if (laid.step.kind() == Step.Kind.SPREAD) {
-                spread = laid.scrapped() ? Optional.empty() : laid.done;
-                scrapped = laid.scrapped() ? Optional.of(laid.remark) : scrapped;
-                break;
-            }
-        }
-        double target = Rework.fillerG(plan, s.at, mix, readings);
-        return new MixDone(
-                s.id,
-                mix.id(),
-                target,
-                filler,
-                cream,
-                mix.pour().creamFor(filler.orElse(target)),
-                percent,
-                saidOf(s.at, mix, percent),
-                s.clock,
-                spread,
-                scrapped,
-                s.carried);
-    }
-
-    private String saidOf(RunStepId step, MixPlan mix, Optional<Double> percent) {
-        String dose = percent.map(p -> Peroxide.of(p).said()).orElse("");
-        boolean more = Rework.inRounds(plan, step, mix, readings);
-        return more
-                ? (dose + " More than one mix can be spread in time: this now, the rest in one more round.").strip()
-                : dose;
-    }
-
-    private Optional<Double> last(String step, Quantity quantity) {
-        Optional<Double> found = Optional.empty();
-        for (Reading r : readings) {
-            if (r.step().equals(step) && r.quantity() == quantity) {
-                found = Optional.of(r.value());
-            }
-        }
-        return found;
     }
 }

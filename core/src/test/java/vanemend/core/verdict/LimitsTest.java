@@ -91,6 +91,14 @@ class LimitsTest {
                 .isEqualTo(outcome);
     }
 
+    @Test
+    @DisplayName("a toughened pane is judged without asking where the steering wheel is; a windscreen is not")
+    void toughenedWithoutAWheel() {
+        Verdict v = of("{widthMm: 800, heightMm: 500, made: {material: GLASS, stamp: I}}");
+        assertThat(finding(v, "glass-tempered").bears()).isTrue();
+        assertThat(v.outcome()).isEqualTo(Verdict.Outcome.REPLACE);
+    }
+
     @ParameterizedTest(name = "value from memory of BS AU 242a: {0} mm at {1} mm from the wheel, in the sweep {2}: {3}")
     @CsvSource({
         "10,0,true,LIMITS",
