@@ -94,7 +94,8 @@ class LimitsTest {
     @Test
     @DisplayName("a toughened pane is judged without asking where the steering wheel is; a windscreen is not")
     void toughenedWithoutAWheel() {
-        Verdict v = of("{widthMm: 800, heightMm: 500, made: {material: GLASS, stamp: I}}");
+        Verdict v = of(
+                "{widthMm: 1800, heightMm: 900, made: {material: GLASS, stamp: I}}", chip("STAR", 10, 20, 3, 300, ""));
         assertThat(finding(v, "glass-tempered").bears()).isTrue();
         assertThat(v.outcome()).isEqualTo(Verdict.Outcome.REPLACE);
     }
