@@ -89,11 +89,11 @@ export function AnswerBar({
     const never = off.some((m) => m.never);
     return (
       <div className="firm-t flex min-h-[112px] shrink-0 flex-wrap">
-        <div className="n flex min-w-60 flex-[2] items-center px-4 text-20 leading-7 font-semibold sm:px-8">
+        <div className="n flex min-w-60 flex-1 items-center px-4 text-20 leading-7 font-semibold sm:px-8">
           {mixing ? "Not yet" : "Not ready"}: {off.map((m) => m.said).join(", ")}
         </div>
         {mixing && weigh && (
-          <Answer Icon={RotateCcw} word="Weigh again" note="the cream, once it is right" onClick={weigh} />
+          <Answer Icon={RotateCcw} word="Weigh again" note="the cream" onClick={weigh} />
         )}
         {mixing && weighed && <Answer Icon={Trash2} word="Scrap it" note="it counts as used" onClick={scrap} />}
         <button

@@ -181,7 +181,8 @@ public final class ClearRun extends MethodPage {
                         Weight.STOP,
                         "Clear too thin to go on",
                         "The grades to come would leave less than the least. What is cut through cannot be polished back.")
-                .at(budget.leastUm() + now - budget.endUm())
+                // To the tenth a gauge shows, never less.
+                .at(Math.ceil((budget.leastUm() + now - budget.endUm()) * 10 - 1e-9) / 10)
                 .liftedBy((int) TradeBook.value("film.readings"))
                 .ofCare();
     }
