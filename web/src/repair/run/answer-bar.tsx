@@ -92,9 +92,7 @@ export function AnswerBar({
         <div className="n flex min-w-60 flex-1 items-center px-4 text-20 leading-7 font-semibold sm:px-8">
           {mixing ? "Not yet" : "Not ready"}: {off.map((m) => m.said).join(", ")}
         </div>
-        {mixing && weigh && (
-          <Answer Icon={RotateCcw} word="Weigh again" note="the cream" onClick={weigh} />
-        )}
+        {mixing && weigh && <Answer Icon={RotateCcw} word="Weigh again" note="the cream" onClick={weigh} />}
         {mixing && weighed && <Answer Icon={Trash2} word="Scrap it" note="it counts as used" onClick={scrap} />}
         <button
           type="button"
