@@ -59,7 +59,9 @@ export function amountOf(value: number, unit: string, system: System, withUnit =
       ? length(value, system, "depth")
       : unit === "°C"
         ? temperature(value, system)
-        : `${value}${THIN}${unit}`;
+        : unit === "°"
+          ? `${value}°`
+          : `${value}${THIN}${unit}`;
   return minus(withUnit ? text : (text.split(THIN)[0] ?? text));
 }
 

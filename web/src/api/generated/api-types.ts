@@ -1211,6 +1211,16 @@ export interface components {
             step: string;
             title: string;
         };
+        DoseWindow: {
+            /** Format: double */
+            curesFrom: number;
+            /** Format: double */
+            curesTo: number;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+        };
         Drawing: {
             bodyLines: components["schemas"]["BodyLine"][];
             damages: components["schemas"]["DrawnDamage"][];
@@ -2037,6 +2047,7 @@ export interface components {
             /** Format: int32 */
             strokes: number;
             volume: components["schemas"]["FillVolume"];
+            window: components["schemas"]["DoseWindow"];
             /** Format: double */
             workMin: number;
         };
@@ -2321,6 +2332,7 @@ export interface components {
             steps: components["schemas"]["RunStep"][];
             stops: components["schemas"]["Stop"][];
             takenBack: components["schemas"]["TakenBack"][];
+            undoableBy: string;
         };
         RunStep: {
             answer: string;

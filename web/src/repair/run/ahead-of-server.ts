@@ -83,7 +83,8 @@ function goes(plan: Plan, state: State, now: RunStep): boolean {
   const mix = state.mixes.findLast((m) => m.step === now.id);
   const mixing = now.step.kind === "MIX";
   const starts = goesLive(now.step) && !(mixing && mix?.clockAt);
-  if (starts && mixing && mix?.percent !== undefined && neverCures(mix.percent)) return false;
+  const window = plan.mixes.find((m) => m.id === mix?.mix)?.pour.window;
+  if (starts && mixing && window && mix?.percent !== undefined && neverCures(mix.percent, window)) return false;
   const live = !starts && (mixing || now.step.kind === "SPREAD");
   const loop = reworkOf(state, now);
   return state.stops.length === 0 || live || (loop !== undefined && !starts && leaves(state.stops, loop));

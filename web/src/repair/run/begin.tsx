@@ -65,7 +65,7 @@ export function Begin({ id, anew }: { id: number; anew?: string }) {
           ))}
           {anew !== undefined && (
             <p className="text-20">
-              The plan before is left: {anew} What was done under it and is the same in this plan counts as done; the
+              The plan before is left: {anew}. What was done under it and is the same in this plan counts as done; the
               rest is asked again.
             </p>
           )}

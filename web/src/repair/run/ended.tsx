@@ -3,17 +3,11 @@ import { Link, useNavigate } from "react-router";
 import { ask, type Api } from "../../api/client";
 import { ENDINGS } from "./cannot-go-on";
 import { happened } from "./happened";
+import { useOwnLast } from "./own-last";
 
 /** The work was ended before its last step: why, and what can follow. */
-export function Ended({
-  run,
-  ended,
-  undoable,
-}: {
-  run: Api["RunView"];
-  ended: Api["Ended"];
-  undoable: string | undefined;
-}) {
+export function Ended({ run, state, ended }: { run: Api["RunView"]; state: Api["RunState"]; ended: Api["Ended"] }) {
+  const undoable = useOwnLast(run, state);
   const navigate = useNavigate();
   const [clientId] = useState(() => crypto.randomUUID());
   const [refused, setRefused] = useState("");

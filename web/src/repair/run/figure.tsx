@@ -14,7 +14,6 @@ import {
 } from "../../units/units";
 import type { Ask } from "./asks";
 import { curedBy } from "./cured-by";
-import { honest, neverCures } from "./dose";
 import { depthMm } from "./rework";
 
 /** The one figure that matters in a step. */
@@ -71,9 +70,6 @@ function readHere(state: Api["RunState"], current: Api["RunStep"], system: Syste
 /** Units of what a gate takes a reading of. */
 const UNIT: Partial<Record<Ask, string>> = { DEPTH_MM: "mm", INJURY_MM: "mm", ANGLE_DEG: "°", SURFACE_C: "°C" };
 
-const doseNote = (given: number) =>
-  neverCures(given) ? "cream: it never cures" : honest(given) ? "cream, really weighed" : "cream: outside the window";
-
 /** The one figure that matters in this step. */
 export function figureOf(
   state: Api["RunState"],
@@ -118,7 +114,7 @@ export function figureOf(
     }
     if (mix.creamG === undefined)
       return { ...split(grams(mix.creamTargetG)), note: `cream, for the ${grams(mix.fillerG)} really weighed` };
-    return { ...split(percent(mix.percent ?? 0)), note: doseNote(mix.percent ?? 0) };
+    return { ...split(percent(mix.percent ?? 0)), note: "cream, really weighed" };
   }
   const read = readHere(state, current, system);
   if (read) return read;

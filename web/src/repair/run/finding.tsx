@@ -4,8 +4,8 @@ import { usePreferences } from "../../shell/preferences";
 import { type Bound, quantity, said } from "../../units/text";
 import type { Finding } from "./judge";
 
-/** What a finding says, in the shop's units: what is wrong or that it holds, with the figures. */
-export function useFindingSaid(): (f: Finding) => string {
+/** What was read, what it was held against and what was planned, in the shop's units. */
+export function useFigures(): (f: Finding) => string {
   const { system } = usePreferences();
   const quantities = useCatalogue().data?.quantities ?? [];
   return (f) => {
@@ -22,9 +22,16 @@ export function useFindingSaid(): (f: Finding) => string {
           ? `, at most ${quantity(f.limit, unit, "most")}`
           : `, at least ${quantity(f.limit, unit, "least")}`;
     const plan = f.planned === undefined ? "" : `, ${quantity(f.planned, unit)} planned`;
-    const figures = `${q?.word ?? ""} ${quantity(f.value, unit, value)}${limit}${plan}.`;
+    return said(`${q?.word ?? ""} ${quantity(f.value, unit, value)}${limit}${plan}.`, system);
+  };
+}
+
+/** What a finding says: what is wrong or that it holds, with the figures. */
+function useFindingSaid(): (f: Finding) => string {
+  const figures = useFigures();
+  return (f) => {
     const more = f.more > 0 ? ` Read ${f.more} more: one place says little.` : "";
-    return said(fine ? `Holds: ${figures}${more}` : `${f.watch.title}: ${figures} ${f.watch.follows}`, system);
+    return f.weight === "FINE" ? `Holds: ${figures(f)}${more}` : `${f.watch.title}: ${figures(f)} ${f.watch.follows}`;
   };
 }
 

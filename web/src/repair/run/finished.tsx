@@ -1,9 +1,11 @@
 import { Link } from "react-router";
 import type { Api } from "../../api/client";
 import { happened } from "./happened";
+import { useOwnLast } from "./own-last";
 
 /** The last step is done: take it back, or look at the record. */
 export function Finished({ run, state }: { run: Api["RunView"]; state: Api["RunState"] }) {
+  const last = useOwnLast(run, state);
   return (
     <main className="flex min-h-0 flex-1 flex-col">
       <div className="flex-1 p-8">
@@ -16,11 +18,11 @@ export function Finished({ run, state }: { run: Api["RunView"]; state: Api["RunS
         </p>
       </div>
       <div className="firm-t flex">
-        {state.lastUndoable && (
+        {last !== undefined && (
           <button
             type="button"
             className="n grid min-h-[96px] flex-1 place-items-center text-28 font-semibold"
-            onClick={() => happened(run.id, "UNDO", { target: state.lastUndoable })}
+            onClick={() => happened(run.id, "UNDO", { target: last })}
           >
             Undo last
           </button>

@@ -26,6 +26,7 @@ const nothing = {
   before: [],
   findings: [],
   stops: [],
+  undoableBy: "Tam Okafor",
   against: [],
   hands: "Tam Okafor",
 };

@@ -28,6 +28,7 @@ import { keyAction } from "./key-action";
 import { happened } from "./happened";
 import { NoteDialog } from "./note-dialog";
 import { usePending } from "./outbox";
+import { useOwnLast } from "./own-last";
 import { PlannedAnew } from "./planned-anew";
 import { ReadHere } from "./read-here";
 import { type RunDialog, RunDialogs } from "./run-dialogs";
@@ -47,7 +48,7 @@ export function Hands({ run }: { run: Api["RunView"] }) {
   const i = state.steps.findIndex((s) => s.id === state.current);
   const current = state.steps[i];
   if (!plan) return <p className="p-6 text-28">This run has no plan.</p>;
-  if (state.ended) return <Ended run={run} ended={state.ended} undoable={state.lastUndoable} />;
+  if (state.ended) return <Ended run={run} state={state} ended={state.ended} />;
   if (!current) return <Finished run={run} state={state} />;
   return (
     <StepInHand
@@ -100,11 +101,12 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
     happened(run.id, "READING", { step, quantity, value, ...(source && { text: source }) });
   const read = (quantity: Ask, value: number, source: string) => readAt(current.id, quantity, value, source);
   const startClock = (why = "") => happened(run.id, "CLOCK", { step: current.id, ...(why && { text: why }) });
-  const undo = () => state.lastUndoable && happened(run.id, "UNDO", { target: state.lastUndoable });
+  const last = useOwnLast(run, state);
+  const undo = () => last !== undefined && happened(run.id, "UNDO", { target: last });
   const lacking = missing(state, current);
   const early = step.kind === "WAIT" && left !== undefined && left > 0 ? left : 0;
   const never = live !== undefined && live.endsAt === undefined ? by.passed : undefined;
-  const musts = mustsNow(state, mix, mixing);
+  const musts = mustsNow(state, mix, mixing ? plan.mixes.find((m) => m.id === mix?.mix)?.pour.window : undefined);
   const held = heldBy({
     state,
     musts,
@@ -208,7 +210,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
             <Trash2 size={24} aria-hidden="true" />
           </TopButton>
         )}
-        <TopButton onClick={undo} disabled={!state.lastUndoable} label="Undo">
+        <TopButton onClick={undo} disabled={last === undefined} label="Undo">
           <CornerUpLeft size={24} aria-hidden="true" />
         </TopButton>
         {!stopped && step.asks.some((a) => a !== "FILLER_G" && a !== "CREAM_G" && !gate?.reads.includes(a)) && (

@@ -8,13 +8,13 @@ import { fillerFor } from "./rework";
 export function mustsNow(
   state: Api["RunState"],
   mix: Api["MixDone"] | undefined,
-  mixing: boolean,
+  window: Api["DoseWindow"] | undefined,
 ): readonly Api["Must"][] {
   const given = mix?.percent;
-  if (!mixing || given === undefined) return state.before;
-  const never = neverCures(given);
+  if (!window || given === undefined) return state.before;
+  const never = neverCures(given, window);
   const detail = never ? `${percent(given)}: it never cures, scrap it` : percent(given);
-  return state.before.map((m) => (m.dose ? { ...m, said: "dose", holds: honest(given), never, detail } : m));
+  return state.before.map((m) => (m.dose ? { ...m, said: "dose", holds: honest(given, window), never, detail } : m));
 }
 
 /** What the first mix takes since another depth was read than was planned. */

@@ -9,7 +9,7 @@ import { usePreferences } from "../../shell/preferences";
 import { amountOf, moment } from "../../units/units";
 import { type Ask, useAsked } from "./asks";
 import { EndDialog, PlanAnewDialog } from "./cannot-go-on";
-import { useFindingSaid } from "./finding";
+import { useFigures } from "./finding";
 import { happened } from "./happened";
 import type { Finding, Stop } from "./judge";
 import { ReadHere } from "./read-here";
@@ -17,7 +17,7 @@ import { SayDialog } from "./say-dialog";
 
 /** What is wrong and since when, across the screen. */
 export function StopBand({ stops }: { stops: readonly Stop[] }) {
-  const told = useFindingSaid();
+  const figures = useFigures();
   const [first, ...others] = stops;
   if (!first) return null;
   return (
@@ -26,7 +26,8 @@ export function StopBand({ stops }: { stops: readonly Stop[] }) {
       <div className="min-w-0">
         <h1 className="n text-28 leading-8 font-bold sm:text-36 sm:leading-10">Stop: {first.title.toLowerCase()}</h1>
         <p className="text-20 leading-6">
-          {first.finding ? told(first.finding).replace(`${first.title}: `, "") : first.follows}
+          {first.finding && `${figures(first.finding)} `}
+          {first.follows}
           {first.more > 1 && ` ${first.more} readings have to pass.`}
         </p>
         {others.length > 0 && (
@@ -138,7 +139,7 @@ export function StopHere({
   return (
     <>
       <div
-        className="flex min-h-0 flex-1 flex-wrap content-start items-center gap-x-12 gap-y-3 overflow-y-auto px-4 pt-4 sm:px-8"
+        className="flex shrink-0 flex-wrap content-start items-center gap-x-12 gap-y-3 px-4 py-4 sm:px-8 lg:min-h-0 lg:flex-1 lg:overflow-y-auto lg:pb-0"
         tabIndex={0}
         role="region"
         aria-label="The stop"
@@ -159,6 +160,12 @@ export function StopHere({
             <br />
             {moment(stop.since, now, zone)}
             {stop.by && `, by ${stop.by}`}
+            {f?.watch.source && (
+              <>
+                <br />
+                <span className="text-16 font-normal">limit: {f.watch.source}</span>
+              </>
+            )}
           </p>
         </div>
         {f && <StopRule finding={f} />}
@@ -192,12 +199,16 @@ export function StopHere({
         {loop && (
           <Way Icon={RotateCcw} word={first(loop.note)} note="Then it is read again." onClick={() => answer(loop.id)} />
         )}
-        <Way
-          Icon={CornerDownRight}
-          word="Plan anew from here"
-          note="A second plan with what was found in it. What is done and still holds counts as done."
-          onClick={() => setWay("anew")}
-        />
+        {stop.weight === "NEVER" && !f ? (
+          <Way Icon={Lock} word="Plan anew from here" note="No plan mends that." locked onClick={() => {}} />
+        ) : (
+          <Way
+            Icon={CornerDownRight}
+            word="Plan anew from here"
+            note="A second plan with what was found in it. What is done and still holds counts as done."
+            onClick={() => setWay("anew")}
+          />
+        )}
         <Way
           Icon={SquareSplitHorizontal}
           word="End here"

@@ -42,6 +42,48 @@ public final class Drafts {
                 answers);
     }
 
+    /** A car's tyre with a nail in the crown. */
+    public static Map<String, Object> tyre(String name) {
+        Map<String, Object> part = new HashMap<>();
+        part.put("name", name);
+        part.put("vehicle", "Ridge, no. 9");
+        part.put("widthMm", 178);
+        part.put("heightMm", 360);
+        part.put(
+                "made",
+                Map.of(
+                        "material",
+                        "TYRE",
+                        "use",
+                        "CAR",
+                        "treadDepthMm",
+                        6,
+                        "dateCode",
+                        "2025",
+                        "speed",
+                        "T",
+                        "position",
+                        "REAR"));
+        part.put("answers", part(name).get("answers"));
+        Map<String, Object> nail = Map.of(
+                "kind",
+                "INJURY",
+                "xMm",
+                104,
+                "yMm",
+                190,
+                "lengthMm",
+                4.2,
+                "angleDeg",
+                12,
+                "injury",
+                Map.of("place", "CROWN"));
+        Map<String, Object> draft = new HashMap<>();
+        draft.put("part", part);
+        draft.put("damages", List.of(nail));
+        return draft;
+    }
+
     /** A round dent. */
     public static Map<String, Object> dent(double x, double y, double across, double depth) {
         return Map.of("xMm", x, "yMm", y, "lengthMm", across, "widthMm", across, "depthMm", depth, "profile", "BOWL");

@@ -211,6 +211,12 @@ public class RepairWork {
             throw new Refused(
                     HttpStatus.CONFLICT, "Plan anew", "This work is not under way: there is nothing to plan anew.");
         }
+        run.state().stops().stream().filter(s -> !s.plannable()).findFirst().ifPresent(s -> {
+            throw new Refused(
+                    HttpStatus.CONFLICT,
+                    "Plan anew",
+                    "No plan mends that: " + s.title() + ". " + s.follows() + " Look again, or end the work here.");
+        });
         String said = why == null ? "" : why.strip();
         if (said.isEmpty() || said.length() > MOST_REASON) {
             throw new Refused(

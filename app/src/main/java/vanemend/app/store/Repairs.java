@@ -7,6 +7,7 @@ import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -126,28 +127,22 @@ public class Repairs {
     public void freeze(long id, FrozenPlan plan, String by) {
         db.sql(
                         "INSERT INTO frozen_plan (repair_id, rule_book, frozen_at, frozen_by, plan, format) VALUES (?, ?, ?, ?, ?, ?)")
-                .params(
-                        id,
-                        plan.workup().ruleBook(),
-                        Timestamp.from(plan.frozenAt()),
-                        by,
-                        json.write(plan),
-                        Formats.PLAN)
+                .params(kept(List.of(id), plan, by))
                 .update();
+    }
+
+    private List<Object> kept(List<Object> key, FrozenPlan plan, String by) {
+        List<Object> out = new ArrayList<>(key);
+        out.addAll(
+                List.of(plan.workup().ruleBook(), Timestamp.from(plan.frozenAt()), by, json.write(plan), Formats.PLAN));
+        return out;
     }
 
     /** Keeps the {@code n}th plan, 2 or more, that the work goes on with; the repair is no longer being planned anew. */
     public void freezeAnew(long id, int n, FrozenPlan plan, String by) {
         db.sql(
                         "INSERT INTO plan_anew (repair_id, n, rule_book, frozen_at, frozen_by, plan, format) VALUES (?, ?, ?, ?, ?, ?, ?)")
-                .params(
-                        id,
-                        n,
-                        plan.workup().ruleBook(),
-                        Timestamp.from(plan.frozenAt()),
-                        by,
-                        json.write(plan),
-                        Formats.PLAN)
+                .params(kept(List.of(id, n), plan, by))
                 .update();
         anew(id, Optional.empty());
     }

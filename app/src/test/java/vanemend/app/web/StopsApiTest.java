@@ -89,6 +89,24 @@ class StopsApiTest {
     }
 
     @Test
+    @DisplayName("what a gate's answer says can never be mended is not planned away")
+    void neverPlanned() {
+        String path = "/api/repairs/"
+                + tam.post("/api/repairs", Map.of("clientId", UUID.randomUUID(), "draft", Drafts.tyre("Plies apart")))
+                        .text("id");
+        tam.post(path + "/start", 1, Map.of("eventId", UUID.randomUUID()));
+        for (int i = 0; i < 10 && !tam.get(path + "/run").text("state.current").equals("probe"); i++) {
+            tam.post(
+                    path + "/events",
+                    List.of(Happens.event("DONE", tam.get(path + "/run").text("state.current"))));
+        }
+        tam.post(path + "/events", List.of(Happens.event("GATE", "probe", "answer", "scrap")));
+        Caller.Answer a = tam.post(path + "/anew", Map.of("reason", "try another way"));
+        assertThat(a.status()).isEqualTo(409);
+        assertThat(a.text("detail")).contains("No plan mends that");
+    }
+
+    @Test
     @DisplayName("planned anew and let go: the run keeps its plan, and its draft is as it was frozen")
     void kept() {
         String path = atDepth("Kept plan");

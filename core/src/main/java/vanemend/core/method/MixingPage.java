@@ -1,8 +1,10 @@
 package vanemend.core.method;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.footprint.Zone;
@@ -219,7 +221,17 @@ public abstract class MixingPage {
                 : "";
         return waitAgain(longer("Wait a little longer", "Longer does no harm." + warm)
                 .zone(Zone.Kind.DAMAGE)
-                .asks(Quantity.SURFACE_C));
+                .asks(Quantity.SURFACE_C)
+                .watches(laws().min(Comparator.comparingDouble(CureLaw::capC)).stream()
+                        .map(MixingPage::notOver)
+                        .toArray(Watch[]::new)));
+    }
+
+    /** Laws of everything that cures in this plan. */
+    private Stream<CureLaw> laws() {
+        return Stream.concat(
+                kit.waits().values().stream().flatMap(w -> w.law().stream()),
+                kit.mixes().values().stream().map(MixPlan::law));
     }
 
     /** {@code more} as the one step of its loop. */

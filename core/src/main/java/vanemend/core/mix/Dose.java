@@ -114,6 +114,7 @@ public final class Dose {
                 BeadRule.percent(puddle, puddle / 2),
                 stepPercent,
                 List.copyOf(notes),
-                Optional.of(again.in(gramsPerMl, least, Math.floor(most * gramsPerMl))));
+                Optional.of(again.in(gramsPerMl, least, Math.floor(most * gramsPerMl))),
+                DoseWindow.ofTheBook());
     }
 }

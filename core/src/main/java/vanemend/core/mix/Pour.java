@@ -26,6 +26,7 @@ import java.util.Optional;
  * @param stepPercent what one step of the scale means, % of this filler
  * @param notes what to know, in words
  * @param again what one more round takes, g of filler; empty in plans of an earlier release
+ * @param window which doses cure; the book's where an earlier release froze none
  */
 public record Pour(
         String material,
@@ -47,8 +48,10 @@ public record Pour(
         double halfBeadPercent,
         double stepPercent,
         List<String> notes,
-        Optional<Again> again) {
+        Optional<Again> again,
+        DoseWindow window) {
     public Pour {
+        window = window == null ? DoseWindow.ofTheBook() : window;
         again = again == null ? Optional.empty() : again;
     }
 

@@ -58,12 +58,12 @@ final class Deviations {
             }
         }
         for (RunState.Reading r : state.readings()) {
-            hot(plan, state, r).ifPresent(out::add);
             if (plan.binds()) {
                 step(state, r.step())
                         .filter(s -> !s.carried())
                         .ifPresent(s -> otherThanPlanned(plan, state, s, r, out));
             } else {
+                hot(plan, state, r).ifPresent(out::add);
                 tooDeep(plan, r).ifPresent(out::add);
             }
         }
@@ -72,14 +72,15 @@ final class Deviations {
                         Deviation.Kind.AGAINST_STOP,
                         a.stop().step(),
                         a.at(),
-                        a.by() + " went against a stop: " + a.why(),
+                        a.by() + " went against a stop: " + unstopped(a.why()),
                         a.stop().said())));
         state.ended()
                 .ifPresent(e -> out.add(new Deviation(
                         Deviation.Kind.ENDED,
                         "",
                         e.at(),
-                        "Ended before the last step: " + e.how().word().toLowerCase(Locale.ROOT) + ". " + e.why(),
+                        "Ended before the last step: " + e.how().word().toLowerCase(Locale.ROOT) + ": "
+                                + unstopped(e.why()),
                         "The rest of the plan was not done.")));
         out.sort(Comparator.comparing(Deviation::at));
         return List.copyOf(out);
@@ -149,25 +150,24 @@ final class Deviations {
                         "Laid while gelling: it does not wet what it lies on and lets go from there."));
     }
 
-    /** What was read and is not what the plan was made for, or past what it stands; the first of each kind at a step is told. */
+    /** What was read and is not what the plan was made for; what it cannot go on with stands for the rest. */
     private static void otherThanPlanned(
             Plan plan, RunState state, RunStep s, RunState.Reading r, List<Deviation> out) {
-        for (Watch w : s.step().watches()) {
-            if (w.quantity() != r.quantity() || w.id().equals("hot")) {
-                continue;
-            }
-            ReadingFinding f = ReadingFinding.of(w, s.step(), r.step(), r.value(), state.readings(), plan.air());
-            if (f.weight() == Weight.FINE) {
-                continue;
-            }
-            String follows = w.follows() + followed(plan, state, w);
-            out.add(new Deviation(
-                    f.stops() ? Deviation.Kind.STOPPED : Deviation.Kind.OTHER_THAN_PLANNED,
-                    r.step(),
-                    r.at(),
-                    f.said().replace(" " + w.follows(), ""),
-                    follows));
-        }
+        List<ReadingFinding> off = s.step().watches().stream()
+                .filter(w -> w.quantity() == r.quantity())
+                .map(w -> ReadingFinding.of(w, s.step(), r.step(), r.value(), state.readings(), plan.air()))
+                .filter(f -> f.weight() != Weight.FINE)
+                .toList();
+        boolean stopped = off.stream().anyMatch(ReadingFinding::stops);
+        off.stream()
+                .filter(f -> f.stops() || !stopped)
+                .map(f -> new Deviation(
+                        f.stops() ? Deviation.Kind.STOPPED : Deviation.Kind.OTHER_THAN_PLANNED,
+                        r.step(),
+                        r.at(),
+                        f.watch().title() + ": " + f.figures(),
+                        f.watch().follows() + followed(plan, state, f.watch())))
+                .forEach(out::add);
     }
 
     /** By how much the mix that follows a reading changed. */
@@ -207,7 +207,7 @@ final class Deviations {
                 Deviation.Kind.MIX_SCRAPPED,
                 s.id(),
                 s.doneAt().orElseThrow(),
-                "Thrown away: " + what + ". " + s.remark(),
+                "Thrown away: " + what + ": " + unstopped(s.remark()),
                 "It counts as used, and was mixed anew.");
     }
 
@@ -227,6 +227,11 @@ final class Deviations {
                         "Answered “" + gate.orElseThrow().yes() + "” without a reading: "
                                 + missing.stream().map(Quantity::word).collect(Collectors.joining(", ")),
                         "Whether the plan fits what is there was not measured."));
+    }
+
+    /** Words that somebody typed, without a full stop of their own: the sentence has one. */
+    private static String unstopped(String words) {
+        return words.strip().replaceAll("\\.+$", "");
     }
 
     /** What went live though not all held. */

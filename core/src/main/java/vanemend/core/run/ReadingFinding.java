@@ -31,15 +31,18 @@ public record ReadingFinding(
         return weight.stops();
     }
 
+    /** What was read, what it was held against and what was planned. */
+    public String figures() {
+        Quantity q = watch.quantity();
+        return q.word() + " " + held(value, q.unit()) + against(q)
+                + planned.map(p -> ", " + Text.of(p, q.unit()) + " planned").orElse("");
+    }
+
     /** As said: what is wrong, or that it holds, with the figures. */
     public String said() {
-        Quantity q = watch.quantity();
-        String read = q.word() + " " + held(value, q.unit());
-        String plan = planned.map(p -> ", " + Text.of(p, q.unit()) + " planned").orElse("");
-        return switch (weight) {
-            case FINE -> "Holds: " + read + against(q) + plan + ".";
-            default -> watch.title() + ": " + read + against(q) + plan + ". " + watch.follows();
-        };
+        return weight == Weight.FINE
+                ? "Holds: " + figures() + "."
+                : watch.title() + ": " + figures() + ". " + watch.follows();
     }
 
     private String held(double v, String unit) {

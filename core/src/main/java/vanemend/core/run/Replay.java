@@ -44,6 +44,7 @@ public final class Replay {
     private final List<RunState.Against> against = new ArrayList<>();
     private Optional<RunState.Ended> ended = Optional.empty();
     private Optional<RunState.Signed> signed = Optional.empty();
+    private final Map<UUID, BenchEvent> known = new LinkedHashMap<>();
     private String hands = "";
     private int at;
 
@@ -92,7 +93,6 @@ public final class Replay {
         events.stream()
                 .filter(e -> e.kind() == BenchEvent.Kind.AMEND && !undone.contains(e.id()))
                 .forEach(e -> e.target().ifPresent(t -> right.put(t, e)));
-        Map<UUID, BenchEvent> known = new LinkedHashMap<>();
         for (BenchEvent e : events) {
             if (!seen.add(e.id())) {
                 continue;
@@ -101,7 +101,7 @@ public final class Replay {
             known.put(e.id(), named);
             if (!undone.contains(e.id())) {
                 take(right.containsKey(e.id()) ? named.amended(right.get(e.id())) : named);
-                told(named, known);
+                told(named);
             }
         }
     }
@@ -136,7 +136,7 @@ public final class Replay {
     }
 
     /** What takes an earlier event back or puts it right is told beside it. */
-    private void told(BenchEvent e, Map<UUID, BenchEvent> known) {
+    private void told(BenchEvent e) {
         BenchEvent was = e.target().map(known::get).orElse(null);
         if (e.kind() == BenchEvent.Kind.UNDO) {
             if (was != null && (was.kind() == BenchEvent.Kind.START || was.kind() == BenchEvent.Kind.PLAN)) {
@@ -486,6 +486,7 @@ public final class Replay {
                 List.copyOf(notes),
                 List.copyOf(ignored),
                 lastUndoable,
+                lastUndoable.map(known::get).map(BenchEvent::by).orElse(""),
                 finished,
                 hands,
                 current.filter(s -> s.step.goesLive() && s.clock.isEmpty())

@@ -19,6 +19,7 @@ import vanemend.core.trade.Quantity;
  * @param notes remarks
  * @param ignored events that changed nothing, and why; they are kept all the same
  * @param lastUndoable event that an undo would take back
+ * @param undoableBy who did that; empty for none
  * @param finishedAt when the last step was done
  * @param hands who has it in hand
  * @param before what must hold before the mix in hand goes live; empty where no mix is in hand
@@ -41,6 +42,7 @@ public record RunState(
         List<Note> notes,
         List<Ignored> ignored,
         Optional<UUID> lastUndoable,
+        String undoableBy,
         Optional<Instant> finishedAt,
         String hands,
         List<BeforeMix.Must> before,

@@ -45,6 +45,11 @@ public record Stop(
         return weight == Weight.STOP && care;
     }
 
+    /** Whether another plan could carry it: what a gate's answer said can never be mended has no plan. */
+    public boolean plannable() {
+        return weight != Weight.NEVER || finding.isPresent();
+    }
+
     /** As said in a record. */
     public String said() {
         return finding.map(ReadingFinding::said).orElse(title + ". " + follows);

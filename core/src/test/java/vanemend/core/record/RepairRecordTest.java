@@ -134,10 +134,10 @@ class RepairRecordTest {
     void overFiftyDegreesIsNamedAtFiftyItIsNot() {
         Run hot = new Run();
         hot.surfaceC = 50.1;
-        assertThat(kinds(hot.record())).contains(Deviation.Kind.OVER_TEMPERATURE);
+        assertThat(kinds(hot.record())).contains(Deviation.Kind.STOPPED);
         Run warm = new Run();
         warm.surfaceC = 50;
-        assertThat(kinds(warm.record())).doesNotContain(Deviation.Kind.OVER_TEMPERATURE);
+        assertThat(kinds(warm.record())).doesNotContain(Deviation.Kind.STOPPED);
     }
 
     @Test

@@ -309,7 +309,7 @@ class BesideTheTechnicianTest {
         w.read(Quantity.SURFACE_C, 20);
         w.on();
         assertThat(w.hand().id()).isNotEqualTo(wait);
-        assertThat(w.deviations()).contains(Deviation.Kind.OVER_TEMPERATURE, Deviation.Kind.SANDED_BEFORE_CURE);
+        assertThat(w.deviations()).contains(Deviation.Kind.STOPPED, Deviation.Kind.SANDED_BEFORE_CURE);
     }
 
     @Test

@@ -497,6 +497,40 @@ class StopsTest {
     }
 
     @Test
+    @DisplayName("over the cap while waiting once more it stops as well, on every method that waits by a law")
+    void hotAgain() {
+        Recipe.all().forEach(r -> {
+            Plan p = Work.by(r.id()).plan();
+            boolean capped =
+                    p.steps().stream().flatMap(x -> x.step().watches().stream()).anyMatch(x -> x.id().equals("hot"));
+            p.loops().stream()
+                    .filter(l -> capped)
+                    .filter(l -> l.id().equals("wait-again"))
+                    .flatMap(l -> l.steps().stream())
+                    .filter(s -> s.asks().contains(Quantity.SURFACE_C))
+                    .forEach(s -> assertThat(s.watches())
+                            .as(r.id())
+                            .extracting(Watch::id)
+                            .contains("hot"));
+        });
+    }
+
+    @Test
+    @DisplayName("the size that was planned is the injury's, not the cutter's; a stop stands for what else differs")
+    void injuryAsPlanned() {
+        Work w = Work.by("tyre-one-piece");
+        w.to("angle");
+        double entered = w.plans.getFirst().draft().damages().getFirst().lengthMm();
+        w.read(Quantity.INJURY_MM, entered);
+        assertThat(w.state().findings()).allMatch(f -> f.weight() == Weight.FINE);
+        w.read(Quantity.ANGLE_DEG, 32);
+        assertThat(w.record().deviations()).singleElement().satisfies(d -> {
+            assertThat(d.kind()).isEqualTo(Deviation.Kind.STOPPED);
+            assertThat(d.text()).doesNotEndWith(".");
+        });
+    }
+
+    @Test
     @DisplayName("dew: the surface against the air that was read with it; 86 % and 9 °C stop as well")
     void air() {
         Work w = Work.by("plastic-adhesive-cloth");

@@ -29,11 +29,12 @@ public final class TyreInjury extends MethodPage {
      * What the page turns on.
      *
      * @param angleDeg from square to the tread, degrees
+     * @param acrossMm the injury as entered, mm
      * @param channelMm cutter across, mm
      * @param twoPiece stem and patch apart; a one-piece unit otherwise
      * @param truck truck or bus tyre
      */
-    public record Injury(double angleDeg, double channelMm, boolean twoPiece, boolean truck) {}
+    public record Injury(double angleDeg, double acrossMm, double channelMm, boolean twoPiece, boolean truck) {}
 
     private final Injury injury;
 
@@ -310,7 +311,7 @@ public final class TyreInjury extends MethodPage {
         Watch planned = Watch.planned(
                 "injury",
                 Quantity.INJURY_MM,
-                injury.channelMm(),
+                injury.acrossMm(),
                 "",
                 "Size other than planned",
                 "Cutter and stem go by the size: plan anew where they do not fit.");

@@ -76,8 +76,8 @@ final class TyreLayout extends Layout {
         if (blockers.isEmpty()) {
             amounts(f);
         }
-        TyreInjury.Injury cut =
-                new TyreInjury.Injury(injury.angleDeg(), channel, twoPiece(), tyre.use() == Tyre.Use.TRUCK);
+        TyreInjury.Injury cut = new TyreInjury.Injury(
+                injury.angleDeg(), injury.diameterMm(), channel, twoPiece(), tyre.use() == Tyre.Use.TRUCK);
         return laid(tyre.word(), f, section(), ladder, () -> TyreInjury.lay(kit(f, ladder), cut));
     }
 
