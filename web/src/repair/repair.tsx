@@ -6,6 +6,7 @@ import { dialogOpen, typing, useKeys } from "../shell/keys";
 import { dayAndTime } from "../units/units";
 import { DamageStation } from "./damage/damage";
 import { DrawingPair } from "./drawing/drawing-pair";
+import { Refused } from "./refused";
 import { LitProvider } from "./drawing/lit";
 import { Figures } from "./figures";
 import { FootprintStation } from "./footprint/footprint";
@@ -93,7 +94,8 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
               {station === "stack" && <StackStation on={on} workup={on.workup} frozen={frozen} />}
               {station === "footprint" && <FootprintStation on={on} workup={on.workup} frozen={frozen} />}
             </section>
-            <section className="bg-sheet min-w-0 flex-1" aria-label="Drawing">
+            <section className="bg-sheet relative min-w-0 flex-1" aria-label="Drawing">
+              {workup && <Refused workup={workup} />}
               {workup ? (
                 <DrawingPair
                   drawing={workup.drawing}

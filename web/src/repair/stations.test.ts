@@ -4,8 +4,9 @@ import { standings } from "./stations";
 import { turned } from "./turned";
 
 const problem = (field: string): Api["InputProblem"] => ({ field, given: "", expected: "", message: "" });
-const workup = (chosen: boolean, plan: boolean) =>
+const workup = (chosen: boolean, plan: boolean, outcome = "MEND") =>
   ({
+    verdict: { outcome },
     stack: { taken: "some-way", lines: [{ missing: chosen ? "" : "Nothing on the shelf for fill." }] },
     drawing: { section: {} },
     plan: plan ? {} : undefined,
@@ -37,6 +38,15 @@ describe("standings of the stations", () => {
       stack: "done",
       footprint: "done",
       steps: "done",
+    });
+  });
+
+  it("ticks no stack, no footprint and no steps where it may not be mended", () => {
+    expect(standings(workup(true, false, "REPLACE"), [], undefined)).toMatchObject({
+      verdict: "done",
+      stack: "open",
+      footprint: "open",
+      steps: "open",
     });
   });
 

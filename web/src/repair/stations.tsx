@@ -27,12 +27,14 @@ export function standings(
 ): Record<Station, Standing> {
   const clean = (prefix: string) => (problems.some((p) => p.field.startsWith(prefix)) ? "open" : "done");
   const done = (yes: boolean): Standing => (yes ? "done" : "open");
+  // What may not be mended has no way, no zones and no steps, whatever the shelf holds.
+  const mends = workup?.verdict.outcome === "MEND" || workup?.verdict.outcome === "LIMITS";
   return {
     part: problems.some((p) => p.field === "part") ? "open" : clean("part."),
     damage: clean("damages"),
     verdict: done(workup !== undefined),
-    stack: done(workup !== undefined && workup.stack.taken !== "" && workup.stack.lines.every((l) => l.missing === "")),
-    footprint: done(workup?.drawing.section !== undefined),
+    stack: done(mends && workup.stack.taken !== "" && workup.stack.lines.every((l) => l.missing === "")),
+    footprint: done(mends && workup.drawing.section !== undefined),
     steps: done(workup?.plan !== undefined),
     run: run?.finishedAt || run?.ended ? "done" : run ? "running" : "open",
     record: done(run?.finishedAt !== undefined || run?.ended !== undefined),

@@ -22,6 +22,11 @@ const ACT: Record<string, string> = {
   IMPORT: "taken from a file",
 };
 
+/** An item as it is typed: the sizes of a tyre unit one by one. */
+function typed({ unitSize, ...item }: Line["item"]): Draft {
+  return { ...item, stemMm: unitSize?.stemMm, capMm: unitSize?.capMm, tyre: unitSize?.use };
+}
+
 /** One item: what its label says, what is done with it, what was done. */
 export function ItemSheet({
   line,
@@ -33,7 +38,7 @@ export function ItemSheet({
   onDone: (lines: Line[]) => void;
 }) {
   const fresh = line === undefined;
-  const [draft, setDraft] = useState<Draft>(() => (line ? { ...line.item } : NEW));
+  const [draft, setDraft] = useState<Draft>(() => (line ? typed(line.item) : NEW));
   const [problems, setProblems] = useState<readonly Api["InputProblem"][]>([]);
   const [said, setSaid] = useState("");
   const put = (next: Partial<Draft>) => setDraft((d) => ({ ...d, ...next }));
@@ -159,6 +164,7 @@ export function ItemSheet({
             onChange={(ratioByWeight) => put({ ratioByWeight })}
           />
         </div>
+        {UNITS_OF_TYRES.has(draft.classId ?? "") && <UnitSizes draft={draft} put={put} problems={problems} />}
         <SandTimes draft={draft} put={put} problems={problems} />
         {draft.classId === "paper" && (
           <div className="grid grid-cols-2 gap-2">
@@ -338,5 +344,50 @@ function History({ id }: { id: string }) {
         {acts?.length === 0 && <li>Nothing yet.</li>}
       </ul>
     </>
+  );
+}
+
+/** Classes that fill an injury of a tyre. */
+const UNITS_OF_TYRES = new Set(["tyre-unit", "tyre-two-piece"]);
+
+/** What a tyre unit fits; without all three it is not planned with. */
+function UnitSizes({
+  draft,
+  put,
+  problems,
+}: {
+  draft: Draft;
+  put: (next: Partial<Draft>) => void;
+  problems: readonly Api["InputProblem"][];
+}) {
+  return (
+    <div className="grid grid-cols-2 gap-2">
+      <Measure
+        label="Stem fills up to"
+        quantity="depth"
+        value={draft.stemMm}
+        problem={problemAt(problems, "stemMm")}
+        onChange={(stemMm) => put({ stemMm })}
+      />
+      <Measure
+        label="Patch across"
+        quantity="length"
+        value={draft.capMm}
+        problem={problemAt(problems, "capMm")}
+        onChange={(capMm) => put({ capMm })}
+      />
+      <label className="lab col-span-2 flex flex-col">
+        For tyres of
+        <select
+          className="firm n h-14 px-2 text-16 font-semibold text-ink"
+          value={draft.tyre ?? ""}
+          onChange={(e) => put({ tyre: (e.target.value || undefined) as Draft["tyre"] })}
+        >
+          <option value="">which?</option>
+          <option value="CAR">Car, light truck</option>
+          <option value="TRUCK">Medium truck, bus</option>
+        </select>
+      </label>
+    </div>
   );
 }

@@ -1102,6 +1102,7 @@ export interface components {
             spanMm?: number;
             /** @enum {string} */
             type?: "BULLSEYE" | "HALF_MOON" | "STAR" | "COMBINATION" | "PIT";
+            zoneC?: boolean;
         };
         Clock: {
             /** @enum {string} */
@@ -1311,7 +1312,7 @@ export interface components {
         };
         FamilyView: {
             /** @enum {string} */
-            family: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
+            family: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
             meaning: components["schemas"]["Meaning"];
         };
         FaultDraft: {
@@ -1353,16 +1354,20 @@ export interface components {
             said: string;
             /** Format: double */
             soundUm: number;
+            /** Format: double */
+            toLevelUm: number;
+            /** Format: double */
+            underUm: number;
         };
         FilmDraft: {
+            /** @enum {string} */
+            gauge?: "MAGNETIC" | "EDDY_CURRENT" | "BOTH" | "ULTRASONIC";
             /** Format: double */
             peakUm?: number;
             /** Format: double */
-            soundUm?: number;
-            /** Format: double */
-            takeUm?: number;
-            /** Format: double */
             totalUm?: number;
+            /** Format: double */
+            underUm?: number;
         };
         Finding: {
             asks: boolean;
@@ -1390,7 +1395,7 @@ export interface components {
         Forbidden: {
             classes: string[];
             id: string;
-            surfaces: ("STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "GLASS_FILLER" | "RUST" | "POLYOLEFIN" | "STYRENIC" | "ABS" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "PLASTIC_REPAIR" | "COMPOSITE" | "GELCOAT" | "COMPOSITE_REPAIR" | "CLEAR" | "GLASS" | "RUBBER")[];
+            surfaces: ("STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "GLASS_FILLER" | "RUST" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "ABS" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "PLASTIC_REPAIR" | "COMPOSITE" | "GELCOAT" | "COMPOSITE_REPAIR" | "CLEAR" | "GLASS" | "RUBBER")[];
             when: string;
             why: string;
             with: string[];
@@ -1459,7 +1464,7 @@ export interface components {
         };
         HandworkView: {
             /** @enum {string} */
-            act: "MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "SHIELD" | "SHADE" | "VACUUM" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY";
+            act: "MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY";
             word: string;
         };
         HouseChange: {
@@ -1499,7 +1504,7 @@ export interface components {
             densityGPerCm3?: number;
             energy: string;
             /** @enum {string} */
-            family?: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
+            family?: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
             floats?: boolean;
             /** Format: double */
             heatCapC?: number;
@@ -1691,8 +1696,8 @@ export interface components {
         };
         MaterialClass: {
             /** @enum {string} */
-            becomes?: "STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "GLASS_FILLER" | "RUST" | "POLYOLEFIN" | "STYRENIC" | "ABS" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "PLASTIC_REPAIR" | "COMPOSITE" | "GELCOAT" | "COMPOSITE_REPAIR" | "CLEAR" | "GLASS" | "RUBBER";
-            bondsTo: ("STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "GLASS_FILLER" | "RUST" | "POLYOLEFIN" | "STYRENIC" | "ABS" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "PLASTIC_REPAIR" | "COMPOSITE" | "GELCOAT" | "COMPOSITE_REPAIR" | "CLEAR" | "GLASS" | "RUBBER")[];
+            becomes?: "STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "GLASS_FILLER" | "RUST" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "ABS" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "PLASTIC_REPAIR" | "COMPOSITE" | "GELCOAT" | "COMPOSITE_REPAIR" | "CLEAR" | "GLASS" | "RUBBER";
+            bondsTo: ("STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "GLASS_FILLER" | "RUST" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "ABS" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "PLASTIC_REPAIR" | "COMPOSITE" | "GELCOAT" | "COMPOSITE_REPAIR" | "CLEAR" | "GLASS" | "RUBBER")[];
             /** @enum {string} */
             chemistry: "POLYESTER" | "AMINE_EPOXY" | "ONE_PART" | "SOLVENT" | "CYANOACRYLATE" | "SOLVENT_RESIN" | "MOISTURE" | "UV_RESIN" | "RUBBER_CEMENT" | "NONE";
             hatch: string;
@@ -1819,7 +1824,7 @@ export interface components {
             password?: string;
         };
         PageRuleDraft: {
-            acts?: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "SHIELD" | "SHADE" | "VACUUM" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY")[];
+            acts?: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY")[];
             after?: string;
             afterTitle?: string;
             caution?: string;
@@ -1880,7 +1885,7 @@ export interface components {
             heightMm?: number;
             made?: components["schemas"]["SubstrateDraft"];
             /** @enum {string} */
-            metal?: "MILD_STEEL" | "GALVANISED_STEEL" | "ALUMINIUM" | "UNKNOWN";
+            metal?: "MILD_STEEL" | "GALVANISED_STEEL" | "ALUMINIUM" | "STAINLESS_STEEL" | "MAGNESIUM" | "ZINC" | "UNKNOWN";
             name?: string;
             outline?: string;
             /** @enum {string} */
@@ -1980,8 +1985,9 @@ export interface components {
             step: components["schemas"]["Step"];
         };
         PlasticRow: {
+            conditions: ("ALCOHOL_ONLY" | "DRY_FIRST" | "TRIAL_SPOT")[];
             /** @enum {string} */
-            family?: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
+            family?: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
             /** Format: double */
             heatCapC: number;
             id: string;
@@ -2131,7 +2137,7 @@ export interface components {
         };
         Recipe: {
             damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE")[];
-            families: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
+            families: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
             id: string;
             materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
             /** @enum {string} */
@@ -2397,7 +2403,7 @@ export interface components {
             sign: string;
             stage: string;
             /** @enum {string} */
-            tool: "DA" | "FLAT_DA" | "DA_SOFT_FACE" | "SLOW_ORBITAL" | "BELT_OR_DA" | "FILE_BOARD" | "BOARD" | "HAND_BLOCK";
+            tool: "DA" | "FLAT_DA" | "DA_SOFT_FACE" | "DA_HARD_PAD" | "AIR_DA_SOFT_FACE" | "SLOW_ORBITAL" | "BELT_OR_DA" | "FILE_BOARD" | "BOARD" | "HAND_BLOCK";
             /** @enum {string} */
             zone: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
         };
@@ -2455,7 +2461,7 @@ export interface components {
         };
         Share: {
             /** @enum {string} */
-            family: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
+            family: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
             /** Format: double */
             share: number;
             word: string;
@@ -2488,12 +2494,15 @@ export interface components {
             ratioByWeight?: number;
             sand: components["schemas"]["LabelTime"][];
             unit: string;
+            unitSize?: components["schemas"]["UnitSize"];
             /** @enum {string} */
             wet: "DRY" | "WET_ONLY";
             /** Format: double */
             workMin?: number;
         };
         ShelfItemDraft: {
+            /** Format: double */
+            capMm?: number;
             classId?: string;
             /** Format: double */
             densityGPerMl?: number;
@@ -2520,6 +2529,10 @@ export interface components {
             /** Format: double */
             ratioByWeight?: number;
             sand?: components["schemas"]["LabelTime"][];
+            /** Format: double */
+            stemMm?: number;
+            /** @enum {string} */
+            tyre?: "CAR" | "TRUCK";
             unit?: string;
             /** @enum {string} */
             wet?: "DRY" | "WET_ONLY";
@@ -2537,7 +2550,7 @@ export interface components {
             /** @enum {string} */
             role: "REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER";
             roles: ("REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER")[];
-            serves: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
+            serves: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
             shown: string;
         };
         ShopView: {
@@ -2602,7 +2615,7 @@ export interface components {
             note: string;
             /** @enum {string} */
             on: "ANY" | "PART" | "BARE" | "OUTER" | "BELOW";
-            only: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
+            only: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
             optional: boolean;
             /** @enum {string} */
             role: "REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER";
@@ -2650,7 +2663,7 @@ export interface components {
         Step: {
             /** Format: double */
             activeMin: number;
-            acts: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "SHIELD" | "SHADE" | "VACUUM" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY")[];
+            acts: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY")[];
             after: string[];
             amount: string;
             asks: ("DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
@@ -2706,7 +2719,11 @@ export interface components {
         SubstrateDraft: {
             /** @enum {string} */
             composite?: "SMC" | "HAND_LAID" | "CARBON";
+            /** Format: double */
+            crownMm?: number;
             dateCode?: string;
+            /** @enum {string} */
+            filmOver?: "STEEL" | "ALUMINIUM" | "PLASTIC" | "COMPOSITE";
             heavy?: boolean;
             mark?: string;
             /** @enum {string} */
@@ -2722,6 +2739,7 @@ export interface components {
             thicknessMm?: number;
             /** Format: double */
             treadDepthMm?: number;
+            tyreSize?: string;
             /** @enum {string} */
             use?: "CAR" | "TRUCK";
             /** Format: double */
@@ -2729,7 +2747,7 @@ export interface components {
         };
         SurfaceView: {
             /** @enum {string} */
-            surface: "STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "GLASS_FILLER" | "RUST" | "POLYOLEFIN" | "STYRENIC" | "ABS" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "PLASTIC_REPAIR" | "COMPOSITE" | "GELCOAT" | "COMPOSITE_REPAIR" | "CLEAR" | "GLASS" | "RUBBER";
+            surface: "STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "GLASS_FILLER" | "RUST" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "ABS" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "PLASTIC_REPAIR" | "COMPOSITE" | "GELCOAT" | "COMPOSITE_REPAIR" | "CLEAR" | "GLASS" | "RUBBER";
             word: string;
         };
         TakenBack: {
@@ -2769,7 +2787,7 @@ export interface components {
         };
         ToolView: {
             /** @enum {string} */
-            tool: "DA" | "FLAT_DA" | "DA_SOFT_FACE" | "SLOW_ORBITAL" | "BELT_OR_DA" | "FILE_BOARD" | "BOARD" | "HAND_BLOCK";
+            tool: "DA" | "FLAT_DA" | "DA_SOFT_FACE" | "DA_HARD_PAD" | "AIR_DA_SOFT_FACE" | "SLOW_ORBITAL" | "BELT_OR_DA" | "FILE_BOARD" | "BOARD" | "HAND_BLOCK";
             word: string;
         };
         TradeValue: {
@@ -2790,6 +2808,14 @@ export interface components {
             broken: components["schemas"]["Broken"][];
             change?: components["schemas"]["HouseChange"];
             problems: components["schemas"]["InputProblem"][];
+        };
+        UnitSize: {
+            /** Format: double */
+            capMm: number;
+            /** Format: double */
+            stemMm: number;
+            /** @enum {string} */
+            use: "CAR" | "TRUCK";
         };
         Used: {
             /** Format: double */

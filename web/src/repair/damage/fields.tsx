@@ -223,6 +223,16 @@ export function ChipFields(f: FieldsProps) {
         ]}
         onChange={(v) => put({ inSweep: v === "YES" })}
       />
+      <Choice
+        label="In zone C, by the UK standard's own drawing"
+        disabled={frozen}
+        value={chip.zoneC ? "YES" : "NO"}
+        options={[
+          { value: "NO", label: "No drawing" },
+          { value: "YES", label: "In zone C" },
+        ]}
+        onChange={(v) => put({ zoneC: v === "YES" ? true : undefined })}
+      />
       <Figures
         {...f}
         fields={[
@@ -263,7 +273,7 @@ export function InjuryFields(f: FieldsProps) {
       />
       <Turn {...f} label="Angle from square" />
       <Measure
-        label="Inner end, from tread's left"
+        label="Inner end from tread's left, if measured"
         quantity="length"
         value={injury.innerXMm}
         disabled={frozen}
@@ -274,28 +284,43 @@ export function InjuryFields(f: FieldsProps) {
   );
 }
 
-/** Readings of the film gauge. */
+/** Readings of the film gauge: it shows total film, everything down to the panel. */
 export function FilmFields({ d, set, frozen, at }: FieldsProps) {
   const film = d.film ?? {};
-  const rows: readonly { key: keyof NonNullable<DamageDraft["film"]>; label: string }[] = [
-    { key: "peakUm", label: "Peak of the run" },
-    { key: "soundUm", label: "Sound clear beside it" },
-    { key: "totalUm", label: "Total film beside it" },
-    { key: "takeUm", label: "To take beside it" },
-  ];
+  const rows = [
+    { key: "peakUm", label: "Peak, total film" },
+    { key: "totalUm", label: "Beside it, total" },
+    { key: "underUm", label: "Beneath the clear" },
+  ] as const;
   return (
-    <div className="grid grid-cols-2 gap-2">
-      {rows.map(({ key, label }) => (
-        <Measure
-          key={key}
-          label={label}
-          quantity={{ unit: "µm" }}
-          value={film[key]}
-          disabled={frozen}
-          problem={at(`film.${key}`)}
-          onChange={(v) => set({ film: { ...film, [key]: v } })}
-        />
-      ))}
+    <div className="flex flex-col gap-3">
+      <Choice
+        label="Film gauge"
+        disabled={frozen}
+        value={film.gauge}
+        problem={at("film.gauge")}
+        options={[
+          { value: "MAGNETIC", label: "Magnetic" },
+          { value: "EDDY_CURRENT", label: "Eddy current" },
+          { value: "BOTH", label: "Both in one" },
+          { value: "ULTRASONIC", label: "Ultrasonic" },
+        ]}
+        onChange={(gauge) => set({ film: { ...film, gauge } })}
+      />
+      <div className="grid grid-cols-2 gap-2">
+        {rows.map(({ key, label }) => (
+          <Measure
+            key={key}
+            label={label}
+            quantity={{ unit: "µm" }}
+            value={film[key]}
+            disabled={frozen}
+            problem={at(`film.${key}`)}
+            onChange={(v) => set({ film: { ...film, [key]: v } })}
+          />
+        ))}
+      </div>
+      <p className="lab">Beneath the clear: read it where the clear is off. Left empty, the coats under Part say it.</p>
     </div>
   );
 }

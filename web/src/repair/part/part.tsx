@@ -101,7 +101,7 @@ export function PartStation({ on, frozen }: { on: DraftOnScreen; frozen: boolean
           />
         )}
         {sided && <Surfaces part={part} set={set} frozen={frozen} material={material} problems={told} />}
-        {sided && material !== "FILM" && <Coats part={part} set={set} frozen={frozen} problems={told} />}
+        {sided && <Coats part={part} set={set} frozen={frozen} problems={told} />}
         {sided && <BodyLines part={part} set={set} frozen={frozen} problems={told} />}
         <When
           label="Promised for"

@@ -49,6 +49,9 @@ export function Substrate({ part, set, frozen, at }: Props) {
               { value: "MILD_STEEL", label: "Steel" },
               { value: "GALVANISED_STEEL", label: "Galvanised" },
               { value: "ALUMINIUM", label: "Aluminium" },
+              { value: "STAINLESS_STEEL", label: "Stainless" },
+              { value: "MAGNESIUM", label: "Magnesium" },
+              { value: "ZINC", label: "Zinc casting" },
               { value: "UNKNOWN", label: "Not known" },
             ]}
             onChange={(metal) => set({ metal })}
@@ -95,9 +98,34 @@ export function Substrate({ part, set, frozen, at }: Props) {
       return <TyreFields made={made} put={put} frozen={frozen} at={at} />;
     case "FILM":
       return (
-        <p>The clear itself is mended, inside its own thickness. Readings of the film gauge are typed under Damage.</p>
+        <>
+          <Choice
+            label="The film lies on"
+            value={made.filmOver}
+            disabled={frozen}
+            problem={at("part.made.filmOver")}
+            options={[
+              { value: "STEEL", label: "Steel" },
+              { value: "ALUMINIUM", label: "Aluminium" },
+              { value: "PLASTIC", label: "Plastic" },
+              { value: "COMPOSITE", label: "Composite" },
+            ]}
+            onChange={(filmOver) => set({ made: { ...made, filmOver }, coats: beneath(part.coats ?? [], filmOver) })}
+          />
+          <p>
+            The clear itself is mended, inside its own thickness. Readings of the film gauge are typed under Damage.
+          </p>
+        </>
       );
   }
+}
+
+/** A panel of metal has its dip coat under the rest; others have none. */
+function beneath(coats: NonNullable<Api["PartDraft"]["coats"]>, over: Made["filmOver"]) {
+  const rest = coats.filter((c) => c.kind !== "E_COAT");
+  return over === "STEEL" || over === "ALUMINIUM"
+    ? [coats.find((c) => c.kind === "E_COAT") ?? { kind: "E_COAT" as const }, ...rest]
+    : rest;
 }
 
 interface Piece {
@@ -185,6 +213,21 @@ function TyreFields({ made, put, frozen, at }: Piece) {
         onChange={(treadDepthMm) => put({ treadDepthMm })}
       />
       <div className="grid grid-cols-2 gap-2">
+        <Measure
+          label="Over the crown, thick"
+          quantity="depth"
+          value={made.crownMm}
+          disabled={frozen}
+          problem={at("part.made.crownMm")}
+          onChange={(crownMm) => put({ crownMm })}
+        />
+        <Line
+          label="Size, load index"
+          value={made.tyreSize ?? ""}
+          disabled={frozen}
+          problem={at("part.made.tyreSize")}
+          onChange={(tyreSize) => put({ tyreSize: tyreSize || undefined })}
+        />
         <Line
           label="Date code"
           value={made.dateCode ?? ""}
@@ -207,7 +250,10 @@ function TyreFields({ made, put, frozen, at }: Piece) {
           </select>
         </label>
       </div>
-      <p className="lab">Date code: week and year, four digits; leave it empty if it cannot be read.</p>
+      <p className="lab">
+        Date code: week and year, four digits; leave it empty if it cannot be read. Thickness left empty: the usual of
+        its class.
+      </p>
     </>
   );
 }

@@ -231,6 +231,11 @@ export function BudgetPanel({ budget }: { budget: Api["FilmBudget"] | undefined 
     <section>
       <Head title="Film budget">recalled, verify with the gauge</Head>
       <p className="px-4 pt-3 text-20 font-bold">{budget.said}</p>
+      <p className="n px-4 font-semibold">
+        {Math.round(budget.toLevelUm)}
+        {"\u202f"}µm to level. The gauge shows {Math.round(budget.underUm)}
+        {"\u202f"}µm more than the clear: what lies beneath it.
+      </p>
       <ul className="px-4 py-3">
         {[{ paper: "before", um: top }, ...budget.left].map((l) => (
           <li key={l.paper} className="grid grid-cols-[76px_1fr_84px] items-center gap-3 py-1">

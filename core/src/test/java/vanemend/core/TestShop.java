@@ -17,12 +17,14 @@ import vanemend.core.damage.Dent;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.material.ShelfItem.LabelTime;
+import vanemend.core.material.UnitSize;
 import vanemend.core.method.Conditions;
 import vanemend.core.method.House;
 import vanemend.core.part.Coat;
 import vanemend.core.part.Metal;
 import vanemend.core.part.Part;
 import vanemend.core.part.PartDraft;
+import vanemend.core.part.Tyre;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.Planner;
 import vanemend.core.plan.RepairDraft;
@@ -79,7 +81,33 @@ public final class TestShop {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
+    }
+
+    /** A tyre unit with its sizes. */
+    public static ShelfItem sized(ShelfItem i, String id, double stemMm, double capMm, Tyre.Use use) {
+        return new ShelfItem(
+                id,
+                i.classId(),
+                id,
+                i.lot(),
+                i.expires(),
+                i.quantity(),
+                "pieces",
+                i.workMin(),
+                i.sand(),
+                i.dosePercent(),
+                i.densityGPerMl(),
+                i.grading(),
+                i.grade(),
+                i.wet(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(new UnitSize(stemMm, capMm, use)));
     }
 
     public static ShelfItem expiring(ShelfItem i, LocalDate expires) {
@@ -98,6 +126,7 @@ public final class TestShop {
                 i.grading(),
                 i.grade(),
                 i.wet(),
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -121,6 +150,7 @@ public final class TestShop {
                 i.grading(),
                 i.grade(),
                 ShelfItem.Sanding.WET_ONLY,
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -238,7 +268,13 @@ public final class TestShop {
                 List<LabelTime> sand = c.sand().isEmpty()
                         ? List.of()
                         : List.of(new LabelTime(21, c.sand().getFirst()));
-                out.add(item(c.id(), c.id(), work, sand, Optional.empty(), Optional.empty(), TODAY.plusDays(90)));
+                ShelfItem one =
+                        item(c.id(), c.id(), work, sand, Optional.empty(), Optional.empty(), TODAY.plusDays(90));
+                boolean unit = c.id().equals("tyre-unit") || c.id().equals("tyre-two-piece");
+                out.add(unit ? sized(one, c.id(), 6, 50, Tyre.Use.CAR) : one);
+                if (unit) {
+                    out.add(sized(one, c.id() + "-truck", 10, 75, Tyre.Use.TRUCK));
+                }
             }
         }
         for (int grade : new int[] {36, 80, 120, 180, 240, 320, 400, 600, 800, 1000, 1200, 1500, 3000}) {

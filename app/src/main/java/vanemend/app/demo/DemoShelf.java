@@ -6,6 +6,8 @@ import java.util.Optional;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.material.ShelfItem.LabelTime;
 import vanemend.core.material.ShelfItem.Sanding;
+import vanemend.core.material.UnitSize;
+import vanemend.core.part.Tyre;
 
 /** The made-up depot's shelf. Label figures are made up within what is typical for each class. */
 final class DemoShelf {
@@ -32,6 +34,15 @@ final class DemoShelf {
                         1800,
                         6,
                         48),
+                mix(
+                        "filler-zinc",
+                        "body-filler-rated",
+                        "Body filler, for zinc and aluminium",
+                        "BZ-0417",
+                        today.plusDays(240),
+                        1200,
+                        5,
+                        20),
                 mix("filler-old", "body-filler", "Body filler, old tin", "BF-1904", today.minusDays(33), 700, 5, 18),
                 mix(
                         "filler-glass",
@@ -154,6 +165,13 @@ final class DemoShelf {
                 item("offcut", "abs-offcut", "ABS offcuts", "own stock", null, 4, "pieces")
                         .build(),
                 item("unit-6", "tyre-unit", "Combination unit, 6 mm", "TU-606", today.plusDays(420), 9, "pieces")
+                        .fits(6, 50, Tyre.Use.CAR)
+                        .build(),
+                item("unit-4", "tyre-unit", "Combination unit, 4.5 mm", "TU-445", today.plusDays(400), 6, "pieces")
+                        .fits(4.5, 40, Tyre.Use.CAR)
+                        .build(),
+                item("unit-10", "tyre-unit", "Combination unit, 10 mm", "TU-910", today.plusDays(420), 4, "pieces")
+                        .fits(10, 75, Tyre.Use.TRUCK)
                         .build(),
                 item(
                                 "unit-two",
@@ -163,6 +181,7 @@ final class DemoShelf {
                                 today.plusDays(410),
                                 3,
                                 "pieces")
+                        .fits(6, 55, Tyre.Use.CAR)
                         .build(),
                 item(
                                 "promoter",
@@ -280,6 +299,7 @@ final class DemoShelf {
         private Optional<Double> pack = Optional.empty();
         private Optional<Double> flash = Optional.empty();
         private Optional<Double> byVolume = Optional.empty();
+        private Optional<UnitSize> unitSize = Optional.empty();
         private Optional<Double> byWeight = Optional.empty();
 
         Builder(
@@ -347,6 +367,11 @@ final class DemoShelf {
             return this;
         }
 
+        Builder fits(double stemMm, double capMm, Tyre.Use use) {
+            unitSize = Optional.of(new UnitSize(stemMm, capMm, use));
+            return this;
+        }
+
         Builder wetOnly() {
             wet = Sanding.WET_ONLY;
             return this;
@@ -372,7 +397,8 @@ final class DemoShelf {
                     pack,
                     flash,
                     byVolume,
-                    byWeight);
+                    byWeight,
+                    unitSize);
         }
     }
 }

@@ -205,11 +205,17 @@ public class Repairs {
     private Stored row(ResultSet rs, int i) throws SQLException {
         return new Stored(
                 rs.getLong("id"),
-                json.read(rs.getString("draft"), RepairDraft.class),
+                draft(rs.getString("draft")),
                 rs.getInt("version"),
                 rs.getString("name"),
                 rs.getTimestamp("changed_at").toInstant(),
                 rs.getBoolean("frozen"),
                 Optional.ofNullable(rs.getString("anew")));
+    }
+
+    private RepairDraft draft(String kept) {
+        ObjectNode tree = json.tree(kept);
+        Formats.draft(tree);
+        return json.read(tree, RepairDraft.class);
     }
 }

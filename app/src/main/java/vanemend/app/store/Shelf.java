@@ -14,6 +14,8 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import vanemend.core.material.ShelfItem;
+import vanemend.core.material.UnitSize;
+import vanemend.core.part.Tyre;
 
 /** What stands on the shelf. */
 @Component
@@ -60,8 +62,8 @@ public class Shelf {
     void add(ShelfItem item) {
         db.sql("INSERT INTO shelf_item (class_id, name, lot, expires, quantity, unit, work_min, dose_percent,"
                         + " density_g_per_ml, grading, grade, wet, opened, pack_quantity, flash_min,"
-                        + " ratio_by_volume, ratio_by_weight, id)"
-                        + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                        + " ratio_by_volume, ratio_by_weight, stem_mm, cap_mm, tyre, id)"
+                        + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(columns(item))
                 .update();
         times(item);
@@ -72,7 +74,7 @@ public class Shelf {
         db.sql(
                         "UPDATE shelf_item SET class_id = ?, name = ?, lot = ?, expires = ?, quantity = ?, unit = ?, work_min = ?,"
                                 + " dose_percent = ?, density_g_per_ml = ?, grading = ?, grade = ?, wet = ?, opened = ?,"
-                                + " pack_quantity = ?, flash_min = ?, ratio_by_volume = ?, ratio_by_weight = ?, discarded_at = NULL, version = version + 1 WHERE id = ?")
+                                + " pack_quantity = ?, flash_min = ?, ratio_by_volume = ?, ratio_by_weight = ?, stem_mm = ?, cap_mm = ?, tyre = ?, discarded_at = NULL, version = version + 1 WHERE id = ?")
                 .params(columns(item))
                 .update();
         db.sql("DELETE FROM shelf_label_time WHERE item_id = ?")
@@ -151,6 +153,9 @@ public class Shelf {
                 item.flashMin().orElse(null),
                 item.ratioByVolume().orElse(null),
                 item.ratioByWeight().orElse(null),
+                item.unitSize().map(UnitSize::stemMm).orElse(null),
+                item.unitSize().map(UnitSize::capMm).orElse(null),
+                item.unitSize().map(u -> u.use().name()).orElse(null),
                 item.id());
     }
 
@@ -183,7 +188,15 @@ public class Shelf {
                 number(rs, "pack_quantity"),
                 number(rs, "flash_min"),
                 number(rs, "ratio_by_volume"),
-                number(rs, "ratio_by_weight"));
+                number(rs, "ratio_by_weight"),
+                unit(rs));
+    }
+
+    private static Optional<UnitSize> unit(ResultSet rs) throws SQLException {
+        String tyre = rs.getString("tyre");
+        return tyre == null
+                ? Optional.empty()
+                : Optional.of(new UnitSize(rs.getDouble("stem_mm"), rs.getDouble("cap_mm"), Tyre.Use.valueOf(tyre)));
     }
 
     private static Optional<Double> number(ResultSet rs, String column) throws SQLException {

@@ -239,7 +239,10 @@ class ShelfController {
                         d.packQuantity(),
                         d.flashMin(),
                         d.ratioByVolume(),
-                        d.ratioByWeight())
+                        d.ratioByWeight(),
+                        d.stemMm(),
+                        d.capMm(),
+                        d.tyre())
                 .check(new Check())
                 .orElse(i);
     }
@@ -269,6 +272,7 @@ class ShelfController {
                 Optional.of(Family.METAL);
             case POLYOLEFIN -> Optional.of(Family.POLYOLEFIN);
             case STYRENIC, ABS -> Optional.of(Family.STYRENIC);
+            case ENGINEERING -> Optional.of(Family.ENGINEERING);
             case POLYAMIDE -> Optional.of(Family.POLYAMIDE);
             case FLEXIBLE_THERMOSET -> Optional.of(Family.FLEXIBLE_THERMOSET);
             case COMPOSITE, GELCOAT, COMPOSITE_REPAIR -> Optional.of(Family.COMPOSITE);

@@ -111,6 +111,41 @@ class FormatsTest {
                 .containsExactly(deviations.split(", "));
     }
 
+    @ParameterizedTest
+    @CsvSource({"tyre-one-piece, TYRE_CROWN", "run-machine, CLEAR_RUN"})
+    void recordsOfTheFourthFormat(String recipe, MethodId method) {
+        RecordFile file = read(kept("record-4-" + recipe + ".json"));
+        Check check = new Check();
+        file.check(check);
+        assertThat(check.problems()).isEmpty();
+        assertThat(file.frozen().plan().method()).isEqualTo(method);
+        assertThat(file.frozen().plan().binds()).isTrue();
+        RunState state = Replay.of(file.frozen().plan(), file.events(), LATER);
+        assertThat(state.ignored()).allSatisfy(x -> assertThat(x.why()).startsWith("a stop stands"));
+        assertThat(state.finishedAt()).isPresent();
+        assertThat(RepairRecord.of(file.frozen(), file.events(), LATER).deviations())
+                .isNotEmpty();
+        file.frozen().plan().budget().ifPresent(b -> {
+            assertThat(b.soundUm()).isEqualTo(58);
+            assertThat(b.shown(b.soundUm())).as("what the gauge showed").isEqualTo(128);
+            assertThat(b.toLevelUm()).isEqualTo(48);
+            assertThat(file.frozen().draft().damages().getFirst().film().underUm())
+                    .isEqualTo(70);
+        });
+    }
+
+    @Test
+    @DisplayName("a draft that was kept with the clear beside a run is read as what the gauge shows")
+    void draftsWithTheClearAlone() {
+        Json json = TestServer.bean(Json.class);
+        ObjectNode draft = json.tree(
+                "{\"damages\":[{\"kind\":\"RUN\",\"film\":{\"peakUm\":176,\"soundUm\":58,\"totalUm\":128,\"takeUm\":9}}]}");
+        Formats.draft(draft);
+        Formats.draft(draft);
+        assertThat(json.write(draft.path("damages").path(0).path("film")))
+                .isEqualTo("{\"peakUm\":176,\"totalUm\":128,\"underUm\":70.0}");
+    }
+
     @Test
     void lengthsAndTemperaturesInOldWordsAreQuantities() {
         RecordFile file = read(kept("record-2-rust-pits.json"));

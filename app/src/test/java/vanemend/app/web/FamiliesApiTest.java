@@ -34,7 +34,7 @@ class FamiliesApiTest {
                         "reach",
                         "BOTH_SIDES",
                         "made",
-                        Map.of("material", "FILM"),
+                        Map.of("material", "FILM", "filmOver", "STEEL"),
                         "answers",
                         answers),
                 "damages",
@@ -50,7 +50,7 @@ class FamiliesApiTest {
                         "widthMm",
                         9,
                         "film",
-                        Map.of("peakUm", 170, "soundUm", 44, "totalUm", 128)))));
+                        Map.of("peakUm", 170, "totalUm", 128, "underUm", 84, "gauge", "BOTH")))));
     }
 
     @Test

@@ -13,9 +13,18 @@ import org.locationtech.jts.geom.Geometry;
  * @param pitMm across the pit where glass is gone, mm
  * @param repairMm distance to the nearest other repair, edge to edge, mm; infinite where there is none
  * @param inSweep whether the wiper passes over it
+ * @param zoneC whether it lies in zone C by the UK standard's own drawing, in the hands of who says so
  */
 public record Chip(
-        Type type, double xMm, double yMm, double bodyMm, double spanMm, double pitMm, double repairMm, boolean inSweep)
+        Type type,
+        double xMm,
+        double yMm,
+        double bodyMm,
+        double spanMm,
+        double pitMm,
+        double repairMm,
+        boolean inSweep,
+        boolean zoneC)
         implements Damage {
     /** Shapes of a break. */
     public enum Type {

@@ -7,8 +7,11 @@ import java.util.Optional;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
+import vanemend.core.part.Coat;
+import vanemend.core.part.PaintFilm;
 import vanemend.core.part.Part;
 import vanemend.core.part.PartDraft;
+import vanemend.core.part.Tyre;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
@@ -48,8 +51,10 @@ public record DamageDraft(
      * What only a chip has.
      *
      * @param repairMm distance to the nearest other repair; absent where there is none
+     * @param zoneC true where the UK standard's own drawing puts it in zone C; else it counts as B
      */
-    public record ChipDraft(Chip.Type type, Double spanMm, Double pitMm, Double repairMm, Boolean inSweep) {}
+    public record ChipDraft(
+            Chip.Type type, Double spanMm, Double pitMm, Double repairMm, Boolean inSweep, Boolean zoneC) {}
 
     /** What only a tyre injury has. */
     public record InjuryDraft(Injury.Place place, Double innerXMm) {}
@@ -57,9 +62,11 @@ public record DamageDraft(
     /**
      * Readings of the film gauge, µm.
      *
-     * @param takeUm sound clear that levelling will take beside the run; the usual when absent
+     * @param peakUm total film on the peak of the run
+     * @param totalUm total film beside it
+     * @param underUm what lies beneath the clear, measured where the clear is off; absent where the part's coats have to say it
      */
-    public record FilmDraft(Double peakUm, Double soundUm, Double totalUm, Double takeUm) {}
+    public record FilmDraft(Double peakUm, Double totalUm, Double underUm, FilmGauge gauge) {}
 
     /** A copy {@code length} by {@code width}, mm. */
     public DamageDraft sized(Double length, Double width) {
@@ -71,13 +78,33 @@ public record DamageDraft(
         return copy(lengthMm, widthMm, angleDeg, mm, film);
     }
 
-    /** A copy at {@code deg} from square. */
+    /** A copy at {@code deg} from square; where its inner end lies follows from it. */
     public DamageDraft slanted(Double deg) {
-        return copy(lengthMm, widthMm, deg, depthMm, film);
+        InjuryDraft anew = injury == null ? null : new InjuryDraft(injury.place(), null);
+        return new DamageDraft(
+                kind,
+                xMm,
+                yMm,
+                lengthMm,
+                widthMm,
+                deg,
+                depthMm,
+                profile,
+                trace,
+                through,
+                ends,
+                fromChip,
+                rustPastMm,
+                soundMm,
+                pieceKept,
+                groundBelow,
+                chip,
+                anew,
+                film);
     }
 
-    /** A copy with the sound film beside it as read, µm. */
-    public DamageDraft beside(Double soundUm) {
+    /** A copy with the total film beside it as read, µm. */
+    public DamageDraft beside(Double totalUm) {
         return film == null
                 ? this
                 : copy(
@@ -85,7 +112,7 @@ public record DamageDraft(
                         widthMm,
                         angleDeg,
                         depthMm,
-                        new FilmDraft(film.peakUm(), soundUm, film.totalUm(), film.takeUm()));
+                        new FilmDraft(film.peakUm(), totalUm, film.underUm(), film.gauge()));
     }
 
     private DamageDraft copy(Double length, Double width, Double angle, Double depth, FilmDraft readings) {
@@ -255,7 +282,7 @@ public record DamageDraft(
         }
 
         private Chip chip() {
-            ChipDraft c = d.chip == null ? new ChipDraft(null, null, null, null, null) : d.chip;
+            ChipDraft c = d.chip == null ? new ChipDraft(null, null, null, null, null, null) : d.chip;
             Chip.Type type = choice("chip.type", "the shape of the break", c.type(), Chip.Type.COMBINATION);
             double pit = range("chip.pitMm", "pit", c.pitMm(), 0.2, 100);
             boolean legs = type != Chip.Type.PIT;
@@ -274,7 +301,7 @@ public record DamageDraft(
                     ? Double.POSITIVE_INFINITY
                     : range("chip.repairMm", "distance to the nearest repair", c.repairMm(), 0, 3000);
             Boolean sweep = choice("chip.inSweep", "whether the wiper passes over it", c.inSweep(), Boolean.TRUE);
-            return new Chip(type, x(), y(), body, span, pit, near, sweep);
+            return new Chip(type, x(), y(), body, span, pit, near, sweep, Boolean.TRUE.equals(c.zoneC()));
         }
 
         private Injury injury() {
@@ -287,21 +314,64 @@ public record DamageDraft(
                     ? 0
                     : check.range(at + ".angleDeg", called + ": angle from square", d.angleDeg, 0, 80, "°");
             double inner = in.innerXMm() == null
-                    ? x
+                    ? slanted(x, angle)
                     : range("injury.innerXMm", "inner end", in.innerXMm(), -200, part.widthMm() + 200);
-            return new Injury(place, x, y, across, angle, inner);
+            return new Injury(place, x, y, across, angle, inner, in.innerXMm() != null);
+        }
+
+        /** Where an injury that leans {@code deg} away from the middle of the tread comes out inside: the worse side. */
+        private double slanted(double x, double deg) {
+            if (!(part.substrate() instanceof Tyre tyre)) {
+                return x;
+            }
+            double reach = tyre.crownMm() * Math.tan(Math.toRadians(deg));
+            return x < part.widthMm() / 2 ? x - reach : x + reach;
         }
 
         private PaintRun run() {
             FilmDraft f = d.film == null ? new FilmDraft(null, null, null, null) : d.film;
             Oval o = oval();
-            double peak = um("film.peakUm", "peak of the run", f.peakUm());
-            double sound = um("film.soundUm", "sound clear beside the run", f.soundUm());
+            int before = check.problems().size();
+            double peak = um("film.peakUm", "total film on the peak", f.peakUm());
             double total = um("film.totalUm", "total film beside the run", f.totalUm());
-            double take = f.takeUm() == null
-                    ? TradeBook.value("film.take")
-                    : um("film.takeUm", "clear taken beside the run", f.takeUm());
-            return new PaintRun(o, peak, sound, total, take);
+            if (check.problems().size() == before && peak <= total) {
+                check.refuse(
+                        at + ".film.peakUm",
+                        peak,
+                        "more than beside the run, " + Text.of(total, "µm"),
+                        called
+                                + ": a run stands higher than the film beside it. Read the peak again, or it is no run.");
+            }
+            FilmGauge gauge = choice("film.gauge", "the kind of film gauge", f.gauge(), FilmGauge.ULTRASONIC);
+            if (part.substrate() instanceof PaintFilm film && !gauge.reads(film.over())) {
+                check.refuse(
+                        at + ".film.gauge",
+                        gauge.word(),
+                        "a gauge that reads film on " + film.over().word(),
+                        called + ": " + (gauge == FilmGauge.EDDY_CURRENT ? "an " : "a ") + gauge.word()
+                                + " gauge does not show the film on "
+                                + film.over().word()
+                                + ". Read it with one that does.");
+            }
+            return new PaintRun(o, peak, total, under(f.underUm()), f.underUm() != null);
+        }
+
+        /** What lies beneath the clear: as measured, else the part's coats. */
+        private double under(Double read) {
+            List<Coat> beneath = part.coats().stream()
+                    .filter(c -> c.kind() != Coat.Kind.CLEAR)
+                    .toList();
+            if (read == null && beneath.isEmpty()) {
+                check.refuse(
+                        at + ".film.underUm",
+                        null,
+                        "a reading where the clear is off, or the coats of the part",
+                        called + ": a gauge shows all film down to the panel. Say what lies beneath the clear: read it"
+                                + " where the clear is off, or list the coats under Part.");
+            }
+            return read == null
+                    ? beneath.stream().mapToDouble(Coat::thicknessUm).sum()
+                    : um("film.underUm", "what lies beneath the clear", read);
         }
 
         private double um(String field, String name, Double given) {

@@ -11,8 +11,10 @@ import org.locationtech.jts.geom.Geometry;
  * @param diameterMm after cleaning out, mm
  * @param angleDeg from square to the tread, degrees
  * @param innerXMm its inner end, from the left edge of the tread, mm
+ * @param innerRead whether that was measured; else it is where the angle leads on the worse side
  */
-public record Injury(Place place, double xMm, double yMm, double diameterMm, double angleDeg, double innerXMm)
+public record Injury(
+        Place place, double xMm, double yMm, double diameterMm, double angleDeg, double innerXMm, boolean innerRead)
         implements Damage {
     /** Parts of a tyre. */
     public enum Place {

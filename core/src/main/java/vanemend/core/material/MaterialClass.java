@@ -114,6 +114,7 @@ public record MaterialClass(
         RUST("rust"),
         POLYOLEFIN("polyolefin"),
         STYRENIC("styrenic plastic"),
+        ENGINEERING("engineering plastic"),
         ABS("ABS or ASA"),
         POLYAMIDE("polyamide"),
         FLEXIBLE_THERMOSET("flexible thermoset"),

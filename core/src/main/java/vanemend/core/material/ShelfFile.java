@@ -20,6 +20,7 @@ import org.apache.commons.csv.CSVRecord;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import vanemend.core.part.Tyre;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.InputProblem;
 
@@ -66,7 +67,10 @@ public final class ShelfFile {
             "packQuantity",
             "flashMin",
             "ratioByVolume",
-            "ratioByWeight");
+            "ratioByWeight",
+            "stemMm",
+            "capMm",
+            "tyre");
 
     private static final JsonMapper JSON = JsonMapper.builder()
             .changeDefaultPropertyInclusion(
@@ -106,7 +110,10 @@ public final class ShelfFile {
                         shown(d.packQuantity()),
                         shown(d.flashMin()),
                         shown(d.ratioByVolume()),
-                        shown(d.ratioByWeight()));
+                        shown(d.ratioByWeight()),
+                        shown(d.stemMm()),
+                        shown(d.capMm()),
+                        d.tyre());
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -227,7 +234,10 @@ public final class ShelfFile {
                 number(r, "packQuantity", check),
                 number(r, "flashMin", check),
                 number(r, "ratioByVolume", check),
-                number(r, "ratioByWeight", check));
+                number(r, "ratioByWeight", check),
+                number(r, "stemMm", check),
+                number(r, "capMm", check),
+                tyre(r, check));
         if (!check.clean()) {
             return refused(line, d.id() == null ? "" : d.id(), said(check.problems()));
         }
@@ -337,6 +347,19 @@ public final class ShelfFile {
             return ShelfItem.Sanding.valueOf(t);
         } catch (IllegalArgumentException e) {
             check.refuse("wet", t, "DRY or WET_ONLY", "wet must be DRY or WET_ONLY, not " + t + ".");
+            return null;
+        }
+    }
+
+    private static Tyre.Use tyre(CSVRecord r, Check check) {
+        String t = text(r, "tyre");
+        if (t == null) {
+            return null;
+        }
+        try {
+            return Tyre.Use.valueOf(t);
+        } catch (IllegalArgumentException e) {
+            check.refuse("tyre", t, "CAR or TRUCK", "tyre must be CAR or TRUCK, not " + t + ".");
             return null;
         }
     }

@@ -26,6 +26,7 @@ import vanemend.core.trade.TradeBook;
  * @param flashMin label flash time, min
  * @param ratioByVolume parts of resin, or of side A, to one part of hardener, or of side B, by volume as the label prints it
  * @param ratioByWeight the same by weight
+ * @param unitSize what a tyre unit fits
  */
 public record ShelfItem(
         String id,
@@ -46,7 +47,8 @@ public record ShelfItem(
         Optional<Double> packQuantity,
         Optional<Double> flashMin,
         Optional<Double> ratioByVolume,
-        Optional<Double> ratioByWeight) {
+        Optional<Double> ratioByWeight,
+        Optional<UnitSize> unitSize) {
 
     /**
      * A time printed on a label.
@@ -68,6 +70,7 @@ public record ShelfItem(
         flashMin = flashMin == null ? Optional.empty() : flashMin;
         ratioByVolume = ratioByVolume == null ? Optional.empty() : ratioByVolume;
         ratioByWeight = ratioByWeight == null ? Optional.empty() : ratioByWeight;
+        unitSize = unitSize == null ? Optional.empty() : unitSize;
     }
 
     /** Whether little is left of the pack. */

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import vanemend.core.part.Tyre;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.Text;
 
@@ -11,6 +12,9 @@ import vanemend.core.trade.Text;
  * A shelf item as typed or imported; any field may be absent. Units as in {@link ShelfItem}.
  *
  * @param id short name of its own, letters, digits and hyphens
+ * @param stemMm of a tyre unit: the largest injury its stem fills; given with {@code capMm} and {@code tyre}, or none of the three
+ * @param capMm of a tyre unit: its patch across
+ * @param tyre class of tyre a unit is made for
  */
 public record ShelfItemDraft(
         String id,
@@ -31,7 +35,10 @@ public record ShelfItemDraft(
         Double packQuantity,
         Double flashMin,
         Double ratioByVolume,
-        Double ratioByWeight) {
+        Double ratioByWeight,
+        Double stemMm,
+        Double capMm,
+        Tyre.Use tyre) {
     private static final List<String> UNITS = List.of("g", "mL", "pieces");
     private static final List<String> GRADINGS = List.of("P", "CAMI");
 
@@ -60,7 +67,10 @@ public record ShelfItemDraft(
                 i.packQuantity().orElse(null),
                 i.flashMin().orElse(null),
                 i.ratioByVolume().orElse(null),
-                i.ratioByWeight().orElse(null));
+                i.ratioByWeight().orElse(null),
+                i.unitSize().map(UnitSize::stemMm).orElse(null),
+                i.unitSize().map(UnitSize::capMm).orElse(null),
+                i.unitSize().map(UnitSize::use).orElse(null));
     }
 
     /** The item; nothing where {@code check} then holds problems. */
@@ -112,6 +122,7 @@ public record ShelfItemDraft(
                     "not after its expiry",
                     "Opened on " + opened + " but expired on " + expires + ".");
         }
+        Optional<UnitSize> size = unitSize(known, check);
         times(check);
         if (check.problems().size() > before) {
             return Optional.empty();
@@ -135,7 +146,24 @@ public record ShelfItemDraft(
                 pack,
                 flash,
                 volume,
-                weight));
+                weight,
+                size));
+    }
+
+    private Optional<UnitSize> unitSize(boolean known, Check check) {
+        if (stemMm == null && capMm == null && tyre == null) {
+            return Optional.empty();
+        }
+        if (known && !MaterialClass.of(classId).bondsTo().contains(MaterialClass.Surface.RUBBER)) {
+            check.refuse("stemMm", stemMm, "no stem", "Only tyre units have a stem and a patch.");
+        }
+        double stem = check.range("stemMm", "The stem", stemMm, 1, 20, "mm");
+        double cap = check.range("capMm", "The patch", capMm, 10, 200, "mm");
+        if (stemMm != null && capMm != null && capMm <= stemMm) {
+            check.refuse("capMm", cap, "more than the stem", "The patch has to be wider than the stem it covers.");
+        }
+        return Optional.of(
+                new UnitSize(stem, cap, check.choice("tyre", "The class of tyre it is made for", tyre, Tyre.Use.CAR)));
     }
 
     private void times(Check check) {

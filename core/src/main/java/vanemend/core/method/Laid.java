@@ -1,11 +1,9 @@
 package vanemend.core.method;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Supplier;
 import vanemend.core.footprint.Footprint;
 import vanemend.core.footprint.Piece;
-import vanemend.core.sanding.FilmBudget;
 import vanemend.core.sanding.Ladder;
 import vanemend.core.section.Section;
 
@@ -16,7 +14,6 @@ import vanemend.core.section.Section;
  * @param footprint zones
  * @param section the cut A–A
  * @param ladder papers
- * @param budget clear coat left grade by grade, for a run
  * @param pieces what is cut to shape
  * @param page the steps; asked for only where nothing stands in the way of a plan
  */
@@ -25,11 +22,5 @@ public record Laid(
         Footprint footprint,
         Section section,
         Ladder ladder,
-        Optional<FilmBudget> budget,
         List<Piece> pieces,
-        Supplier<MethodSteps> page) {
-    /** A copy that carries the film budget its papers have to stay within. */
-    public Laid within(FilmBudget b) {
-        return new Laid(mark, footprint, section, ladder, Optional.of(b), pieces, page);
-    }
-}
+        Supplier<MethodSteps> page) {}

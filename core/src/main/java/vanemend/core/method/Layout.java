@@ -11,6 +11,7 @@ import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.part.Part;
+import vanemend.core.sanding.FilmBudget;
 import vanemend.core.sanding.Ladder;
 import vanemend.core.sanding.PaperSwap;
 import vanemend.core.section.Section;
@@ -36,6 +37,11 @@ public abstract class Layout {
 
     /** Zones, cut, papers and, where nothing stands in the way yet, amounts and waits; {@code blockers} then holds what does. */
     public abstract Laid laid();
+
+    /** What of a film the papers take, for the verdict; empty where no film is mended. Asked before {@link #laid}. */
+    public Optional<FilmBudget> film() {
+        return Optional.empty();
+    }
 
     protected static double value(String id) {
         return TradeBook.value(id);
@@ -129,6 +135,6 @@ public abstract class Layout {
 
     /** What was laid out, {@code page} being written from it only where nothing stands in the way. */
     protected Laid laid(String mark, Footprint f, Section section, Ladder ladder, Supplier<MethodSteps> page) {
-        return new Laid(mark, f, section, ladder, Optional.empty(), List.copyOf(pieces), page);
+        return new Laid(mark, f, section, ladder, List.copyOf(pieces), page);
     }
 }

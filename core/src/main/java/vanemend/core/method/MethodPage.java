@@ -14,6 +14,7 @@ import vanemend.core.sanding.Rung;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
+import vanemend.core.verdict.PlasticRow;
 
 /** What the pages of all methods share. */
 public abstract class MethodPage extends MixingPage {
@@ -69,6 +70,59 @@ public abstract class MethodPage extends MixingPage {
                 .material(name(Role.WASH))
                 .active(TradeBook.value("minutes.wash-part"))
                 .acts(Act.CLEAN));
+    }
+
+    private boolean asks(PlasticRow.Condition c) {
+        return PlasticRow.conditions(kit.job().part().substrate()).contains(c);
+    }
+
+    /** The stack on a hidden spot before it meets the face of a plastic that may craze, or on which it may not hold. */
+    protected void trialSpot() {
+        if (asks(PlasticRow.Condition.TRIAL_SPOT) || asks(PlasticRow.Condition.ALCOHOL_ONLY)) {
+            add(look(
+                            "trial-spot",
+                            "Try all of it on a hidden spot",
+                            "Every remover, cleaner, promoter and adhesive of this stack, in its order, as its label says.",
+                            Zone.Kind.CLEAN,
+                            gate(
+                                    "Nothing crazes or softens, and it does not peel?",
+                                    "Holds",
+                                    "go on",
+                                    "It does not",
+                                    stop(
+                                            "crazes",
+                                            "It crazes, softens or peels",
+                                            "No repair holds on it, or it cracks later: replace the part, or ask its maker.",
+                                            Weight.STOP)))
+                    .caution("solvent"));
+        }
+    }
+
+    /** A plastic that takes up water is dried; how long is told by the scale. */
+    protected void dryPart() {
+        if (asks(PlasticRow.Condition.DRY_FIRST)) {
+            add(look(
+                            "dry-part",
+                            "Dry the part through",
+                            "Warm, below its heat limit, in dry air. Weigh it, and again later: dry is when it no longer gets"
+                                    + " lighter. Its maker's time where there is one.",
+                            Zone.Kind.CLEAN,
+                            gate(
+                                    "Two weighings the same?",
+                                    "Dry",
+                                    "go on",
+                                    "Still getting lighter",
+                                    branch("damp", "Still getting lighter", "dry on, weigh again", "dry-again")))
+                    .caution("lamp"));
+            loop(
+                    "dry-again",
+                    "Dry on",
+                    step("dry", Kind.DO, "Dry on, weigh again")
+                            .detail("Warm, below its heat limit, in dry air.")
+                            .zone(Zone.Kind.CLEAN)
+                            .active(TradeBook.value("minutes.measure"))
+                            .caution("lamp"));
+        }
     }
 
     protected StepBuilder clean(String id, String title, String detail, Zone.Kind zone) {

@@ -11,6 +11,7 @@ public enum Family {
     COMPOSITE,
     POLYOLEFIN,
     STYRENIC,
+    ENGINEERING,
     POLYAMIDE,
     FLEXIBLE_THERMOSET,
     GLASS,

@@ -24,6 +24,9 @@ import vanemend.core.trade.TradeBook;
  * @param heavy vehicle over 3.5 t
  * @param treadDepthMm shallowest groove, mm
  * @param dateCode week and year of a tyre, four digits
+ * @param filmOver what a film that is mended lies on
+ * @param crownMm thickness of a tyre over the crown, mm; the usual of its class when absent
+ * @param tyreSize size and load index of a tyre as its sidewall has them
  */
 public record SubstrateDraft(
         MadeOf material,
@@ -38,7 +41,10 @@ public record SubstrateDraft(
         Double treadDepthMm,
         String dateCode,
         Tyre.Speed speed,
-        Tyre.Position position) {
+        Tyre.Position position,
+        PaintFilm.Over filmOver,
+        Double crownMm,
+        String tyreSize) {
 
     /**
      * A bench test as entered.
@@ -55,7 +61,8 @@ public record SubstrateDraft(
 
     /** A draft that says nothing but {@code material}. */
     public static SubstrateDraft of(MadeOf material) {
-        return new SubstrateDraft(material, null, null, null, null, null, null, null, null, null, null, null, null);
+        return new SubstrateDraft(
+                material, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     Substrate check(Metal.Kind metal, Double gaugeMm, double widthMm, Check check) {
@@ -85,10 +92,19 @@ public record SubstrateDraft(
                         check.choice("part.made.use", "The class of tyre", use, Tyre.Use.CAR),
                         widthMm,
                         check.range("part.made.treadDepthMm", "Tread depth", treadDepthMm, 0, 30, "mm"),
+                        crownMm == null
+                                ? TradeBook.value(use == Tyre.Use.TRUCK ? "tyre.crown-truck" : "tyre.crown")
+                                : check.range("part.made.crownMm", "Thickness over the crown", crownMm, 3, 60, "mm"),
+                        crownMm != null,
                         made(check),
                         check.choice("part.made.speed", "The speed symbol", speed, Tyre.Speed.T),
-                        check.choice("part.made.position", "The axle", position, Tyre.Position.FRONT));
-            case FILM -> new PaintFilm();
+                        check.choice("part.made.position", "The axle", position, Tyre.Position.FRONT),
+                        tyreSize == null || tyreSize.isBlank()
+                                ? ""
+                                : check.text("part.made.tyreSize", "The size", tyreSize.strip(), 40));
+            case FILM ->
+                new PaintFilm(
+                        check.choice("part.made.filmOver", "What the film lies on", filmOver, PaintFilm.Over.STEEL));
         };
     }
 

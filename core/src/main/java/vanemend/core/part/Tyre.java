@@ -9,12 +9,23 @@ import java.util.Optional;
  * @param use by the sidewall
  * @param treadWidthMm mm
  * @param treadDepthMm shallowest groove, mm
+ * @param crownMm thickness of tread, belts and plies over the crown, mm
+ * @param crownRead whether that was measured; else it is the usual of the class
  * @param made week of making by the date code, its Monday; empty where it cannot be read
  * @param speed speed symbol
  * @param position axle
+ * @param size size and load index as the sidewall has them; empty where not noted
  */
 public record Tyre(
-        Use use, double treadWidthMm, double treadDepthMm, Optional<LocalDate> made, Speed speed, Position position)
+        Use use,
+        double treadWidthMm,
+        double treadDepthMm,
+        double crownMm,
+        boolean crownRead,
+        Optional<LocalDate> made,
+        Speed speed,
+        Position position,
+        String size)
         implements Substrate {
     /** Class of tyre by its sidewall. */
     public enum Use {

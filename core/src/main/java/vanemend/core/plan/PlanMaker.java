@@ -59,7 +59,7 @@ final class PlanMaker {
                 TradeBook.shipped().closing(),
                 List.copyOf(layout.amounts().portions().values()),
                 List.copyOf(layout.waits().all().values()),
-                laid.budget(),
+                layout.film(),
                 laid.pieces(),
                 shopping(layout, laid),
                 broken(book.steps(), edited, layout.paperFaults()),

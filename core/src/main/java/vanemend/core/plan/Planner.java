@@ -17,6 +17,7 @@ import vanemend.core.method.Layout;
 import vanemend.core.method.Methods;
 import vanemend.core.method.TimesToday;
 import vanemend.core.part.Part;
+import vanemend.core.sanding.FilmBudget;
 import vanemend.core.stack.Matcher;
 import vanemend.core.stack.Need;
 import vanemend.core.stack.Recipe;
@@ -91,20 +92,11 @@ public final class Planner {
     private Workup workup(Extent extent) {
         double lampC = TradeBook.value("heat.lamp-plateau");
         FollowedSchools schools = FollowedSchools.of(house);
-        JudgedRepair judged = new JudgedRepair(
-                part,
-                damages,
-                shop.air(),
-                draft.drying() == DryingRoute.Kind.LAMP ? lampC : shop.air().tempC(),
-                shop.today(),
-                schools,
-                draft.overrules());
-        Verdict verdict = Judge.of(judged);
         Identity identity = Identity.of(part.substrate());
         TimesToday times = new TimesToday(shop.air().tempC());
         Need need = new Need(
                 part,
-                judged.material(),
+                JudgedRepair.material(part),
                 damages,
                 shop.air().tempC(),
                 shop.today(),
@@ -113,6 +105,29 @@ public final class Planner {
                 times);
         StackChoice stack = choose(need, extent);
         List<String> blockers = new ArrayList<>();
+        // Laid out first: of a film the verdict judges what the plan's own papers take.
+        Optional<Job> job = Recipe.find(stack.taken())
+                .filter(r -> !damages.isEmpty())
+                .map(r -> new Job(
+                        shop,
+                        schools.taking(r.schools()),
+                        part,
+                        damages,
+                        stack,
+                        r,
+                        identity.heatCapC(),
+                        times,
+                        draft.wishes()));
+        Optional<Layout> layout = job.map(j -> Methods.of(j.recipe().method()).layOut(j, blockers));
+        Verdict verdict = Judge.of(new JudgedRepair(
+                part,
+                damages,
+                shop.air(),
+                draft.drying() == DryingRoute.Kind.LAMP ? lampC : shop.air().tempC(),
+                shop.today(),
+                job.map(Job::house).orElse(schools),
+                draft.overrules(),
+                layout.flatMap(Layout::film).map(FilmBudget::takenUm).orElse(0.0)));
         if (!verdict.mends()) {
             verdict.findings().stream()
                     .filter(f -> f.bears() && f.outcome().compareTo(Verdict.Outcome.LIMITS) > 0)
@@ -124,11 +139,11 @@ public final class Planner {
         if (stack.taken().isEmpty()) {
             blockers.add(stack.fillNote());
         }
-        Optional<Recipe> recipe = Recipe.find(stack.taken());
-        if (recipe.isEmpty() || damages.isEmpty()) {
-            if (blockers.isEmpty()) {
-                blockers.add("Nothing to plan yet: say what the damage is.");
-            }
+        if (job.isEmpty() && blockers.isEmpty()) {
+            blockers.add("Nothing to plan yet: say what the damage is.");
+        }
+        // What may not be mended is not drawn as if it were.
+        if (job.isEmpty() || verdict.refusal().isPresent()) {
             return workup(
                     part.substrate().word(),
                     identity,
@@ -138,20 +153,9 @@ public final class Planner {
                     Optional.empty(),
                     blockers);
         }
-        Job job = new Job(
-                shop,
-                schools.taking(recipe.get().schools()),
-                part,
-                damages,
-                stack,
-                recipe.get(),
-                identity.heatCapC(),
-                times,
-                draft.wishes());
-        Layout layout = Methods.of(recipe.get().method()).layOut(job, blockers);
-        Laid laid = layout.laid();
+        Laid laid = layout.orElseThrow().laid();
         Optional<Plan> plan = blockers.isEmpty()
-                ? Optional.of(new PlanMaker(job, draft, extent).plan(layout, laid))
+                ? Optional.of(new PlanMaker(job.orElseThrow(), draft, extent).plan(layout.orElseThrow(), laid))
                 : Optional.empty();
         return workup(laid.mark(), identity, verdict, stack, Drawings.of(part, damages, laid), plan, blockers);
     }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import vanemend.core.damage.PaintRun;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
@@ -12,12 +13,15 @@ import vanemend.core.trade.TradeBook;
  * grade, and the polish after the last, takes off the scratch of the one before it (scratch share of clear times its median grain;
  * recalled, verify).
  *
+ * @param underUm what lies beneath the clear, µm: a gauge shows it with the clear
  * @param soundUm clear beside the run before the work, µm
+ * @param toLevelUm what stands over its surroundings, µm
  * @param leastUm house minimum to leave, µm
  * @param left one line a grade after the first
  * @param said verdict: safe, tight, or the grade at which it would cut through
  */
-public record FilmBudget(double soundUm, double leastUm, List<Left> left, String said) {
+public record FilmBudget(
+        double underUm, double soundUm, double toLevelUm, double leastUm, List<Left> left, String said) {
     /**
      * Clear left after a grade.
      *
@@ -39,10 +43,15 @@ public record FilmBudget(double soundUm, double leastUm, List<Left> left, String
 
     private static final double TIGHT_UM = 5;
 
-    /** What the grades of {@code ladder} leave of {@code soundUm}. */
-    public static FilmBudget of(double soundUm, double leastUm, Ladder ladder) {
+    /** Whether the putty shield still guards the clear when {@code r} is used. */
+    public static boolean guarded(Rung r) {
+        return r.grainUm() >= Grains.micrometres("P", (int) TradeBook.value("clear.guarded-to"));
+    }
+
+    /** What the grades of {@code ladder} leave of the clear beside {@code run}; {@code toLevelUm} is the highest of all runs. */
+    public static FilmBudget of(PaintRun run, double toLevelUm, double leastUm, Ladder ladder) {
+        double soundUm = run.soundUm();
         double share = TradeBook.value("clear.scratch-share");
-        double guarded = Grains.micrometres("P", (int) TradeBook.value("clear.guarded-to"));
         double um = soundUm;
         List<Left> out = new ArrayList<>();
         Optional<String> through = Optional.empty();
@@ -50,7 +59,7 @@ public record FilmBudget(double soundUm, double leastUm, List<Left> left, String
         List<Rung> rungs = ladder.rungs();
         for (int i = 1; i <= rungs.size(); i++) {
             boolean polish = i == rungs.size();
-            if (!polish && rungs.get(i).grainUm() >= guarded) {
+            if (!polish && guarded(rungs.get(i))) {
                 continue;
             }
             um -= share * rungs.get(i - 1).grainUm();
@@ -71,7 +80,7 @@ public record FilmBudget(double soundUm, double leastUm, List<Left> left, String
                 : under.isPresent()
                         ? "Too thin from " + under.get() + " on: " + left + "."
                         : end - leastUm < TIGHT_UM ? "Tight: " + left + "." : "Safe: " + left + ".";
-        return new FilmBudget(soundUm, leastUm, List.copyOf(out), said);
+        return new FilmBudget(run.underUm(), soundUm, toLevelUm, leastUm, List.copyOf(out), said);
     }
 
     /** Clear left after {@code rung}, µm; empty where the shield takes it and not the clear. */
@@ -87,8 +96,13 @@ public record FilmBudget(double soundUm, double leastUm, List<Left> left, String
         return left.isEmpty() ? soundUm : left.getLast().um();
     }
 
-    /** Whether the house minimum stays. */
-    public boolean holds() {
-        return endUm() >= leastUm;
+    /** Clear that the papers and the polish take beside the run, µm: what the verdict judges. */
+    public double takenUm() {
+        return soundUm - endUm();
+    }
+
+    /** What a gauge shows where {@code clearUm} of clear is left, µm. */
+    public double shown(double clearUm) {
+        return underUm + clearUm;
     }
 }

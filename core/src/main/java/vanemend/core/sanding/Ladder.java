@@ -1,6 +1,7 @@
 package vanemend.core.sanding;
 
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * Papers in order.
@@ -14,6 +15,11 @@ import java.util.List;
  */
 public record Ladder(
         List<Rung> rungs, double ratioLimit, String school, double scratchLeftUm, double minutes, String missing) {
+    /** A copy with its rungs as {@code other} makes them. */
+    public Ladder with(UnaryOperator<Rung> other) {
+        return new Ladder(rungs.stream().map(other).toList(), ratioLimit, school, scratchLeftUm, minutes, missing);
+    }
+
     /** Whether every rung was found. */
     public boolean whole() {
         return missing.isEmpty();

@@ -40,6 +40,20 @@ public record Rung(
         String stage,
         String note) {
 
+    /** A copy held by another tool, moved {@code how}, with another note. */
+    public Rung by(Tool other, String how, String what) {
+        return new Rung(
+                id, leg, paper, grading, grade, itemId, grainUm, ratio, zone, other, how, sign, minutes, discs, stage,
+                what);
+    }
+
+    /** A copy that stays within {@code other}. */
+    public Rung within(Zone.Kind other) {
+        return new Rung(
+                id, leg, paper, grading, grade, itemId, grainUm, ratio, other, tool, motion, sign, minutes, discs,
+                stage, note);
+    }
+
     /** A copy on another paper. */
     Rung on(Paper p) {
         return new Rung(

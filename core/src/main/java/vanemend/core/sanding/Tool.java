@@ -4,7 +4,10 @@ package vanemend.core.sanding;
 public enum Tool {
     DA("DA", "DA", true),
     FLAT_DA("Flat DA", "flat DA", true),
+    /** In plans of earlier releases alone: a soft face follows a run and never levels it. */
     DA_SOFT_FACE("DA, soft face", "DA, soft face", true),
+    DA_HARD_PAD("DA, hard pad", "DA, hard pad", true),
+    AIR_DA_SOFT_FACE("Air DA, soft face", "air DA, soft face", true),
     SLOW_ORBITAL("Slow orbital", "slow orbital", true),
     BELT_OR_DA("Belt or DA", "belt or DA", true),
     FILE_BOARD("File board", "file board", false),

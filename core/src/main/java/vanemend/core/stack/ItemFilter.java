@@ -12,9 +12,13 @@ import vanemend.core.material.MaterialClass.Chemistry;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.MaterialClass.Surface;
 import vanemend.core.material.ShelfItem;
+import vanemend.core.material.UnitSize;
 import vanemend.core.part.MadeOf;
+import vanemend.core.part.Plastic;
+import vanemend.core.part.Tyre;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
+import vanemend.core.verdict.PlasticRow;
 
 /** Hard filters: what rules an item or a class out, each with its rule and a reason. */
 final class ItemFilter {
@@ -63,6 +67,8 @@ final class ItemFilter {
         MaterialClass c = item.materialClass();
         return anywhere(item)
                 .or(() -> surface.flatMap(s -> bond(c, s)))
+                .or(() -> unit(item, c, role))
+                .or(() -> solvent(c, role))
                 .or(() -> heat(item, c))
                 .or(() -> c.chemistry().isMixed() ? clock(item, c, role) : Optional.empty());
     }
@@ -91,6 +97,42 @@ final class ItemFilter {
     static boolean holdsOn(MaterialClass c, Surface surface) {
         return c.bondsTo().contains(surface)
                 || surface == Surface.ABS && c.bondsTo().contains(Surface.STYRENIC);
+    }
+
+    /** A unit fills every injury of this tyre, by the sizes on its label. */
+    private Optional<Reason> unit(ShelfItem item, MaterialClass c, Role role) {
+        if (role != Role.REINFORCE || !(need.part().substrate() instanceof Tyre tyre)) {
+            return Optional.empty();
+        }
+        double across = need.injuryMm();
+        Optional<UnitSize> size = item.unitSize();
+        if (size.isEmpty()) {
+            return reason(
+                    "no-unit-size", () -> "its sizes are not on file: read stem, patch and tyre class off its label");
+        }
+        return size.get().fits(across, tyre.use())
+                ? Optional.empty()
+                : reason(
+                        "tyre-unit",
+                        () -> "its stem fills " + Text.of(size.get().stemMm(), "mm") + " in a tyre for "
+                                + size.get().use().word() + ", not " + Text.of(across, "mm") + " in one for "
+                                + tyre.use().word());
+    }
+
+    /** What cleans a plastic: alcohol alone where solvents craze it, its cleaner elsewhere. */
+    private Optional<Reason> solvent(MaterialClass c, Role role) {
+        if (role != Role.CLEAN || !(need.part().substrate() instanceof Plastic p)) {
+            return Optional.empty();
+        }
+        boolean alcohol = c.role() == Role.WIPE;
+        boolean only = PlasticRow.conditions(p).contains(PlasticRow.Condition.ALCOHOL_ONLY);
+        return alcohol == only
+                ? Optional.empty()
+                : reason(
+                        "alcohol-only",
+                        () -> only
+                                ? "solvent crazes this plastic: alcohol cleans it, nothing stronger"
+                                : "plastics cleaner cleans this plastic; alcohol is for those that solvents craze");
     }
 
     private Optional<Reason> heat(ShelfItem item, MaterialClass c) {

@@ -21,6 +21,8 @@ import vanemend.core.material.MaterialClass;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.MaterialClass.Surface;
 import vanemend.core.material.ShelfItem;
+import vanemend.core.material.UnitSize;
+import vanemend.core.part.MadeOf;
 import vanemend.core.part.SurfaceState;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.MethodId;
@@ -242,7 +244,10 @@ public final class Matcher {
                 }
             }
         }
-        out.sort(Comparator.comparingDouble(Candidate::waitMin)
+        // Of units that fill the injury, the smallest: no more is cut out than has to be.
+        out.sort(Comparator.comparingDouble((Candidate c) ->
+                        c.item().unitSize().map(UnitSize::stemMm).orElse(0.0))
+                .thenComparingDouble(Candidate::waitMin)
                 .thenComparing(c -> c.item().expires().orElse(LocalDate.MAX))
                 .thenComparing(c -> c.item().id()));
         return List.copyOf(out);
@@ -290,6 +295,11 @@ public final class Matcher {
                 .filter(c -> surface.isEmpty() || filter.bond(c, surface.get()).isEmpty())
                 .map(c -> c.name().toLowerCase(Locale.ROOT))
                 .collect(Collectors.joining(" or "));
+        if (need.material() == MadeOf.TYRE && slot.role() == Role.REINFORCE) {
+            return "Nothing on the shelf for reinforce that fills " + Text.of(need.injuryMm(), "mm")
+                    + " in this class of tyre: put " + classes
+                    + " on it, with the sizes of its label. None is planned that is too small.";
+        }
         return "Nothing on the shelf for " + slot.role().word().toLowerCase(Locale.ROOT) + ": put " + classes
                 + " on it.";
     }

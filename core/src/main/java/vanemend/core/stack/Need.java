@@ -67,6 +67,15 @@ public record Need(
         return deep;
     }
 
+    /** The widest injury of a tyre, mm; 0 without any. */
+    public double injuryMm() {
+        return damages.stream()
+                .filter(Injury.class::isInstance)
+                .mapToDouble(d -> ((Injury) d).diameterMm())
+                .max()
+                .orElse(0);
+    }
+
     /** The largest damage across, mm. */
     public double acrossMm() {
         return damages.stream()
@@ -99,6 +108,7 @@ public record Need(
             case COMPOSITE -> Surface.COMPOSITE;
             case POLYOLEFIN -> Surface.POLYOLEFIN;
             case STYRENIC -> abs() ? Surface.ABS : Surface.STYRENIC;
+            case ENGINEERING -> Surface.ENGINEERING;
             case POLYAMIDE -> Surface.POLYAMIDE;
             case FLEXIBLE_THERMOSET -> Surface.FLEXIBLE_THERMOSET;
             case GLASS -> Surface.GLASS;
@@ -111,7 +121,7 @@ public record Need(
         return switch (metal.kind()) {
             case GALVANISED_STEEL -> Surface.GALVANISED;
             case ALUMINIUM -> Surface.ALUMINIUM;
-            case MILD_STEEL, UNKNOWN -> Surface.STEEL;
+            case MILD_STEEL, STAINLESS_STEEL, MAGNESIUM, ZINC, UNKNOWN -> Surface.STEEL;
         };
     }
 

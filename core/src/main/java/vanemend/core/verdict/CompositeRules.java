@@ -23,6 +23,23 @@ final class CompositeRules {
         for (Damage d : c.damages()) {
             judge(c.part(), d, out);
         }
+        c.part().substrate().wallMm().ifPresent(wall -> dish(c, wall, out));
+    }
+
+    /** Thick walls take a dish wider than a hand is used to grinding. */
+    private static void dish(JudgedRepair c, double wallMm, Findings out) {
+        double deep = c.damages().stream()
+                .mapToDouble(d -> CompositeDepth.opened(d, wallMm))
+                .max()
+                .orElse(0);
+        Limits.Rule wide = Limits.rule("composite-dish");
+        double past = CompositeDepth.dishMm(deep);
+        double most = wide.upTo().orElseThrow();
+        out.measured(
+                wide,
+                past > most,
+                Findings.mmUnder(past, past > most) + " past the damage for " + Findings.mm(deep)
+                        + " of depth, usual up to " + wide.upToSaid());
     }
 
     private static void judge(Part part, Damage d, Findings out) {

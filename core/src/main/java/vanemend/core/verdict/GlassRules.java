@@ -84,7 +84,7 @@ final class GlassRules {
             usChip(chip);
         }
         if (uk) {
-            ukZone(chip.outline(), chip.inSweep(), chip.spanMm());
+            ukZone(chip);
             if (chip.inSweep() && inA(chip.outline())) {
                 near(Limits.rule("glass-uk-a-near"), chip);
             }
@@ -168,8 +168,10 @@ final class GlassRules {
         out.bears(rule, mm > most ? rule.verdict() : Verdict.Outcome.MEND, said);
     }
 
-    private void ukZone(Geometry damage, boolean inSweep, double mm) {
-        if (!inSweep) {
+    private void ukZone(Chip chip) {
+        Geometry damage = chip.outline();
+        double mm = chip.spanMm();
+        if (!chip.inSweep()) {
             size(Limits.rule("glass-uk-d"), mm);
             return;
         }
@@ -180,6 +182,10 @@ final class GlassRules {
                     a,
                     mm > most ? a.verdict() : Verdict.Outcome.LIMITS,
                     Findings.mmUnder(mm, mm > most) + " of at most " + a.upToSaid());
+            return;
+        }
+        if (chip.zoneC()) {
+            size(Limits.rule("glass-uk-c"), mm);
             return;
         }
         Limits.Rule b = Limits.rule("glass-uk-b");

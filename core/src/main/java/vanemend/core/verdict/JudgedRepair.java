@@ -23,6 +23,7 @@ import vanemend.core.trade.Schools;
  * @param surfaceC hottest the plan would take the surface, °C; the air where nothing heats it
  * @param today for the age of a tyre
  * @param overrules limits of care set aside by a lead
+ * @param takenUm clear that the plan's own papers and polish take beside a run, µm; 0 where there is no way yet
  */
 public record JudgedRepair(
         Part part,
@@ -31,10 +32,16 @@ public record JudgedRepair(
         double surfaceC,
         LocalDate today,
         Schools house,
-        List<Overrule> overrules) {
+        List<Overrule> overrules,
+        double takenUm) {
 
     /** What the part counts as: a plastic that proves to be fibre in resin is judged as composite too. */
     public MadeOf material() {
+        return material(part);
+    }
+
+    /** What {@code part} counts as. */
+    public static MadeOf material(Part part) {
         return switch (part.substrate()) {
             case Metal m -> MadeOf.METAL;
             case Composite c -> MadeOf.COMPOSITE;

@@ -23,6 +23,9 @@ final class MetalRules {
         if (metal.kind() == Metal.Kind.UNKNOWN) {
             out.bears(Limits.rule("any-unidentified"), "");
         }
+        if (metal.kind().passedOn()) {
+            out.bears(Limits.rule("metal-other"), metal.word());
+        }
         if (metal.kind() == Metal.Kind.ALUMINIUM) {
             out.bears(Limits.rule("metal-aluminium"), "");
         }

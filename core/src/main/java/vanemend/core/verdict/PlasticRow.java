@@ -7,6 +7,7 @@ import tools.jackson.databind.JsonNode;
 import vanemend.core.part.Family;
 import vanemend.core.part.Mark;
 import vanemend.core.part.Plastic;
+import vanemend.core.part.Substrate;
 import vanemend.core.trade.DataFile;
 
 /**
@@ -16,6 +17,7 @@ import vanemend.core.trade.DataFile;
  * @param family the family settled by tests; empty for marks
  * @param limit what it asks
  * @param heatCapC hottest its surface may get, °C
+ * @param conditions what becomes a filter of the stack or a step
  * @param shown provenance as shown
  */
 public record PlasticRow(
@@ -25,7 +27,18 @@ public record PlasticRow(
         Verdict.Outcome verdict,
         String limit,
         double heatCapC,
+        List<Condition> conditions,
         String shown) {
+    /** What a plastic asks of the work, beyond its heat cap. */
+    public enum Condition {
+        /** Solvents craze it: alcohol cleans it. */
+        ALCOHOL_ONLY,
+        /** It takes up water: dried before anything is put on it. */
+        DRY_FIRST,
+        /** Cleaner, promoter and adhesive are tried on a hidden spot first. */
+        TRIAL_SPOT
+    }
+
     private static final List<PlasticRow> ROWS = load();
 
     /** All rows in file order. */
@@ -43,6 +56,13 @@ public record PlasticRow(
                 .flatMap(f -> ROWS.stream()
                         .filter(r -> r.family().equals(Optional.of(f)))
                         .findFirst());
+    }
+
+    /** What {@code substrate} asks of the work; nothing where it is no plastic, or none that is listed. */
+    public static List<Condition> conditions(Substrate substrate) {
+        return substrate instanceof Plastic p
+                ? of(p).map(PlasticRow::conditions).orElse(List.of())
+                : List.of();
     }
 
     private static String symbol(Mark.MarkLayer layer) {
@@ -69,6 +89,11 @@ public record PlasticRow(
                         Verdict.Outcome.valueOf(DataFile.text(row, "verdict")),
                         DataFile.words(row, "limit"),
                         row.get("heatCapC").asDouble(),
+                        row.has("conditions")
+                                ? DataFile.texts(row, "conditions").stream()
+                                        .map(Condition::valueOf)
+                                        .toList()
+                                : List.of(),
                         DataFile.provenance(row).shown()));
             }
         }

@@ -23,15 +23,28 @@ final class TyreRules {
         boolean truck = tyre.use() == Tyre.Use.TRUCK;
         boolean placed = truck ? placedTruck(tyre, i, out) : placedCar(tyre, i, out);
         Limits.Rule slant = Limits.rule("tyre-slant-out");
-        boolean slanted = !inCrown(tyre, i.innerXMm(), 0);
+        boolean slanted = !Crown.holds(tyre, i.innerXMm(), 0);
         if (i.place() == Injury.Place.CROWN) {
             out.measured(
-                    slant, slanted, "inner end " + Findings.mm(offset(tyre, i.innerXMm())) + " from the centre line");
+                    slant,
+                    slanted,
+                    "inner end " + Findings.mm(Crown.offset(tyre, i.innerXMm())) + " from the centre line"
+                            + (i.innerRead()
+                                    ? ", as measured"
+                                    : ", worked from the angle through " + Findings.mm(tyre.crownMm())
+                                            + (tyre.crownRead() ? " of crown" : " of crown (usual, recalled)")
+                                            + ", towards the worse side"));
         }
         Limits.Rule size = Limits.rule(truck ? "tyre-size-truck" : "tyre-size");
         double most = size.upTo().orElseThrow();
         boolean large = i.diameterMm() > most;
-        out.measured(size, large, Text.underMost(i.diameterMm(), "mm", large) + " of at most " + size.upToSaid());
+        out.measured(
+                size,
+                large,
+                Text.underMost(i.diameterMm(), "mm", large) + " of at most " + size.upToSaid()
+                        + (truck
+                                ? ""
+                                : "; " + Text.book("tyre.size-in-inches") + " is printed too: the stricter holds"));
         Limits.Rule angle = Limits.rule("tyre-angle");
         double square = angle.upTo().orElseThrow();
         out.measured(
@@ -52,12 +65,12 @@ final class TyreRules {
         out.met(place, "in the crown");
         Limits.Rule crown = Limits.rule("tyre-crown");
         double most = crown.upTo().orElseThrow() * tyre.treadWidthMm();
-        double edge = edge(tyre, i);
-        boolean inside = inCrown(tyre, i.xMm(), i.diameterMm());
+        double edge = Crown.edge(tyre, i.xMm(), i.diameterMm());
+        boolean inside = Crown.holds(tyre, i.xMm(), i.diameterMm());
         out.measured(
                 crown,
                 !inside,
-                Findings.mm(offset(tyre, i.xMm())) + " from the centre line of at most "
+                Findings.mm(Crown.offset(tyre, i.xMm())) + " from the centre line of at most "
                         + Findings.mm(Findings.floor1(most))
                         + "; " + Findings.mm(edge) + " from the belt edge of at least "
                         + Findings.mm(crown.from().orElseThrow()));
@@ -67,7 +80,7 @@ final class TyreRules {
     private static boolean placedTruck(Tyre tyre, Injury i, Findings out) {
         Limits.Rule place = Limits.rule("tyre-place-truck");
         double least = place.from().orElseThrow();
-        double edge = edge(tyre, i);
+        double edge = Crown.edge(tyre, i.xMm(), i.diameterMm());
         boolean ok = i.place() == Injury.Place.CROWN && edge >= least;
         out.measured(
                 place,
@@ -76,26 +89,6 @@ final class TyreRules {
                         ? Findings.mmOver(edge, edge < least) + " from the tread edge, at least " + place.fromSaid()
                         : "injury in the " + i.place().word());
         return ok;
-    }
-
-    private static double offset(Tyre tyre, double x) {
-        return Math.abs(x - tyre.treadWidthMm() / 2);
-    }
-
-    /** From the injury's rim to the edge of the tread, where the belt ends at the latest. */
-    private static double edge(Tyre tyre, Injury i) {
-        return tyre.treadWidthMm() / 2 - offset(tyre, i.xMm()) - i.diameterMm() / 2;
-    }
-
-    private static boolean inCrown(Tyre tyre, double x, double across) {
-        if (tyre.use() == Tyre.Use.TRUCK) {
-            return tyre.treadWidthMm() / 2 - offset(tyre, x) - across / 2
-                    >= Limits.rule("tyre-place-truck").from().orElseThrow();
-        }
-        Limits.Rule crown = Limits.rule("tyre-crown");
-        return offset(tyre, x) <= crown.upTo().orElseThrow() * tyre.treadWidthMm()
-                && tyre.treadWidthMm() / 2 - offset(tyre, x) - across / 2
-                        >= crown.from().orElseThrow();
     }
 
     private static void tread(Tyre tyre, Findings out) {

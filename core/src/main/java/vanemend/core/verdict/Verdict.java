@@ -63,6 +63,13 @@ public record Verdict(Outcome outcome, List<Finding> findings, List<String> besi
             boolean care,
             Optional<Overrule> overruled) {}
 
+    /** The rule that says no, worst first; none where it mends, or where only answers are missing. */
+    public Optional<Finding> refusal() {
+        return findings.stream()
+                .filter(f -> f.bears() && !f.asks() && f.outcome().compareTo(Outcome.LIMITS) > 0)
+                .findFirst();
+    }
+
     /** Whether a plan may be made. */
     public boolean mends() {
         return outcome == Outcome.MEND || outcome == Outcome.LIMITS;

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import vanemend.core.Seeds;
 import vanemend.core.TestShop;
 import vanemend.core.material.ShelfFile.Outcome;
+import vanemend.core.part.Tyre;
 
 @DisplayName("the shelf as a file: line by line, and nothing lost on the way out and in")
 class ShelfFileTest {
@@ -47,7 +48,10 @@ class ShelfFileTest {
                     maybe(r, x -> 1 + tenth(x, 900)),
                     maybe(r, x -> 1 + tenth(x, 20)),
                     maybe(r, x -> 1 + tenth(x, 9)),
-                    maybe(r, x -> 1 + tenth(x, 9))));
+                    maybe(r, x -> 1 + tenth(x, 9)),
+                    c.bondsTo().contains(MaterialClass.Surface.RUBBER)
+                            ? maybe(r, x -> new UnitSize(3 + tenth(x, 7), 30 + tenth(x, 60), Tyre.Use.TRUCK))
+                            : Optional.empty()));
         }
         return out;
     }

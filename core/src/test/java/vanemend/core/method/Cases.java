@@ -30,10 +30,11 @@ public final class Cases {
             "{kind: CHIP, xMm: 640, yMm: 520, lengthMm: 6, chip: {type: STAR, spanMm: 13, pitMm: 2.5, inSweep: true}}";
     private static final String TYRE = "{name: Rear tyre, widthMm: 178, heightMm: 360, made: {material: TYRE, use: CAR,"
             + " treadDepthMm: 4.6, dateCode: '3523', speed: R, position: REAR}}";
-    private static final String FILM = "{name: Arm cover, widthMm: 420, heightMm: 180, made: {material: FILM},"
-            + " coats: [{kind: PRIMER_SURFACER}, {kind: BASE}, {kind: CLEAR}]}";
+    private static final String FILM =
+            "{name: Arm cover, widthMm: 420, heightMm: 180, made: {material: FILM, filmOver: PLASTIC},"
+                    + " coats: [{kind: PRIMER_SURFACER}, {kind: BASE}, {kind: CLEAR}]}";
     private static final String RUN =
-            "{kind: RUN, xMm: 210, yMm: 92, lengthMm: 64, widthMm: 9, angleDeg: 82, film: {peakUm: 176, soundUm: 58, totalUm: 128}}";
+            "{kind: RUN, xMm: 210, yMm: 92, lengthMm: 64, widthMm: 9, angleDeg: 82, film: {peakUm: 176, totalUm: 128, underUm: 70, gauge: ULTRASONIC}}";
     private static final String TRIM =
             "{name: Console, widthMm: 480, heightMm: 210, made: {material: PLASTIC, mark: '>PC+ABS<', thicknessMm: 2.5}}";
     private static final String DIVOT =

@@ -78,7 +78,8 @@ class TwoPartTest {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.ofNullable(byVolume),
-                Optional.ofNullable(byWeight));
+                Optional.ofNullable(byWeight),
+                Optional.empty());
     }
 
     @Test

@@ -26,6 +26,7 @@ import vanemend.core.plan.Workup;
 import vanemend.core.record.Deviation;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.record.Used;
+import vanemend.core.sanding.FilmBudget;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
@@ -399,13 +400,14 @@ class BesideTheTechnicianTest {
     void filmStops() {
         Walk w = Walk.of("run-block");
         w.to("film");
-        double sound = w.plan().budget().orElseThrow().soundUm();
+        FilmBudget budget = w.plan().budget().orElseThrow();
+        double sound = budget.shown(budget.soundUm());
         w.read(Quantity.FILM_UM, sound);
         w.read(Quantity.FILM_UM, sound + 4);
         assertThat(w.state().findings())
                 .singleElement()
                 .satisfies(f -> assertThat(f.stops()).isFalse());
-        w.read(Quantity.FILM_UM, w.plan().budget().orElseThrow().leastUm() - 1);
+        w.read(Quantity.FILM_UM, budget.shown(budget.leastUm()) - 1);
         assertThat(w.state().findings()).singleElement().satisfies(f -> {
             assertThat(f.stops()).isTrue();
             assertThat(f.said()).startsWith("Clear too thin");

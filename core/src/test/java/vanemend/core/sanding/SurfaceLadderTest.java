@@ -9,6 +9,8 @@ import java.util.Map;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import vanemend.core.TestShop;
+import vanemend.core.damage.Oval;
+import vanemend.core.damage.PaintRun;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Cases;
@@ -103,20 +105,24 @@ class SurfaceLadderTest {
     void filmBudget() {
         Ladder ladder =
                 work("run-block", TestShop.fullShelf()).plan().orElseThrow().ladder();
-        FilmBudget b = FilmBudget.of(58, 40, ladder);
+        FilmBudget b = budget(58, ladder);
         assertThat(b.left().getFirst().paper()).isEqualTo("P800");
         assertThat(b.left().getLast().paper()).isEqualTo("polish");
         assertThat(b.endUm()).isCloseTo(48, within(0.5));
-        assertThat(b.holds()).isTrue();
+        assertThat(b.takenUm()).isCloseTo(58 - b.endUm(), within(1e-9));
+        assertThat(b.shown(b.endUm())).isCloseTo(b.endUm() + 70, within(1e-9));
         assertThat(b.said()).startsWith("Safe");
-        assertThat(FilmBudget.of(54, 40, ladder).said()).startsWith("Tight");
-        FilmBudget thin = FilmBudget.of(45, 40, ladder);
-        assertThat(thin.holds()).isFalse();
-        assertThat(thin.said()).startsWith("Too thin from P1200 on");
-        assertThat(FilmBudget.of(8, 40, ladder).said()).contains("cut through at");
+        assertThat(budget(54, ladder).said()).startsWith("Tight");
+        assertThat(budget(45, ladder).said()).startsWith("Too thin from P1200 on");
+        assertThat(budget(8, ladder).said()).contains("cut through at");
         for (int i = 1; i < b.left().size(); i++) {
             assertThat(b.left().get(i).um()).isLessThan(b.left().get(i - 1).um());
         }
+    }
+
+    private static FilmBudget budget(double soundUm, Ladder ladder) {
+        PaintRun run = new PaintRun(new Oval(100, 100, 60, 12, 0), 200, 70 + soundUm, 70, true);
+        return FilmBudget.of(run, run.heightUm(), 40, ladder);
     }
 
     @Test
@@ -125,9 +131,9 @@ class SurfaceLadderTest {
         for (Map.Entry<Integer, String> e :
                 Map.of(215, "P320", 176, "P400", 150, "P600").entrySet()) {
             RepairDraft high = TestShop.job(
-                    "{widthMm: 420, heightMm: 180, made: {material: FILM}, coats: [{kind: BASE}, {kind: CLEAR}]}",
+                    "{widthMm: 420, heightMm: 180, made: {material: FILM, filmOver: STEEL}, coats: [{kind: BASE}, {kind: CLEAR}]}",
                     "{kind: RUN, xMm: 210, yMm: 92, lengthMm: 64, widthMm: 9, film: {peakUm: " + e.getKey()
-                            + ", soundUm: 58, totalUm: 128}}");
+                            + ", totalUm: 128, underUm: 70, gauge: MAGNETIC}}");
             Workup w = TestShop.workup(high, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
             assertThat(w.plan().orElseThrow().ladder().rungs().getFirst().paper())
                     .as(d + " " + e)

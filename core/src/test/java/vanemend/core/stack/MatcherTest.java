@@ -42,7 +42,7 @@ class MatcherTest {
     private static final String DIVOT = "{kind: DIVOT, xMm: 300, yMm: 250, lengthMm: 12, widthMm: 8, depthMm: 1}";
     private static final String RESIDUE = "{kind: RESIDUE, xMm: 300, yMm: 250, lengthMm: 90, widthMm: 30}";
     private static final String RUN =
-            "{kind: RUN, xMm: 300, yMm: 250, lengthMm: 60, widthMm: 12, film: {peakUm: 180, soundUm: 70, totalUm: 130}}";
+            "{kind: RUN, xMm: 300, yMm: 250, lengthMm: 60, widthMm: 12, film: {peakUm: 180, totalUm: 130, underUm: 60, gauge: BOTH}}";
     private static final String CHIP =
             "{kind: CHIP, xMm: 600, yMm: 250, lengthMm: 8, chip: {type: STAR, spanMm: 10, pitMm: 3, inSweep: true}}";
     private static final String INJURY =
@@ -69,7 +69,7 @@ class MatcherTest {
         JOBS.put(
                 "{made: {material: TYRE, use: CAR, treadDepthMm: 5, dateCode: '1024', speed: T, position: REAR}}",
                 List.of(INJURY, INJURY.replace("angleDeg: 10", "angleDeg: 30")));
-        JOBS.put("{made: {material: FILM}}", List.of(RUN));
+        JOBS.put("{made: {material: FILM, filmOver: STEEL}}", List.of(RUN));
     }
 
     private static Workup at(RepairDraft draft, HouseRules house, List<ShelfItem> shelf) {
@@ -183,13 +183,16 @@ class MatcherTest {
         boolean plastic = draft.part().material() == MadeOf.PLASTIC;
         assertThat(plastic
                         && (classes.contains("body-filler")
+                                || classes.contains("body-filler-rated")
                                 || classes.contains("finishing-putty")
                                 || classes.contains("pinhole-sealer")
                                 || classes.contains("glass-fibre-filler")))
                 .as("polyester or sealer on plastic")
                 .isFalse();
         if (classes.contains("glass-fibre-filler")) {
-            assertThat(classes).as("fibre filler is never the finish").contains("body-filler");
+            assertThat(classes)
+                    .as("fibre filler is never the finish")
+                    .containsAnyOf("body-filler", "body-filler-rated");
         }
         String mark = draft.part().made().mark();
         if (classes.contains("solvent-resin")) {

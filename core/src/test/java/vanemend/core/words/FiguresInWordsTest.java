@@ -81,6 +81,8 @@ class FiguresInWordsTest {
             "⟦60 min⟧",
             "⟦90 min⟧",
             "⟦24 h⟧",
+            "⟦6 mm⟧",
+            "⟦10 mm⟧",
             "⟦48 h⟧",
             // rounded or counted
             "⟦0.5 min⟧",

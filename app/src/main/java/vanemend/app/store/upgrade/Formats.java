@@ -11,7 +11,7 @@ import vanemend.core.record.RecordFile;
  */
 public final class Formats {
     /** Format of plans that are started now. */
-    public static final int PLAN = 4;
+    public static final int PLAN = 5;
 
     /** Format of events that are taken now. */
     public static final int EVENT = 4;
@@ -32,6 +32,9 @@ public final class Formats {
         }
         if (format < 4) {
             PlanFormat3.upgrade(plan);
+        }
+        if (format < 5) {
+            PlanFormat4.upgrade(plan);
         }
     }
 
@@ -55,11 +58,20 @@ public final class Formats {
             }
             case RecordFile.FORMAT_2 -> plan(2, (ObjectNode) file.get("frozen"));
             case RecordFile.FORMAT_3 -> plan(3, (ObjectNode) file.get("frozen"));
+            case RecordFile.FORMAT_4 -> {
+                plan(4, (ObjectNode) file.get("frozen"));
+                file.path("anew").forEach(p -> plan(4, (ObjectNode) p));
+            }
             default -> {
                 return;
             }
         }
         file.put("format", RecordFile.FORMAT);
+    }
+
+    /** Brings a draft of work that has not begun to today's; one that is today's stays as it is. */
+    public static void draft(ObjectNode draft) {
+        PlanFormat4.draft(draft);
     }
 
     private static void readingsByWhatTheyAre(JsonNode events) {

@@ -58,7 +58,7 @@ public final class AbsRebuild extends MethodPage {
                 .active(TradeBook.value("minutes.wash-part"))
                 .caution("solvent"));
         wash(Zone.Kind.BACK_CLEAN, "The remover's oil has to go: resin does not bite through it.");
-        add(clean("clean", "Plastics cleaner, both sides", "No acetone: it eats ABS.", Zone.Kind.BACK_CLEAN));
+        add(clean("clean", "Clean both sides", "No acetone: it eats ABS.", Zone.Kind.BACK_CLEAN));
     }
 
     private void hold() {

@@ -14,7 +14,6 @@ import vanemend.core.method.Watch;
 import vanemend.core.method.Weight;
 import vanemend.core.sanding.FilmBudget;
 import vanemend.core.sanding.Rung;
-import vanemend.core.sanding.Tool;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
@@ -73,7 +72,8 @@ public final class ClearRun extends MethodPage {
         add(look(
                         "film",
                         "Film budget",
-                        "Gauge, five readings beside the run and on its peak. " + budget.said(),
+                        "Gauge, " + Text.book("film.readings") + " places beside the run and on its peak. " + total()
+                                + "To level: " + um(budget.toLevelUm()) + ". " + budget.said(),
                         Zone.Kind.LEVEL,
                         gate(
                                         "Readings as typed, budget holds?",
@@ -84,13 +84,14 @@ public final class ClearRun extends MethodPage {
                                 .reading(Quantity.FILM_UM))
                 .watches(film("film"))
                 .layer("clear")
-                .figure(Text.of(Math.round(budget.soundUm()), "µm"))
+                .figure(um(budget.shown(budget.soundUm())))
                 .asks(Quantity.FILM_UM));
         loop(
                 "read-again",
                 "Read the film again",
-                step("read", Kind.DO, "Five readings each, type the lowest")
-                        .detail("The lowest beside the run is what the budget is worked from.")
+                step("read", Kind.DO, "Read beside the run, type the lowest")
+                        .detail("In " + Text.book("film.readings")
+                                + " places. The lowest is what the budget is worked from. " + total())
                         .zone(Zone.Kind.LEVEL)
                         .tool("Film gauge")
                         .asks(Quantity.FILM_UM)
@@ -98,7 +99,27 @@ public final class ClearRun extends MethodPage {
         add(clean("clean", "Degrease", "Silicone stops the putty holding.", Zone.Kind.CLEAN));
     }
 
+    /** What a gauge shows, and what of it is clear. */
+    private String total() {
+        return "It shows total film: " + um(budget.underUm()) + " of it lies beneath the clear. ";
+    }
+
+    private static String um(double v) {
+        return Text.of(Math.round(v), "µm");
+    }
+
     private void shield() {
+        String paper = "P" + Math.round(TradeBook.value("clear.shield-scuff"));
+        add(step("scuff", Kind.SAND, "Dull the clear where the shield will lie")
+                .detail("By hand, a soft pad, " + paper + ": no gloss left under the shield, none sanded past it.")
+                .zone(Zone.Kind.SHIELD)
+                .layer("clear")
+                .tool("Hand pad")
+                .paper(paper)
+                .active(TradeBook.value("minutes.scuff"))
+                .caution("dust")
+                .acts(Act.DULL));
+        add(dustOff("scuff-dust", Zone.Kind.SHIELD));
         mixAndSpread(
                 kit.mix("shield"),
                 "shield",
@@ -114,20 +135,19 @@ public final class ClearRun extends MethodPage {
         for (Rung r : kit.ladder().rungs()) {
             OptionalDouble um = budget.after(r.id());
             String left = um.isPresent()
-                    ? Text.of(Math.round(um.getAsDouble()), "µm") + " of clear left after it."
+                    ? um(um.getAsDouble()) + " of clear left after it: the gauge shows "
+                            + um(budget.shown(um.getAsDouble())) + "."
                     : "The shield takes it, not the clear.";
             add(step(
                             r.id(),
                             Kind.SAND,
-                            first(r.paper()) + " damp by "
-                                    + (r.tool() == Tool.HAND_BLOCK
-                                            ? "block"
-                                            : r.tool().word()))
+                            first(r.paper()) + (r.note().isEmpty() ? "" : " " + r.note()) + " by "
+                                    + r.tool().within())
                     .detail(first(r.motion()) + ". " + left)
                     .zone(r.zone())
                     .layer("clear")
                     .tool(r.tool().word())
-                    .paper(r.paper() + ", damp")
+                    .paper(r.paper() + (r.note().isEmpty() ? "" : ", " + r.note()))
                     .amount(r.discs() + (r.discs() == 1 ? " disc" : " discs"))
                     .active(r.minutes())
                     .caution("dust")
@@ -136,7 +156,8 @@ public final class ClearRun extends MethodPage {
             add(look(
                             FilmBudget.gateOf(r.id()),
                             "Run height left, no base showing",
-                            "Dry it, light from the side, gauge beside the run.",
+                            "Dry it, light from the side, gauge beside the "
+                                    + (FilmBudget.guarded(r) ? "shield. " : "run. ") + total(),
                             Zone.Kind.LEVEL,
                             gate(
                                             "Lower than before, no base, no edge thin?",
@@ -151,7 +172,7 @@ public final class ClearRun extends MethodPage {
                                             branch("high", "Still standing", "the same grade again", "same-again"))
                                     .reading(Quantity.FILM_UM))
                     .watches(film(FilmBudget.gateOf(r.id())))
-                    .figure(Text.of(Math.round(um.orElse(budget.soundUm())), "µm"))
+                    .figure(um(budget.shown(um.orElse(budget.soundUm()))))
                     .asks(Quantity.FILM_UM));
         }
         loop(
@@ -166,7 +187,7 @@ public final class ClearRun extends MethodPage {
                         .acts(Act.PAPER));
     }
 
-    /** The clear beside the run, as thin as it may be at {@code gate}: what the grades to come take stays over the minimum. */
+    /** The film beside the run as a gauge shows it, as thin as it may be at {@code gate}: what the grades to come take stays over the minimum. */
     private Watch film(String gate) {
         double now = budget.left().stream()
                 .filter(l -> l.gate().equals(gate))
@@ -180,16 +201,17 @@ public final class ClearRun extends MethodPage {
                         "limit.film-thin.from",
                         Weight.STOP,
                         "Clear too thin to go on",
-                        "The grades to come would leave less than the least. What is cut through cannot be polished back.")
+                        total()
+                                + "The grades to come would leave less clear than the least. What is cut through cannot be polished back.")
                 // To the tenth a gauge shows, never less.
-                .at(Math.ceil((budget.leastUm() + now - budget.endUm()) * 10 - 1e-9) / 10)
+                .at(Math.ceil(budget.shown(budget.leastUm() + now - budget.endUm()) * 10 - 1e-9) / 10)
                 .liftedBy((int) TradeBook.value("film.readings"))
                 .ofCare();
     }
 
     private void polish() {
         add(step("polish", Kind.DO, "Polish")
-                .detail("Off the edges; let it cool between passes. " + Text.of(Math.round(budget.endUm()), "µm")
+                .detail("Off the edges; let it cool between passes. " + um(budget.endUm())
                         + " of clear left at the end.")
                 .zone(Zone.Kind.LEVEL)
                 .layer("clear")

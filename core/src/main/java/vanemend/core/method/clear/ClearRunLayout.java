@@ -1,6 +1,8 @@
 package vanemend.core.method.clear;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import vanemend.core.damage.PaintRun;
 import vanemend.core.footprint.Footprint;
 import vanemend.core.footprint.Grown;
@@ -15,6 +17,7 @@ import vanemend.core.mix.Portion;
 import vanemend.core.sanding.FilmBudget;
 import vanemend.core.sanding.Ladder;
 import vanemend.core.sanding.Leg;
+import vanemend.core.sanding.Rung;
 import vanemend.core.sanding.SurfaceLadder;
 import vanemend.core.sanding.Tool;
 import vanemend.core.section.Cut;
@@ -29,32 +32,42 @@ final class ClearRunLayout extends Layout {
     private static final int LAST = 3000;
 
     private final PaintRun run;
+    private final double heightUm;
+    private final Footprint f;
+    private final Ladder ladder;
+    private final FilmBudget budget;
 
+    /** Worked for all runs as one: from the thinnest clear beside any of them, as high as the highest stands. */
     ClearRunLayout(Job job, List<String> blockers) {
         super(job, blockers);
-        this.run = job.all(PaintRun.class).stream()
-                .max(java.util.Comparator.comparingDouble(PaintRun::peakUm))
-                .orElseThrow();
-    }
-
-    /** How high the run stands over its surroundings, µm. */
-    private double heightUm() {
-        return Math.max(0, run.peakUm() - run.totalUm());
-    }
-
-    private int firstGrade() {
-        return heightUm() >= value("clear.severe") ? 320 : heightUm() >= value("clear.severe") / 2 ? 400 : 600;
-    }
-
-    @Override
-    public Laid laid() {
-        Footprint f = Grown.on(part(), job.outline())
+        List<PaintRun> runs = job.all(PaintRun.class);
+        this.run =
+                runs.stream().min(Comparator.comparingDouble(PaintRun::soundUm)).orElseThrow();
+        this.heightUm = runs.stream().mapToDouble(PaintRun::heightUm).max().orElseThrow();
+        this.f = Grown.on(part(), job.outline())
                 .out(Zone.Kind.SHIELD, value("clear.shield-past"))
                 .fine(Zone.Kind.LEVEL, value("clear.level-past"))
                 .out(Zone.Kind.CLEAN, value("clear.level-past") + value("dent.clean-past"))
                 .footprint();
+        this.ladder = byHand(papers());
+        this.budget =
+                FilmBudget.of(run, heightUm, Limits.rule("film-run").from().orElseThrow(), ladder);
+    }
+
+    private int firstGrade() {
+        return heightUm >= value("clear.severe") ? 320 : heightUm >= value("clear.severe") / 2 ? 400 : 600;
+    }
+
+    /** The same sum for verdict, plan and run. */
+    @Override
+    public Optional<FilmBudget> film() {
+        return Optional.of(budget);
+    }
+
+    /** Every grade, on what is hard until the run is level: a soft face follows it and never levels it. */
+    private Ladder papers() {
         boolean machine = job.house().is("run-in-clear", "machine");
-        double stock = heightUm() * UM * f.areaMm2(Zone.Kind.DAMAGE) / 2
+        double stock = heightUm * UM * f.areaMm2(Zone.Kind.DAMAGE) / 2
                 + value("clear.shield-height") * f.areaMm2(Zone.Kind.SHIELD) / 2;
         Leg down = new Leg(
                 "cut",
@@ -68,20 +81,30 @@ final class ClearRunLayout extends Layout {
                 Zone.Kind.SHIELD,
                 Zone.Kind.LEVEL,
                 Zone.Kind.LEVEL,
-                machine ? Tool.DA_SOFT_FACE : Tool.HAND_BLOCK,
+                machine ? Tool.DA_HARD_PAD : Tool.HAND_BLOCK,
                 machine ? "flat, slow, off the edges" : "block flat, water with a drop of soap, one direction a grade",
                 "last grade's lines gone",
-                true,
+                !machine,
                 Leg.Grades.EVERY);
-        Ladder ladder = byHand(SurfaceLadder.of(
-                f, job.stack().papers(), List.of(down), job.house().label("run-in-clear")));
-        double least = Limits.rule("film-run").from().orElseThrow();
-        FilmBudget budget = FilmBudget.of(run.soundUm(), least, ladder);
+        Ladder all = SurfaceLadder.of(
+                f, job.stack().papers(), List.of(down), job.house().label("run-in-clear"));
+        // What levels the run stays on the shield: past it there is nothing to guard the clear.
+        Ladder guarded = all.with(r -> FilmBudget.guarded(r) ? r.within(Zone.Kind.SHIELD) : r);
+        double finest = all.rungs().stream().mapToDouble(Rung::grainUm).min().orElse(0);
+        return machine
+                ? guarded.with(r -> r.grainUm() > finest
+                        ? r
+                        : r.by(
+                                Tool.AIR_DA_SOFT_FACE,
+                                "flat, slow, off the edges; driven by air, a mains tool never with water",
+                                "damp"))
+                : guarded;
+    }
+
+    @Override
+    public Laid laid() {
         if (blockers.isEmpty()) {
             ladderHolds(ladder);
-            if (!budget.holds()) {
-                blockers.add("Film budget: " + budget.said());
-            }
             double tight = value("clear.shield-height");
             FillVolume volume = FillVolume.of(
                     0, f.areaMm2(Zone.Kind.DAMAGE), f.areaMm2(Zone.Kind.SHIELD), tight, 0, 0, value("mix.board-loss"));
@@ -91,19 +114,18 @@ final class ClearRunLayout extends Layout {
             amounts.coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
         }
         return laid(
-                        "clear coat, " + Text.of(Math.round(run.soundUm()), "µm"),
-                        f,
-                        section(f),
-                        ladder,
-                        () -> ClearRun.lay(kit(f, ladder), budget))
-                .within(budget);
+                "clear coat, " + Text.of(Math.round(run.soundUm()), "µm"),
+                f,
+                section(),
+                ladder,
+                () -> ClearRun.lay(kit(f, ladder), budget));
     }
 
-    private Section section(Footprint f) {
+    private Section section() {
         double[] ends = ends(f, Zone.Kind.LEVEL);
         double clear = run.soundUm() * UM;
-        double under = Math.max(20, run.totalUm() - run.soundUm()) * UM;
-        double high = heightUm() * UM;
+        double under = run.underUm() * UM;
+        double high = heightUm * UM;
         double reach = Math.min(run.place().lengthMm(), run.place().widthMm()) / 2;
         Taper on = new Taper(f.zone(Zone.Kind.DAMAGE).shape(), reach, false, cutY());
         Taper shield = new Taper(f.zone(Zone.Kind.SHIELD).shape(), value("clear.shield-past"), false, cutY());

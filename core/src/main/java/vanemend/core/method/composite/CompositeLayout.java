@@ -2,10 +2,6 @@ package vanemend.core.method.composite;
 
 import java.util.ArrayList;
 import java.util.List;
-import vanemend.core.damage.Crack;
-import vanemend.core.damage.Damage;
-import vanemend.core.damage.Hairline;
-import vanemend.core.damage.Scratch;
 import vanemend.core.footprint.Dish;
 import vanemend.core.footprint.Footprint;
 import vanemend.core.footprint.Grown;
@@ -30,6 +26,7 @@ import vanemend.core.sanding.Tool;
 import vanemend.core.section.PanelSection;
 import vanemend.core.section.Section;
 import vanemend.core.trade.Text;
+import vanemend.core.verdict.CompositeDepth;
 
 /** Composite, two-sided: cloth at the back, a pyramid of plies in a dish, cream. */
 final class CompositeLayout extends Layout {
@@ -41,23 +38,13 @@ final class CompositeLayout extends Layout {
     CompositeLayout(Job job, List<String> blockers) {
         super(job, blockers);
         this.wallMm = job.part().substrate().wallMm().orElseThrow();
-        double deep = job.damages().stream().mapToDouble(this::deep).max().orElse(wallMm);
-        this.dish = new Dish(
-                job.outline(),
-                part().shape(),
-                Dish.widthMm(deep, value("dish.along.rigid"), value("dish.least"), value("dish.most")),
-                deep);
+        double deep = job.damages().stream()
+                .mapToDouble(d -> CompositeDepth.opened(d, wallMm))
+                .max()
+                .orElse(wallMm);
+        this.dish = new Dish(job.outline(), part().shape(), CompositeDepth.dishMm(deep), deep);
         this.through = deep >= wallMm - 1e-9;
         this.cream = !job.house().is("composite-finish", "one-material");
-    }
-
-    private double deep(Damage d) {
-        return switch (d) {
-            case Scratch s -> Math.min(s.depthMm(), wallMm);
-            case Hairline h -> wallMm * value("dish.outer-share");
-            case Crack c when c.depth() == Crack.Depth.OUTER_LAYER -> wallMm * value("dish.outer-share");
-            default -> wallMm;
-        };
     }
 
     @Override

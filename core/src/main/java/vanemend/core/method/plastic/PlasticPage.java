@@ -21,12 +21,14 @@ abstract class PlasticPage extends MethodPage {
 
     void washAndClean(boolean back) {
         wash(back ? Zone.Kind.BACK_CLEAN : Zone.Kind.CLEAN, "");
+        trialSpot();
         add(clean(
                 "clean",
-                back ? "Plastics cleaner, face and back" : "Plastics cleaner",
+                back ? "Clean face and back" : "Clean the face",
                 (back ? "Mould release, glue and overspray off the back too. " : "")
                         + "On with one cloth, off with another while wet.",
                 back ? Zone.Kind.BACK_CLEAN : Zone.Kind.CLEAN));
+        dryPart();
     }
 
     /** The back sanded dull, and looked at. */

@@ -31,11 +31,13 @@ public final class TrimFinish extends MethodPage {
     /** The steps for glue residue, a divot, or both. */
     static MethodSteps lay(Kit kit, boolean residue, boolean divot) {
         TrimFinish p = new TrimFinish(kit, residue, divot);
+        p.trialSpot();
         if (residue) {
             p.glueOff();
         }
         p.wash(Zone.Kind.CLEAN, "The remover's oil has to go.");
         p.cleanFar("clean");
+        p.dryPart();
         if (divot) {
             p.fill();
         }
@@ -62,7 +64,7 @@ public final class TrimFinish extends MethodPage {
 
     /** Clean, and see that it is. */
     private void cleanFar(String id) {
-        add(clean(id, "Plastics cleaner, far past the repair", "Coatings fail at the uncleaned rim.", Zone.Kind.CLEAN));
+        add(clean(id, "Clean far past the repair", "Coatings fail at the uncleaned rim.", Zone.Kind.CLEAN));
         add(look(
                 id + "-gate",
                 "Watch the cleaner dry",

@@ -12,10 +12,12 @@ import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
 import vanemend.core.method.Watch;
 import vanemend.core.method.Weight;
+import vanemend.core.part.Tyre;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
+import vanemend.core.verdict.Limits;
 
 /** Tyre crown injury: found, marked, measured, cut and buffed from inside, cemented, unit pulled through, stitched and sealed. */
 public final class TyreInjury extends MethodPage {
@@ -31,24 +33,33 @@ public final class TyreInjury extends MethodPage {
      * @param angleDeg from square to the tread, degrees
      * @param acrossMm the injury as entered, mm
      * @param channelMm cutter across, mm
+     * @param steepestDeg steepest angle from square at which its inner end still lies in the crown, degrees
      * @param twoPiece stem and patch apart; a one-piece unit otherwise
      * @param truck truck or bus tyre
      */
-    public record Injury(double angleDeg, double acrossMm, double channelMm, boolean twoPiece, boolean truck) {}
+    public record Injury(
+            double angleDeg, double acrossMm, double channelMm, double steepestDeg, boolean twoPiece, boolean truck) {}
 
+    private final Tyre tyre;
     private final Injury injury;
 
-    private TyreInjury(Kit kit, Injury injury) {
+    private TyreInjury(Kit kit, Tyre tyre, Injury injury) {
         super(kit);
+        this.tyre = tyre;
         this.injury = injury;
     }
 
     /** The steps. */
-    static MethodSteps lay(Kit kit, Injury injury) {
-        TyreInjury p = new TyreInjury(kit, injury);
+    static MethodSteps lay(Kit kit, Tyre tyre, Injury injury) {
+        TyreInjury p = new TyreInjury(kit, tyre, injury);
         p.find();
         p.measure();
         p.buff();
+        p.cut();
+        p.cementChannel();
+        if (injury.twoPiece()) {
+            p.stemIn();
+        }
         p.cement();
         p.unit();
         p.finish();
@@ -65,18 +76,25 @@ public final class TyreInjury extends MethodPage {
 
     private void find() {
         add(step("mark-outside", Kind.DO, "Find it outside, mark it")
-                .detail("Crayon around the object before it is forgotten; note its angle, then take it out.")
+                .detail(
+                        "Crayon around the object, and the tyre against the rim and the valve; note the angle. It stays in.")
                 .zone(Zone.Kind.DAMAGE)
                 .layer("tread")
                 .active(TradeBook.value("minutes.measure"))
                 .caution("tyre")
                 .acts(Act.MARK_OUTSIDE));
-        add(step("object-out", Kind.DO, "Demount, take the object out")
-                .detail("Only now that it is marked. Tyre off the rim, air out, beads dry.")
+        add(step("demount", Kind.DO, "Valve core out, then demount")
+                .detail("All air out first, core in the hand. Then off the rim; beads and rim wiped dry.")
+                .zone(Zone.Kind.CLEAN)
+                .layer("tread")
+                .active(work("minutes.mount"))
+                .caution("tyre")
+                .acts(Act.VALVE_OUT, Act.DEMOUNT));
+        add(step("object-out", Kind.DO, "Take the object out")
+                .detail("Only now: marked, no air in it, off the rim. Its length and slant tell what it went through.")
                 .zone(Zone.Kind.DAMAGE)
                 .layer("tread")
-                .active(TradeBook.value("minutes.per-dent.straighten"))
-                .caution("tyre")
+                .active(TradeBook.value("minutes.measure"))
                 .acts(Act.OBJECT_OUT));
         add(step("mark-inside", Kind.DO, "Mark it inside")
                 .detail("Crayon cross on the liner, outside where the buffing will reach.")
@@ -137,24 +155,6 @@ public final class TyreInjury extends MethodPage {
                 .active(TradeBook.value("minutes.wash"))
                 .caution("solvent")
                 .acts(Act.CLEAN));
-        add(step("cut-inside", Kind.DO, "Cutter from inside, " + cuts())
-                .detail("Along the injury's angle, at most " + Text.book("tyre.cut-rpm")
-                        + ", turning all the way in and out.")
-                .zone(Zone.Kind.CHANNEL)
-                .layer("stem")
-                .tool("Cutter " + Text.of(injury.channelMm(), "mm"))
-                .figure(Text.book("tyre.cut-rpm"))
-                .active(TradeBook.value("minutes.cutter") / 2)
-                .caution("buffing")
-                .acts(Act.CUT_INSIDE));
-        add(step("cut-outside", Kind.DO, "Then from outside, " + cuts())
-                .detail("The same angle. Inside always first: it leaves the liner clean.")
-                .zone(Zone.Kind.CHANNEL)
-                .layer("stem")
-                .tool("Cutter " + Text.of(injury.channelMm(), "mm"))
-                .active(TradeBook.value("minutes.cutter") / 2)
-                .caution("buffing")
-                .acts(Act.CUT_OUTSIDE));
         add(step("template", Kind.DO, "Template outline on the liner")
                 .detail("The unit in hand, centred, and " + mm("tyre.buff-past") + " past it all round.")
                 .zone(Zone.Kind.BUFF)
@@ -168,22 +168,51 @@ public final class TyreInjury extends MethodPage {
                 .layer("liner")
                 .tool("Low-speed buffer, rasp")
                 .figure(Text.book("tyre.buff-rpm"))
-                .active(TradeBook.value("minutes.buff"))
+                .active(work("minutes.buff"))
                 .caution("buffing")
                 .acts(Act.BUFF));
-        add(step("vacuum", Kind.DO, "Brush, vacuum")
+    }
+
+    private void cut() {
+        add(step("cut-inside", Kind.DO, "Cutter from inside, " + cuts())
+                .detail("Along the injury's angle, at most " + Text.book("tyre.cut-rpm")
+                        + ", turning all the way in and out.")
+                .zone(Zone.Kind.CHANNEL)
+                .layer("stem")
+                .tool("Cutter " + Text.of(injury.channelMm(), "mm"))
+                .figure(Text.book("tyre.cut-rpm"))
+                .active(work("minutes.cutter") / 2)
+                .caution("buffing")
+                .acts(Act.CUT_INSIDE));
+        add(step("cut-outside", Kind.DO, "Then from outside, " + cuts())
+                .detail("The same angle. Inside always first: it leaves the liner clean.")
+                .zone(Zone.Kind.CHANNEL)
+                .layer("stem")
+                .tool("Cutter " + Text.of(injury.channelMm(), "mm"))
+                .active(work("minutes.cutter") / 2)
+                .caution("buffing")
+                .acts(Act.CUT_OUTSIDE));
+        add(vacuum("vacuum"));
+    }
+
+    private double work(String id) {
+        return TradeBook.value(id) * (injury.truck() ? TradeBook.value("tyre.truck-share") : 1);
+    }
+
+    private StepBuilder vacuum(String id) {
+        return step(id, Kind.DO, "Brush, vacuum")
                 .detail("Never touch the buffed face, no compressed air: it carries oil.")
                 .zone(Zone.Kind.BUFF)
                 .layer("liner")
                 .active(TradeBook.value("minutes.wipe"))
-                .acts(Act.WIPE_AGAIN));
+                .acts(Act.WIPE_AGAIN);
     }
 
     private String cuts() {
         return Text.book(injury.truck() ? "tyre.cuts-truck" : "tyre.cuts");
     }
 
-    private void cement() {
+    private void cementChannel() {
         add(step("cement-channel", Kind.DO, "Cement the channel, leave the tool in")
                 .detail(Text.book("tyre.cement-channel") + " at least, " + Text.book("tyre.cement-channel-most")
                         + " at most. The tool stays in until the unit is fed.")
@@ -194,6 +223,33 @@ public final class TyreInjury extends MethodPage {
                 .active(TradeBook.value("minutes.promote"))
                 .caution("solvent")
                 .acts(Act.CEMENT_CHANNEL));
+    }
+
+    /** Stem of two pieces: in, level and clean before the liner sees cement; nothing is rasped after it. */
+    private void stemIn() {
+        add(step("stem-in", Kind.DO, "Cement the stem, pull it through")
+                .detail("Cement on the stem only; along the injury's angle, until it stands proud inside and outside.")
+                .zone(Zone.Kind.CHANNEL)
+                .layer("stem")
+                .material(kit.portion("unit").material())
+                .portion("unit")
+                .active(TradeBook.value("minutes.stitch"))
+                .caution("tyre")
+                .acts(Act.STEM_IN));
+        add(step("stem-level", Kind.SAND, "Trim the stem inside, buff it level")
+                .detail("Cut flush without pulling on it, then buffed into the liner, at most "
+                        + Text.book("tyre.buff-rpm") + ".")
+                .zone(Zone.Kind.BUFF)
+                .layer("stem")
+                .tool("Low-speed buffer, rasp")
+                .figure(Text.book("tyre.buff-rpm"))
+                .active(TradeBook.value("minutes.untape"))
+                .caution("buffing")
+                .acts(Act.STEM_LEVEL));
+        add(vacuum("vacuum-again"));
+    }
+
+    private void cement() {
         add(step("cement", Kind.DO, "Thin even coat on the buffed face only")
                 .detail("No puddles, none on unbuffed rubber.")
                 .zone(Zone.Kind.BUFF)
@@ -220,9 +276,11 @@ public final class TyreInjury extends MethodPage {
     }
 
     private void unit() {
-        add(step("unit", Kind.DO, injury.twoPiece() ? "Pull the stem through, then the patch" : "Pull the unit through")
-                .detail("Cushion never touched; cement on the stem only; beads relaxed; pull until it seats, no dimple."
-                        + (injury.twoPiece() ? " Stem cut flush inside, buffed level, then the patch over it." : ""))
+        add(step("unit", Kind.DO, injury.twoPiece() ? "Lay the patch over the stem" : "Pull the unit through")
+                .detail(
+                        injury.twoPiece()
+                                ? "Cushion never touched; centred on the stem, pressed from the middle out, no air under it."
+                                : "Cushion never touched; cement on the stem only; beads relaxed; pull until it seats, no dimple.")
                 .zone(Zone.Kind.UNIT)
                 .layer("unit")
                 .material(kit.portion("unit").material())
@@ -272,11 +330,33 @@ public final class TyreInjury extends MethodPage {
                 .layer("stem")
                 .tool("Side cutter")
                 .active(TradeBook.value("minutes.untape")));
+        StepBuilder rest = step("rest", Kind.WAIT, "Let it rest before it is inflated")
+                .detail("Off the floor, nothing on the patch. The sealer dries to its own sign meanwhile.")
+                .zone(Zone.Kind.SEALED)
+                .layer("sealer")
+                .gate(gate(
+                        "Sealer dry, every edge still down?",
+                        "Rested",
+                        "mount",
+                        "Not yet",
+                        branch("wet", "Sealer still wet", "wait and try again", "wait-again"),
+                        stop(
+                                "edge",
+                                "An edge lifts",
+                                "Neither unit nor place is used again: the tyre goes to the lead.",
+                                Weight.NEVER)))
+                .acts(Act.REST);
+        kit.waited("rest").ifPresent(w -> clock(rest, w, "Inflate from"));
+        add(rest);
+        limits();
         add(step("inflate", Kind.DO, "Mount, inflate")
-                .detail("In a cage or from a distance, by the tyre maker's pressures; a new valve core.")
+                .detail(
+                        "Beads and rim lubricated; core still out while they seat, never over the bead-seating pressure that"
+                                + " the tyre or its maker prints. In a cage or from a distance. Then a new core, and its pressure.")
                 .zone(Zone.Kind.CLEAN)
-                .active(TradeBook.value("minutes.mount"))
-                .caution("tyre"));
+                .active(work("minutes.mount"))
+                .caution("tyre")
+                .acts(Act.INFLATE));
         add(look(
                 "leak-test",
                 "Leak test",
@@ -303,7 +383,49 @@ public final class TyreInjury extends MethodPage {
                         .caution("tyre"));
         ready(
                 "Balance it, hand it over",
-                "The pressure of the vehicle's placard, the wheel nuts to the maker's torque.");
+                "The pressure of the vehicle's placard, the wheel nuts to the maker's torque, looked at again by his rule."
+                        + " Size, load, speed, full date code and position are written on the job.");
+    }
+
+    /** A limit of this tyre is asked where it can still be kept to. */
+    private void limits() {
+        if (tyre.speed().kmh() == Limits.rule("tyre-speed").from().orElseThrow()) {
+            add(look(
+                    "rating",
+                    "What speed is it good for now?",
+                    "Symbol " + tyre.speed()
+                            + ": the tyre maker says what rating is left after a repair. Note it on the job.",
+                    Zone.Kind.CLEAN,
+                    gate(
+                            "The maker was asked, and the rating is noted?",
+                            "Noted",
+                            "mount",
+                            "Not asked",
+                            stop(
+                                    "rating",
+                                    "Rating not known",
+                                    "Ask the tyre maker before it goes back on a vehicle.",
+                                    Weight.STOP))));
+        }
+        if (injury.truck()
+                && tyre.position() == Tyre.Position.FRONT
+                && tyre.treadDepthMm() < Limits.rule("tyre-tread-front").from().orElseThrow()) {
+            add(look(
+                    "rear-only",
+                    "Goes to the rear",
+                    "Tread below " + Text.book("limit.tyre-tread-front.from") + ": no front axle of a truck or bus.",
+                    Zone.Kind.CLEAN,
+                    gate(
+                            "Marked for a rear position, and told to who fits it?",
+                            "Marked",
+                            "mount",
+                            "Not settled",
+                            stop(
+                                    "front",
+                                    "It would go back in front",
+                                    "Not on a front axle: another tyre goes there.",
+                                    Weight.STOP))));
+        }
     }
 
     /** What the unit was chosen for. */
@@ -353,8 +475,22 @@ public final class TyreInjury extends MethodPage {
                 "",
                 "Angle other than planned",
                 injury.twoPiece() ? "Two pieces, as planned." : "One piece, as planned, up to its limit.");
+        // Never more than the verdict's own sum.
+        Watch out = new Watch(
+                "slant-out",
+                Quantity.ANGLE_DEG,
+                Watch.Sense.AT_MOST,
+                Math.floor(injury.steepestDeg() * 10) / 10,
+                Weight.NEVER,
+                false,
+                "",
+                "",
+                1,
+                "Slants out of the crown",
+                "Its inner end lies in the shoulder: the belt edge is cut. Scrap the tyre, or a full-service shop.",
+                Limits.rule("tyre-slant-out").shown());
         return injury.twoPiece()
-                ? new Watch[] {planned, size, fits, slant}
-                : new Watch[] {planned, size, fits, slant, angle};
+                ? new Watch[] {planned, size, fits, slant, out}
+                : new Watch[] {planned, size, fits, slant, angle, out};
     }
 }

@@ -2,6 +2,7 @@ package vanemend.core.method.tyre;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.DoublePredicate;
 import org.locationtech.jts.geom.Geometry;
 import vanemend.core.cure.Flash;
@@ -13,6 +14,7 @@ import vanemend.core.footprint.Piece;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.ShelfItem;
+import vanemend.core.material.UnitSize;
 import vanemend.core.method.Job;
 import vanemend.core.method.Laid;
 import vanemend.core.method.Layout;
@@ -26,6 +28,7 @@ import vanemend.core.section.Layer;
 import vanemend.core.section.Section;
 import vanemend.core.stack.Recipe;
 import vanemend.core.trade.Text;
+import vanemend.core.verdict.Crown;
 
 /** Tyre crown injury: channel at the injury's angle, template, cement, unit, sealer. */
 final class TyreLayout extends Layout {
@@ -40,9 +43,18 @@ final class TyreLayout extends Layout {
         this.injury = job.all(Injury.class).getFirst();
     }
 
-    /** The next cutter that clears the injury, whole mm. */
+    private Optional<UnitSize> size() {
+        return item(Role.REINFORCE).flatMap(ShelfItem::unitSize);
+    }
+
+    /** Cut to the stem that fills it; as wide as the injury where no unit fits. */
     private double channelMm() {
-        return Math.ceil(injury.diameterMm());
+        return size().map(UnitSize::stemMm).orElse(injury.diameterMm());
+    }
+
+    /** How far the patch reaches past the channel, all round. */
+    private double unitPastMm() {
+        return size().map(u -> (u.capMm() - u.stemMm()) / 2).orElse(0.0);
     }
 
     private boolean twoPiece() {
@@ -54,7 +66,7 @@ final class TyreLayout extends Layout {
         double channel = channelMm();
         Geometry inside = new Oval(injury.innerXMm(), injury.yMm(), channel, channel, 0).polygon();
         Grown back = Grown.on(part(), inside);
-        double unit = value("tyre.unit-past");
+        double unit = unitPastMm();
         double buff = unit + value("tyre.buff-past");
         double seal = buff + value("tyre.seal-past");
         Footprint laid = back.out(Zone.Kind.UNIT, unit)
@@ -77,8 +89,16 @@ final class TyreLayout extends Layout {
             amounts(f);
         }
         TyreInjury.Injury cut = new TyreInjury.Injury(
-                injury.angleDeg(), injury.diameterMm(), channel, twoPiece(), tyre.use() == Tyre.Use.TRUCK);
-        return laid(tyre.word(), f, section(), ladder, () -> TyreInjury.lay(kit(f, ladder), cut));
+                injury.angleDeg(),
+                injury.diameterMm(),
+                channel,
+                injury.innerRead()
+                        ? Math.max(Crown.steepestDeg(tyre, injury.xMm()), injury.angleDeg())
+                        : Crown.steepestDeg(tyre, injury.xMm()),
+                twoPiece(),
+                tyre.use() == Tyre.Use.TRUCK);
+        String mark = tyre.size().isEmpty() ? tyre.word() : tyre.word() + ", " + tyre.size();
+        return laid(mark, f, section(), ladder, () -> TyreInjury.lay(kit(f, ladder), tyre, cut));
     }
 
     private void amounts(Footprint f) {
@@ -88,15 +108,16 @@ final class TyreLayout extends Layout {
                 twoPiece() ? "Stem and patch" : "Combination unit",
                 unit,
                 1,
-                "for a channel of " + Text.of(channelMm(), "mm")));
+                "stem for a channel of " + Text.of(channelMm(), "mm")));
         ShelfItem cement = need(Role.CEMENT);
         amounts.portion(Portions.coats(
                 "cement",
                 "Cement",
                 Portion.Form.BRUSHED,
                 cement,
-                f.areaMm2(Zone.Kind.BUFF),
-                value("tyre.cement-coats"),
+                f.areaMm2(Zone.Kind.BUFF) * value("tyre.cement-coats")
+                        + Math.PI * channelMm() * tyre.crownMm() * value("tyre.cement-channel-most"),
+                1,
                 "coat.cement"));
         double dry = cement.materialClass().figure("dry").orElse(value("tyre.cement-dry"))
                 * Math.max(1, Flash.factor(job.shop().air()));
@@ -108,6 +129,13 @@ final class TyreLayout extends Layout {
                 "Tacky, not wet?",
                 "label " + Text.book("tyre.cement-dry-from") + " to " + Text.book("tyre.cement-dry-to")
                         + ", stretched by today's air; recalled, verify");
+        waits.still(
+                "rest",
+                "Rest: inflate from",
+                unit.name(),
+                Math.max(value("tyre.rest"), unit.flashMin().orElse(0.0)),
+                "Sealer dry, every edge still down?",
+                "the label's rest where it is longer; " + Text.book("tyre.rest") + " where there is none");
         ShelfItem sealer = need(Role.SEAL);
         amounts.portion(Portions.coats(
                 "sealer",
@@ -138,10 +166,10 @@ final class TyreLayout extends Layout {
     /** Drawn with the channel upright, then leaned by the injury's angle about the tread's face. */
     private Section section() {
         double r = channelMm() / 2;
-        double crown = value("tyre.crown");
+        double crown = tyre.crownMm();
         double liner = value("tyre.liner");
         double patch = value("tyre.unit-thickness");
-        double past = value("tyre.unit-past");
+        double past = unitPastMm();
         double tread = Math.min(tyre.treadDepthMm(), crown * 0.6);
         double x0 = injury.xMm();
         double lean = (injury.innerXMm() - injury.xMm()) / -(crown);
@@ -165,10 +193,11 @@ final class TyreLayout extends Layout {
                 .section();
         List<Layer> leaned = new ArrayList<>();
         for (Layer l : upright.layers()) {
+            List<Double> bent = bentAt(bentAt(l.xz(), -crown), 0);
             List<Double> xz = new ArrayList<>();
-            for (int i = 0; i < l.xz().size(); i += 2) {
-                double z = l.xz().get(i + 1);
-                xz.add(Math.round((l.xz().get(i) + Math.clamp(z, -crown, 0) * lean) * ROUND) / ROUND);
+            for (int i = 0; i < bent.size(); i += 2) {
+                double z = bent.get(i + 1);
+                xz.add(Math.round((bent.get(i) + Math.clamp(z, -crown, 0) * lean) * ROUND) / ROUND);
                 xz.add(z);
             }
             leaned.add(new Layer(l.id(), l.word(), l.kind(), l.hatch(), l.thickestMm(), l.areaMm2(), xz));
@@ -182,6 +211,25 @@ final class TyreLayout extends Layout {
                 leaned,
                 upright.proud(),
                 upright.proudMm());
+    }
+
+    /** {@code xz} with a corner wherever its line passes height {@code at}: where the leaning begins and ends. */
+    private static List<Double> bentAt(List<Double> xz, double at) {
+        List<Double> out = new ArrayList<>();
+        int n = xz.size();
+        for (int i = 0; i < n; i += 2) {
+            double x = xz.get(i);
+            double z = xz.get(i + 1);
+            double nextX = xz.get((i + 2) % n);
+            double nextZ = xz.get((i + 3) % n);
+            out.add(x);
+            out.add(z);
+            if ((z - at) * (nextZ - at) < 0) {
+                out.add(x + (nextX - x) * (at - z) / (nextZ - z));
+                out.add(at);
+            }
+        }
+        return out;
     }
 
     @Override
