@@ -1126,7 +1126,11 @@ export interface components {
             eaJPerMol: number;
             fitted: boolean;
             /** Format: double */
+            leastC: number;
+            /** Format: double */
             minC: number;
+            /** Format: double */
+            mostC: number;
             /** Format: double */
             refC: number;
             /** Format: double */

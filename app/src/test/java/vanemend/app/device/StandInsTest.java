@@ -40,7 +40,7 @@ class StandInsTest {
     @CsvSource({"21,45,4,1", "15,45,4,2", "18,40,7,3", "24,48,9,4", "12,50,4,5", "21,35,9,6"})
     void aWarmedPanelIsSandedNeverBeforeTheModelAndLessThanAMinuteAfter(
             double airC, double plateauC, double tauMin, long seed) {
-        CureLaw law = new CureLaw(21, 25, 51_200, false, 10, 50);
+        CureLaw law = new CureLaw(21, 25, 51_200, false, 10, 50, -9, 51);
         SurfaceThermometer t = new SurfaceThermometer(seed, NOON, airC);
         t.turn("tau", tauMin, NOON);
         t.turn("plateau", plateauC, NOON);

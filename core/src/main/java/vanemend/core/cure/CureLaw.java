@@ -15,8 +15,18 @@ import vanemend.core.trade.TradeBook;
  * @param fitted true where the label's own times gave it, false where it is the default of the chemistry
  * @param minC below this it does not cure, °C
  * @param capC surface cap, °C
+ * @param leastC coldest that the label's times are carried to, °C; below it they say nothing
+ * @param mostC warmest that they are carried to, °C: hotter counts as this; 0 in plans of earlier releases, which knew no such end
  */
-public record CureLaw(double refC, double sandMin, double eaJPerMol, boolean fitted, double minC, double capC) {
+public record CureLaw(
+        double refC,
+        double sandMin,
+        double eaJPerMol,
+        boolean fitted,
+        double minC,
+        double capC,
+        double leastC,
+        double mostC) {
 
     /** The law of {@code item}; empty label times are refused, since a clock is never invented. */
     public static CureLaw of(ShelfItem item) {
@@ -28,15 +38,41 @@ public record CureLaw(double refC, double sandMin, double eaJPerMol, boolean fit
         if (times.stream().mapToDouble(LabelTime::atC).distinct().count() >= 2) {
             Arrhenius.Fit fit = Arrhenius.fit(times);
             double ref = TradeBook.value("cure.reference");
-            return new CureLaw(ref, fit.minutesAt(ref), fit.eaJPerMol(), true, item.minC(), cap);
+            return new CureLaw(
+                    ref, fit.minutesAt(ref), fit.eaJPerMol(), true, item.minC(), cap, coldest(times), warmest(times));
         }
         LabelTime t = times.getFirst();
-        return new CureLaw(t.atC(), t.minutes(), TradeBook.value("cure.activation-energy"), false, item.minC(), cap);
+        return new CureLaw(
+                t.atC(),
+                t.minutes(),
+                TradeBook.value("cure.activation-energy"),
+                false,
+                item.minC(),
+                cap,
+                coldest(times),
+                warmest(times));
     }
 
-    /** Minutes of cure at {@code refC} that one minute at a surface of {@code atC} is worth; 0 below the minimum, no more than at the cap. */
+    private static double coldest(List<LabelTime> times) {
+        return times.stream().mapToDouble(LabelTime::atC).min().orElseThrow() - TradeBook.value("cure.carried");
+    }
+
+    private static double warmest(List<LabelTime> times) {
+        return times.stream().mapToDouble(LabelTime::atC).max().orElseThrow() + TradeBook.value("cure.carried");
+    }
+
+    /** Whether the label's times say anything of a surface at {@code atC}. */
+    public boolean speaksOf(double atC) {
+        return mostC == 0 || atC >= leastC;
+    }
+
+    /**
+     * Minutes of cure at {@code refC} that one minute at a surface of {@code atC} is worth; 0 below the minimum and where the label says
+     * nothing, no more than at the cap or at the warmest its times are carried to.
+     */
     public double worth(double atC) {
-        return atC < minC ? 0 : Arrhenius.rate(eaJPerMol, Math.min(atC, capC), refC);
+        double counts = Math.min(atC, mostC == 0 ? capC : Math.min(capC, mostC));
+        return atC < minC || !speaksOf(atC) ? 0 : Arrhenius.rate(eaJPerMol, counts, refC);
     }
 
     /** Minutes to sand at a steady {@code atC} and a peroxide factor; empty where it does not cure. */

@@ -44,6 +44,7 @@ public record DryingRoute(
     }
 
     private static final double NEAR_K = 1;
+    private static final double STEPS_A_TAU = 50;
 
     /** Whether it cures this way today. */
     public boolean cures() {
@@ -62,37 +63,70 @@ public record DryingRoute(
                         0,
                         0,
                         airC,
-                        "Does not cure below " + Text.of(Math.round(law.minC()), "°C")
-                                + ": warm panel and shop first.");
-    }
-
-    /** Under a lamp on a steel panel, set for polyester. */
-    public static DryingRoute lamp(CureLaw law, double airC, double peroxideFactor) {
-        return heated(
-                Kind.LAMP,
-                law,
-                airC,
-                peroxideFactor,
-                TradeBook.value("heat.tau.steel"),
-                Math.min(TradeBook.value("heat.lamp-plateau"), law.capC()));
+                        !law.speaksOf(airC)
+                                ? "Its label gives no time near " + Text.of(airC, "°C") + ": warm it as the label says."
+                                : "Does not cure below " + Text.of(Math.round(law.minC()), "°C")
+                                        + ": warm panel and shop first.");
     }
 
     /**
-     * Warmed: the surface nears the plateau as plateau − (plateau − air)·e^(−t/τ). The hold counts from within 1 K of the plateau, at
-     * that lower temperature; what cures on the way up and down is margin.
+     * Warmed, the lamp or oven left on until the label's time is reached and then cooled to where it may be sanded. The surface nears the
+     * plateau as plateau − (plateau − air)·e^(−t/τ); cure on the way up counts by its own equivalent age (the form of ASTM C1074), what
+     * comes while it cools is margin.
      *
-     * @param tauMin time constant of the panel, min
+     * @param tauMin time constant of the build, min
      * @param plateauC what the surface is held at, °C
      */
     public static DryingRoute heated(
             Kind kind, CureLaw law, double airC, double peroxideFactor, double tauMin, double plateauC) {
-        double cool = TradeBook.value("heat.cool-to");
         if (airC >= plateauC - NEAR_K) {
             return new DryingRoute(kind, -1, 0, 0, 0, airC, "The shop is as warm as that would be.");
         }
-        double ramp = tauMin * Math.log((plateauC - airC) / NEAR_K);
-        double hold = law.sandMinAt(plateauC - NEAR_K, peroxideFactor).orElse(0);
-        double down = airC >= cool ? 0 : tauMin * Math.log((plateauC - airC) / (cool - airC));
+        double wanted = law.sandMin() * peroxideFactor;
+        double ramp = rampMin(airC, tauMin, plateauC);
+        double step = tauMin / STEPS_A_TAU;
+        double age = 0;
+        double on = 0;
+        while (on < ramp) {
+            double gain = law.worth(surfaceC(on + step / 2, airC, tauMin, plateauC)) * step;
+            if (age + gain >= wanted) {
+                on += step * (wanted - age) / gain;
+                age = wanted;
+                break;
+            }
+            age += gain;
+            on += step;
+        }
+        double worth = law.worth(plateauC - NEAR_K);
+        if (age < wanted && worth == 0) {
+            return new DryingRoute(kind, -1, 0, 0, 0, airC, "Too cold to cure, warmed or not.");
+        }
+        double hold = age < wanted ? (wanted - age) / worth : 0;
+        double up = Math.min(on, ramp);
+        return cooled(kind, law, airC, tauMin, plateauC, up, on - up + hold);
+    }
+
+    /** Warmed as the label prints it: {@code heldMin} at {@code plateauC}, counted once the surface is there; its strength comes from that. */
+    public static DryingRoute held(
+            Kind kind, CureLaw law, double airC, double tauMin, double plateauC, double heldMin) {
+        return airC >= plateauC - NEAR_K
+                ? new DryingRoute(kind, -1, 0, 0, 0, airC, "The shop is as warm as that would be.")
+                : cooled(kind, law, airC, tauMin, plateauC, rampMin(airC, tauMin, plateauC), heldMin);
+    }
+
+    private static double rampMin(double airC, double tauMin, double plateauC) {
+        return tauMin * Math.log((plateauC - airC) / NEAR_K);
+    }
+
+    private static double surfaceC(double min, double airC, double tauMin, double plateauC) {
+        return plateauC - (plateauC - airC) * Math.exp(-min / tauMin);
+    }
+
+    private static DryingRoute cooled(
+            Kind kind, CureLaw law, double airC, double tauMin, double plateauC, double ramp, double hold) {
+        double cool = TradeBook.value("heat.cool-to");
+        double hottest = surfaceC(ramp + hold, airC, tauMin, plateauC);
+        double down = airC >= cool || hottest <= cool ? 0 : tauMin * Math.log((hottest - airC) / (cool - airC));
         return new DryingRoute(
                 kind,
                 ramp + hold + down,

@@ -11,8 +11,11 @@ import org.locationtech.jts.geom.Geometry;
  * @param fromChip on glass: whether it starts at a chip
  */
 public record Crack(Trace trace, Depth depth, Ends ends, boolean fromChip) implements Damage {
-    /** What a crack covers where it is drawn, mm: it does not gape. */
+    /** How wide a crack is drawn, mm: it does not gape. What gapes is a hole, with a width that was measured. */
     static final double DRAWN_WIDTH_MM = 1;
+
+    /** Next to nothing, mm: zones of a crack are offsets of its line, and are grown from an area. */
+    static final double LINE_WIDTH_MM = 0.01;
 
     /** How deep a crack goes. */
     public enum Depth {
@@ -40,5 +43,10 @@ public record Crack(Trace trace, Depth depth, Ends ends, boolean fromChip) imple
     @Override
     public Geometry outline() {
         return trace.strip(DRAWN_WIDTH_MM);
+    }
+
+    @Override
+    public Geometry core() {
+        return trace.strip(LINE_WIDTH_MM);
     }
 }

@@ -72,4 +72,9 @@ public sealed interface Damage
 
     /** What it covers on the part, mm. A crack or hairline is a strip as wide as it gapes. */
     Geometry outline();
+
+    /** What its zones are offsets of, mm: its outline, or the line that it is. */
+    default Geometry core() {
+        return outline();
+    }
 }

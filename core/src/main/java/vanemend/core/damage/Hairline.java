@@ -17,4 +17,9 @@ public record Hairline(Trace trace) implements Damage {
     public Geometry outline() {
         return trace.strip(Crack.DRAWN_WIDTH_MM);
     }
+
+    @Override
+    public Geometry core() {
+        return trace.strip(Crack.LINE_WIDTH_MM);
+    }
 }

@@ -27,17 +27,22 @@ public final class Grown {
     private Zone lastFace;
     private Zone lastBack;
 
-    private Grown(Part part, Geometry damage) {
+    private Grown(Part part, Geometry outline, Geometry core) {
         this.part = part;
         this.sheet = part.shape();
-        this.damage = damage;
-        this.grown = damage;
-        out(Zone.Kind.DAMAGE, 0);
+        this.damage = core;
+        this.grown = core;
+        put(Zone.Kind.DAMAGE, 0, Reach.within(outline, sheet));
     }
 
     /** Starts with the damage itself, mm. */
     public static Grown on(Part part, Geometry damage) {
-        return new Grown(part, damage);
+        return new Grown(part, damage, damage);
+    }
+
+    /** Starts with the damage as it is drawn, {@code outline}, and grows from its {@code core}, mm. */
+    public static Grown on(Part part, Geometry outline, Geometry core) {
+        return new Grown(part, outline, core);
     }
 
     /** A zone {@code pastMm} past the damage, up to the part's edge. */

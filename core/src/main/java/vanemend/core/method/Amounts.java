@@ -116,10 +116,8 @@ public final class Amounts {
         Peroxide effect = Peroxide.of(pour.percent());
         double factor = effect.factorOrNone().orElse(1);
         DryingRoute air = DryingRoute.air(law, airC, factor);
-        double cap = Math.min(
-                Math.min(TradeBook.value("heat.lamp-plateau"), law.capC()),
-                job.warmestC().orElse(Double.MAX_VALUE));
-        DryingRoute lamp = DryingRoute.heated(DryingRoute.Kind.LAMP, law, airC, factor, waits.tau(), cap);
+        DryingRoute lamp =
+                waits.warmed(DryingRoute.Kind.LAMP, item, law, factor, deepMm, TradeBook.value("heat.lamp-plateau"));
         DryingRoute route = job.wishes().drying() == DryingRoute.Kind.LAMP && lamp.cures() ? lamp : air;
         MixPlan mix = new MixPlan(id, title, pour, law, labelWork, List.of(air, lamp), route, effect.said());
         mixes.put(id, mix);

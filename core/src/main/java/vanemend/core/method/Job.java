@@ -2,6 +2,7 @@ package vanemend.core.method;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import vanemend.core.damage.Damage;
@@ -44,10 +45,19 @@ public record Job(
         return damages.stream().filter(kind::isInstance).map(kind::cast).toList();
     }
 
-    /** All damage together, mm. */
+    /** All damage together as it is drawn, mm. */
     public Geometry outline() {
+        return together(Damage::outline);
+    }
+
+    /** All damage together as its zones are grown from it, mm. */
+    public Geometry core() {
+        return together(Damage::core);
+    }
+
+    private Geometry together(Function<Damage, Geometry> shape) {
         return damages.size() == 1
-                ? damages.getFirst().outline()
-                : OverlayNGRobust.union(damages.stream().map(Damage::outline).toList());
+                ? shape.apply(damages.getFirst())
+                : OverlayNGRobust.union(damages.stream().map(shape).toList());
     }
 }

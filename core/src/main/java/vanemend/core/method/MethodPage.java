@@ -69,6 +69,7 @@ public abstract class MethodPage extends MixingPage {
                 .zone(zone)
                 .material(name(Role.WASH))
                 .active(TradeBook.value("minutes.wash-part"))
+                .caution("calibration")
                 .acts(Act.CLEAN));
     }
 
@@ -366,7 +367,7 @@ public abstract class MethodPage extends MixingPage {
             boolean only = p.batches() == 1;
             String again =
                     go == 1 ? "" : p.form() == Portion.Form.CARTRIDGE ? "Fresh mixer, purged. " : "A fresh mix. ";
-            out.add(apply(
+            StepBuilder b = apply(
                             only ? id : id + "-" + go,
                             only ? title : title + ", go " + go + " of " + p.batches(),
                             again + detail,
@@ -375,7 +376,8 @@ public abstract class MethodPage extends MixingPage {
                             zone,
                             handsOn(p))
                     .acts(acts)
-                    .caution("epoxy"));
+                    .caution("epoxy");
+            out.add(only ? b : b.amount(p.eachGo() + " of " + needed(p)));
         }
         return out;
     }
@@ -429,7 +431,7 @@ public abstract class MethodPage extends MixingPage {
                         .paper(r.paper() + (r.note().isEmpty() ? "" : ", " + r.note()))
                         .amount(r.discs() + (r.discs() == 1 ? " disc" : " discs"))
                         .active(r.minutes())
-                        .caution("dust")
+                        .caution(dustOf(leg))
                         .acts(acts)
                         .needs(sander(r)));
             }
@@ -438,6 +440,11 @@ public abstract class MethodPage extends MixingPage {
             out.forEach(b -> b.acts(Act.GUIDE));
         }
         return out;
+    }
+
+    /** The caution for the dust of a leg. */
+    protected String dustOf(String leg) {
+        return "dust";
     }
 
     /** The sander that a rung takes, if it takes one. */

@@ -12,6 +12,7 @@ import vanemend.core.cure.Flash;
 import vanemend.core.cure.Wait;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.part.Composite;
+import vanemend.core.part.Metal;
 import vanemend.core.part.Plastic;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
@@ -40,14 +41,34 @@ public final class Waits {
         }
     }
 
-    /** Time constant of the part under a lamp, min. */
-    double tau() {
-        return TradeBook.value(
-                switch (job.part().substrate()) {
-                    case Composite c -> "heat.tau.composite";
-                    case Plastic p -> "heat.tau.plastic";
-                    default -> "heat.tau.steel";
-                });
+    /** Time constant of the part under a lamp with {@code fillMm} of filler on it, min. */
+    double tau(double fillMm) {
+        return switch (job.part().substrate()) {
+            case Composite c -> TradeBook.value("heat.tau.composite");
+            case Plastic p -> TradeBook.value("heat.tau.plastic");
+            case Metal m ->
+                m.gaugeMm()
+                                * TradeBook.value(
+                                        m.kind() == Metal.Kind.ALUMINIUM ? "heat.tau.aluminium" : "heat.tau.steel")
+                        + fillMm * TradeBook.value("heat.tau.filler");
+            default -> TradeBook.value("heat.tau.plastic");
+        };
+    }
+
+    /** Warmed to {@code wantedC}, or a margin below what material and part stand; as long as the label prints where it prints that. */
+    DryingRoute warmed(
+            DryingRoute.Kind kind, ShelfItem item, CureLaw law, double factor, double fillMm, double wantedC) {
+        double airC = job.shop().air().tempC();
+        Optional<ShelfItem.LabelTime> printed = item.sand().stream()
+                .filter(t -> t.atC() >= TradeBook.value("heat.printed-from") && Math.abs(t.atC() - wantedC) < 1)
+                .findFirst();
+        double part = job.warmestC().orElse(Double.MAX_VALUE);
+        if (printed.isPresent() && wantedC <= Math.min(law.capC(), part)) {
+            return DryingRoute.held(
+                    kind, law, airC, tau(fillMm), wantedC, printed.get().minutes());
+        }
+        double most = Math.min(law.capC() - TradeBook.value("heat.below-cap"), part);
+        return DryingRoute.heated(kind, law, airC, factor, tau(fillMm), Math.min(wantedC, most));
     }
 
     /** A wait for a two-part material; nothing where its label gives no time. */
@@ -60,12 +81,11 @@ public final class Waits {
         List<DryingRoute> routes = new ArrayList<>();
         routes.add(DryingRoute.air(law, airC, peroxideFactor));
         double cap = Math.min(law.capC(), job.warmestC().orElse(law.capC()));
-        double plateau = TradeBook.value("heat.lamp-plateau");
-        double lamp = Math.min(item.materialClass().figure("heatC").orElse(plateau), cap);
-        routes.add(DryingRoute.heated(DryingRoute.Kind.LAMP, law, airC, peroxideFactor, tau(), lamp));
+        double lamp = item.materialClass().figure("heatC").orElse(TradeBook.value("heat.lamp-plateau"));
+        routes.add(warmed(DryingRoute.Kind.LAMP, item, law, peroxideFactor, 0, lamp));
         double oven = TradeBook.value("heat.oven-plateau");
         if (cap >= oven) {
-            routes.add(DryingRoute.heated(DryingRoute.Kind.OVEN, law, airC, peroxideFactor, tau(), oven));
+            routes.add(warmed(DryingRoute.Kind.OVEN, item, law, peroxideFactor, 0, oven));
         }
         DryingRoute route = chosen(routes);
         put(new Wait(

@@ -3,6 +3,7 @@ package vanemend.core.mix;
 import java.util.List;
 import java.util.Optional;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.Text;
 
 /**
  * What is taken from the shelf for one job of the plan, in the form it comes in.
@@ -107,5 +108,10 @@ public record Portion(
 
     private static String one(String unit) {
         return unit.endsWith("s") ? unit.substring(0, unit.length() - 1) : unit;
+    }
+
+    /** What one of its goes takes, as said: an equal share, rounded up to a half. */
+    public String eachGo() {
+        return Text.of(Math.ceil(needed / batches * 2) / 2, unit);
     }
 }

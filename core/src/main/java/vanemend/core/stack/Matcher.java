@@ -27,6 +27,7 @@ import vanemend.core.part.SurfaceState;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Text;
+import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.Limits;
 
 /**
@@ -245,12 +246,24 @@ public final class Matcher {
             }
         }
         // Of units that fill the injury, the smallest: no more is cut out than has to be.
-        out.sort(Comparator.comparingDouble((Candidate c) ->
-                        c.item().unitSize().map(UnitSize::stemMm).orElse(0.0))
+        // What can be laid in its work time comes before what has to be hurried.
+        out.sort(Comparator.comparing((Candidate c) -> hurried(c.item(), slot.role()))
+                .thenComparingDouble(
+                        c -> c.item().unitSize().map(UnitSize::stemMm).orElse(0.0))
                 .thenComparingDouble(Candidate::waitMin)
                 .thenComparing(c -> c.item().expires().orElse(LocalDate.MAX))
                 .thenComparing(c -> c.item().id()));
         return List.copyOf(out);
+    }
+
+    /** Whether cloth cannot be bedded in it before it goes off: tight coat, cloth, and more over it. */
+    private boolean hurried(ShelfItem item, Role role) {
+        if (role != Role.BACK || item.materialClass().chemistry() != MaterialClass.Chemistry.AMINE_EPOXY) {
+            return false;
+        }
+        OptionalDouble work = need.times().workMin(item);
+        return work.isPresent()
+                && work.getAsDouble() * TradeBook.value("mix.work-share") < TradeBook.value("mix.cloth-least");
     }
 
     /** Wait it costs, min: today's where the label gives a time, else what is typical for the class; 0 where it has none. */

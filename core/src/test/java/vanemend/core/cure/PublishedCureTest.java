@@ -80,7 +80,7 @@ class PublishedCureTest {
     @Test
     @DisplayName("ASTM C1074's form: 12 h at 10, 12 h at 20, 24 h at 30 °C is 60.697 h at 20 °C")
     void equivalentAgeProfile() {
-        CureLaw law = new CureLaw(20, 60, 5000 * 8.314462618, false, -50, 90);
+        CureLaw law = new CureLaw(20, 60, 5000 * 8.314462618, false, -50, 90, -50, 0);
         double h = 60;
         EquivalentAge age = new EquivalentAge(
                 law,
@@ -167,17 +167,46 @@ class PublishedCureTest {
         assertThat(law.worth(70)).isEqualTo(law.worth(50));
     }
 
-    @Test
-    @DisplayName("lamp: ramp τ·ln((plateau − air)/1 K), hold at 44 °C, cool to 30 °C; peak never over 50 °C")
-    void lampRoute() {
-        CureLaw law = CureLaw.of(TestShop.mix("f", "body-filler", 5, new LabelTime(21, 18)));
-        DryingRoute lamp = DryingRoute.lamp(law, 17, 1);
-        assertThat(lamp.rampMin()).isCloseTo(4 * Math.log(28), within(1e-9));
-        assertThat(lamp.holdMin()).isCloseTo(law.sandMinAt(44, 1).orElseThrow(), within(1e-9));
-        assertThat(lamp.coolMin()).isCloseTo(4 * Math.log(28.0 / 13), within(1e-9));
+    @ParameterizedTest(name = "time constant {0} min: the label's time is reached after {1} min, cold after {2}")
+    @CsvSource({"2.7, 5.5, 7.8", "4, 6.3, 9.3", "7.6, 7.8, 11.8"})
+    @DisplayName(
+            "15 min filler in 21 °C air under a 45 °C lamp: cure counts on the ramp (worked figures, equivalent age of ASTM C1074)")
+    void lampRoute(double tau, double reached, double cold) {
+        CureLaw law = CureLaw.of(TestShop.mix("f", "body-filler", 5, new LabelTime(21, 15)));
+        DryingRoute lamp = DryingRoute.heated(DryingRoute.Kind.LAMP, law, 21, 1, tau, 45);
+        assertThat(lamp.rampMin() + lamp.holdMin()).isCloseTo(reached, within(0.05));
+        assertThat(lamp.sandFromMin()).isCloseTo(cold, within(0.05));
         assertThat(lamp.sandFromMin()).isCloseTo(lamp.rampMin() + lamp.holdMin() + lamp.coolMin(), within(1e-9));
         assertThat(lamp.peakC()).isLessThanOrEqualTo(50);
-        assertThat(DryingRoute.lamp(law, 46, 1).cures()).isFalse();
+        assertThat(DryingRoute.heated(DryingRoute.Kind.LAMP, law, 46, 1, tau, 45)
+                        .cures())
+                .isFalse();
+        DryingRoute slow = DryingRoute.heated(DryingRoute.Kind.LAMP, law, 12, 1, tau, 45);
+        assertThat(slow.sandFromMin())
+                .as("colder shop, never sooner")
+                .isGreaterThan(lamp.sandFromMin() - lamp.coolMin());
+    }
+
+    @Test
+    @DisplayName("a heat cure is held as its label prints it, from when the surface is there")
+    void aPrintedHoldIsHeld() {
+        CureLaw law = CureLaw.of(
+                TestShop.mix("epoxy", "rigid-composite-epoxy", 15, new LabelTime(21, 180), new LabelTime(82, 10)));
+        DryingRoute lamp = DryingRoute.held(DryingRoute.Kind.LAMP, law, 21, 9, 82, 10);
+        assertThat(lamp.holdMin()).isEqualTo(10);
+        assertThat(lamp.rampMin()).isCloseTo(9 * Math.log(61), within(1e-9));
+    }
+
+    @Test
+    @DisplayName("one label point is carried no more than 30 K: hotter counts as that, and colder it says nothing")
+    void notCarriedFurther() {
+        CureLaw warm = CureLaw.of(TestShop.mix("w", "laminating-resin", 15, new LabelTime(20, 120)));
+        assertThat(warm.worth(58)).isEqualTo(warm.worth(50));
+        assertThat(warm.worth(50)).isGreaterThan(warm.worth(45));
+        CureLaw hot = CureLaw.of(TestShop.mix("h", "rigid-composite-epoxy", 15, new LabelTime(82, 10)));
+        assertThat(hot.sandMinAt(21, 1)).isEmpty();
+        assertThat(hot.sandMinAt(60, 1)).isPresent();
+        assertThat(Text.plain(DryingRoute.air(hot, 21, 1).note())).contains("no time near 21 °C");
     }
 
     @ParameterizedTest(name = "common practice: {0} % cream is {1}")

@@ -181,7 +181,7 @@ class ReplayTest {
                         "shape-gate:low/sand",
                         "shape-gate~2");
         h.to("shape-gate~2").answer("pinholes").to("shape-gate~3").answer("yes");
-        assertThat(h.current()).isEqualTo("putty-prepare");
+        assertThat(h.current()).isEqualTo("putty-dull");
         assertThat(h.state().mixes()).hasSize(3).allMatch(m -> m.mix().equals("filler"));
         assertThat(h.state().steps().stream().filter(s -> s.loop().equals("Low spot")))
                 .hasSize(5);

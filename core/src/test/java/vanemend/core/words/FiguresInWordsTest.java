@@ -85,6 +85,7 @@ class FiguresInWordsTest {
             "⟦10 mm⟧",
             "⟦48 h⟧",
             // rounded or counted
+            "⟦45 °C⟧",
             "⟦0.5 min⟧",
             "⟦1 min⟧",
             "⟦1.5 min⟧",

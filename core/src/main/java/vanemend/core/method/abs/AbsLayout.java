@@ -108,7 +108,7 @@ final class AbsLayout extends Layout {
     private Footprint footprint(Geometry joints) {
         double half = value("bead.diameter") / 2;
         double tape = value("tape.face-past");
-        return Grown.on(part(), job.outline())
+        return Grown.on(part(), job.outline(), job.core())
                 .out(Zone.Kind.FACE_TAPE, tape)
                 .out(Zone.Kind.CLEAN, tape + value("dent.clean-past"))
                 .shape(Zone.Kind.BEAD, half, Reach.within(Reach.grow(joints, half), part().shape()))

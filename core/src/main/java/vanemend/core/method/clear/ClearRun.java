@@ -10,6 +10,7 @@ import vanemend.core.method.MethodPage;
 import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step;
 import vanemend.core.method.Step.Kind;
+import vanemend.core.method.StepBuilder;
 import vanemend.core.method.Watch;
 import vanemend.core.method.Weight;
 import vanemend.core.sanding.FilmBudget;
@@ -138,7 +139,7 @@ public final class ClearRun extends MethodPage {
                     ? um(um.getAsDouble()) + " of clear left after it: the gauge shows "
                             + um(budget.shown(um.getAsDouble())) + "."
                     : "The shield takes it, not the clear.";
-            add(step(
+            StepBuilder paper = step(
                             r.id(),
                             Kind.SAND,
                             first(r.paper()) + (r.note().isEmpty() ? "" : " " + r.note()) + " by "
@@ -152,7 +153,11 @@ public final class ClearRun extends MethodPage {
                     .active(r.minutes())
                     .caution("dust")
                     .needs(sander(r))
-                    .acts(Act.PAPER));
+                    .acts(Act.PAPER);
+            if (!r.note().isEmpty()) {
+                paper.caution("water-mains");
+            }
+            add(paper);
             add(look(
                             FilmBudget.gateOf(r.id()),
                             "Run height left, no base showing",

@@ -42,7 +42,7 @@ final class CompositeLayout extends Layout {
                 .mapToDouble(d -> CompositeDepth.opened(d, wallMm))
                 .max()
                 .orElse(wallMm);
-        this.dish = new Dish(job.outline(), part().shape(), CompositeDepth.dishMm(deep), deep);
+        this.dish = new Dish(job.core(), part().shape(), CompositeDepth.dishMm(deep), deep);
         this.through = deep >= wallMm - 1e-9;
         this.cream = !job.house().is("composite-finish", "one-material");
     }
@@ -89,11 +89,13 @@ final class CompositeLayout extends Layout {
         double w = dish.widthMm();
         double creamed = w + value("composite.cream-past");
         double sanded = Math.max(creamed, value("composite.face-sand-past"));
-        double fine = Math.max(value("composite.320-past"), sanded + value("dent.240-past"));
-        Grown g = Grown.on(part(), job.outline())
+        double fine =
+                Math.max(value("composite.320-past"), sanded + value("composite.ring-past") + value("dent.240-past"));
+        Grown g = Grown.on(part(), job.outline(), job.core())
                 .out(Zone.Kind.DISH, w)
-                .out(Zone.Kind.RING_180, creamed)
+                .out(Zone.Kind.ADHESIVE, creamed)
                 .out(Zone.Kind.FACE_SAND, sanded)
+                .out(Zone.Kind.RING_180, sanded + value("composite.ring-past"))
                 .fine(Zone.Kind.FINE_320, fine)
                 .out(Zone.Kind.CLEAN, fine + value("dent.clean-past"));
         if (through) {
@@ -147,7 +149,7 @@ final class CompositeLayout extends Layout {
                     Tool.BOARD,
                     "cross the directions",
                     "just below the face, all over"));
-            double skim = value("composite.low") * f.areaMm2(Zone.Kind.RING_180) / 2;
+            double skim = value("composite.low") * f.areaMm2(Zone.Kind.ADHESIVE) / 2;
             legs.add(Legs.leg(
                     "fine",
                     "On the cream",
@@ -257,7 +259,7 @@ final class CompositeLayout extends Layout {
         if (cream) {
             ShelfItem finish = need(Role.FINISH);
             double low = value("composite.low") * f.areaMm2(Zone.Kind.DISH) / 1000;
-            double tight = value("dent.tight-coat") * f.areaMm2(Zone.Kind.RING_180) / 1000;
+            double tight = value("dent.tight-coat") * f.areaMm2(Zone.Kind.ADHESIVE) / 1000;
             FillVolume volume = new FillVolume(low, 0, 0, tight, (low + tight) * loss);
             amounts.portion(Portions.handMixed("cream", "Cream", finish, volume, amounts.pace(finish, 0))
                     .again(volume.again(tapered, 1)));

@@ -10,6 +10,7 @@ import vanemend.core.method.MethodPage;
 import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
+import vanemend.core.method.Weight;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.TradeBook;
 
@@ -41,6 +42,7 @@ public final class CompositeTwoSided extends MethodPage {
         CompositeTwoSided p = new CompositeTwoSided(kit, build);
         p.dryOut();
         p.cleanMasked();
+        p.tap();
         p.openUp();
         if (build.backPlies() > 0) {
             p.backing();
@@ -63,6 +65,40 @@ public final class CompositeTwoSided extends MethodPage {
                 .tool("Warm air")
                 .active(TradeBook.value("minutes.wash"))
                 .caution("lamp"));
+    }
+
+    /** Every sanding here is of fibre or of filler with fibre in it. */
+    @Override
+    protected String dustOf(String leg) {
+        return "fibre-dust";
+    }
+
+    /** What is loose beyond the dish is found by ear before anything is opened. */
+    private void tap() {
+        add(look(
+                "tap",
+                "Tap round the damage",
+                "Coin or knuckle, from sound laminate inwards; mark where it turns dull.",
+                Zone.Kind.DISH,
+                gate(
+                        "Bright everywhere outside the dish?",
+                        "Bright",
+                        "open it",
+                        "Dull further out",
+                        stop(
+                                "dull",
+                                "Dull beyond the dish",
+                                "The laminate has let go further than was seen: plan anew with the outline that was marked.",
+                                Weight.STOP))));
+    }
+
+    /** Amine that rises to the face of a cured epoxy is washed off before anything goes on. */
+    private StepBuilder blush(String id) {
+        return step(id, Kind.DO, "Wash the cured face")
+                .detail("Clean water and a pad, then dry: amine blush lets nothing hold. Film of the lay-up off first.")
+                .zone(Zone.Kind.DISH)
+                .active(TradeBook.value("minutes.wipe"))
+                .acts(Act.CLEAN);
     }
 
     private void cleanMasked() {
@@ -102,6 +138,7 @@ public final class CompositeTwoSided extends MethodPage {
                     .portion(portion)
                     .active(TradeBook.value("minutes.prepare-mix"))
                     .caution("epoxy")
+                    .caution("liquid-peroxide")
                     .acts(Act.HAND_MIX));
         } else {
             cartridgeReady(id, portion);
@@ -167,10 +204,10 @@ public final class CompositeTwoSided extends MethodPage {
                 build.onFilm() ? "Build on film, lay in whole" : "Lay the plies, smallest first",
                 build.onFilm()
                         ? "On film the largest first, each next smaller, adhesive thin under each; lay the whole in, the smallest"
-                                + " against the bottom; roll the air out from the middle; film off after set."
+                                + " against the bottom; roll the air out from the middle."
                                 + (kit.portion("face").batches() > 1
-                                        ? " Each go is a stack of its own, the smallest plies in the first."
-                                        : "")
+                                        ? " Wet into wet: the film comes off each go before the next is laid on it; the last keeps its film until it has set."
+                                        : " Film off after set.")
                         : "The smallest against the bottom of the dish, thin adhesive under each, no air; the last just inside the"
                                 + " dish's edge.",
                 "face",
@@ -182,6 +219,7 @@ public final class CompositeTwoSided extends MethodPage {
     }
 
     private void level() {
+        add(blush("blush"));
         addAll(sanding(
                 "level",
                 "face",
@@ -194,12 +232,12 @@ public final class CompositeTwoSided extends MethodPage {
         add(look(
                 "level-gate",
                 build.cream() ? "Just below, all over?" : "Level?",
-                "Straightedge across, light from the side.",
+                "Straightedge across, light from the side; tap it all over: dull is air.",
                 Zone.Kind.DISH,
                 gate(
                         build.cream()
-                                ? "A little light under the straightedge, no white cloth, no air?"
-                                : "No light under the straightedge, no air?",
+                                ? "A little light under the straightedge, no white cloth, bright all over when tapped?"
+                                : "No light under the straightedge, bright all over when tapped?",
                         "Good",
                         build.cream() ? "cream next" : "refine",
                         "Not yet",
@@ -212,6 +250,7 @@ public final class CompositeTwoSided extends MethodPage {
         loop(
                 "air-again",
                 "Open and fill again",
+                blush("blush"),
                 dustOff("dust", Zone.Kind.DISH).howDeep(),
                 applyAgain(
                                 "fill",
@@ -227,7 +266,7 @@ public final class CompositeTwoSided extends MethodPage {
     }
 
     private void cream() {
-        add(dustOff("cream-dust", Zone.Kind.RING_180));
+        add(dustOff("cream-dust", Zone.Kind.ADHESIVE));
         add(step("cream-mix", Kind.DO, "Mix the cream by hand")
                 .detail(kit.portion("cream").notes().getFirst() + " One even colour.")
                 .material(kit.portion("cream").material())
@@ -243,14 +282,14 @@ public final class CompositeTwoSided extends MethodPage {
                 "Tight first, then to the face and " + mm("composite.cream-past") + " past the dish, out to nothing.",
                 "cream",
                 "cream",
-                Zone.Kind.RING_180,
+                Zone.Kind.ADHESIVE,
                 Act.FINISH_COAT));
         add(cured(
                 "cream-wait",
                 "Wait to sand the cream",
                 "cream",
                 "cream",
-                Zone.Kind.RING_180,
+                Zone.Kind.ADHESIVE,
                 "Sand from",
                 Act.CURE_FACE));
     }
@@ -259,18 +298,18 @@ public final class CompositeTwoSided extends MethodPage {
         addAll(sanding("fine", build.cream() ? "cream" : "face", true, "", Act.PAPER));
         List<StepBuilder> again = build.cream()
                 ? List.of(
-                        dustOff("dust", Zone.Kind.RING_180).howDeep(),
+                        dustOff("dust", Zone.Kind.ADHESIVE).howDeep(),
                         applyAgain(
                                         "cream",
                                         "Cream again",
                                         "Into the low place or pinhole, thin.",
                                         "cream",
                                         "cream",
-                                        Zone.Kind.RING_180,
+                                        Zone.Kind.ADHESIVE,
                                         2)
                                 .caution("epoxy")
                                 .acts(Act.FINISH_COAT),
-                        cured("wait", "Wait to sand", "cream", "cream", Zone.Kind.RING_180, "Sand from", Act.CURE_FACE))
+                        cured("wait", "Wait to sand", "cream", "cream", Zone.Kind.ADHESIVE, "Sand from", Act.CURE_FACE))
                 : List.of(
                         dustOff("dust", Zone.Kind.DISH).howDeep(),
                         applyAgain(

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Act;
@@ -21,10 +22,10 @@ import vanemend.core.method.Step.Resource;
 import vanemend.core.method.StepBuilder;
 import vanemend.core.method.Watch;
 import vanemend.core.method.Weight;
+import vanemend.core.part.Coat;
 import vanemend.core.part.Metal;
 import vanemend.core.sanding.Rung;
 import vanemend.core.sanding.Tool;
-import vanemend.core.trade.Caution;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
@@ -58,6 +59,10 @@ public final class DentFill extends MethodPage {
     /** The steps for what was found. */
     static MethodSteps lay(Kit kit, Found found) {
         return new DentFill(kit, found).lay();
+    }
+
+    private Metal metal() {
+        return (Metal) kit.job().part().substrate();
     }
 
     private Optional<MixPlan> filler() {
@@ -97,14 +102,19 @@ public final class DentFill extends MethodPage {
     }
 
     private void straighten() {
-        add(step("straighten", Kind.DO, "Straighten")
+        StepBuilder straighten = step("straighten", Kind.DO, "Straighten")
                 .detail(
                         "Pull or tap as near to flat as it goes. Weld studs only where needed, grind no more than their spot.")
                 .zone(Zone.Kind.DAMAGE)
                 .layer("part")
                 .tool("Hammer, dolly, studs")
                 .active(TradeBook.value("minutes.per-dent.straighten") * found.dents())
-                .caution("metalwork"));
+                .caution("metalwork")
+                .caution("hot-work");
+        if (metal().kind() == Metal.Kind.GALVANISED_STEEL) {
+            straighten.caution("zinc-fume");
+        }
+        add(straighten);
         add(step("depth", Kind.GATE, "Measure the depth left")
                 .detail("Straightedge across the dent, depth gauge at the deepest place.")
                 .zone(Zone.Kind.DAMAGE)
@@ -159,15 +169,26 @@ public final class DentFill extends MethodPage {
     }
 
     private void openTheCoats() {
-        boolean coats = house().is("filler-base", "sound-coats");
+        List<Coat> on = kit.job().part().coats();
+        boolean coats = house().is("filler-base", "sound-coats")
+                && on.stream().anyMatch(c -> c.kind().isGround());
+        boolean bare = on.isEmpty();
+        String kept = on.stream()
+                .filter(c -> c.kind().isGround())
+                .map(c -> c.kind().word())
+                .collect(Collectors.joining(" and "));
         double cm2 = area(Zone.Kind.FEATHER) / 100;
-        Optional<Caution> lead = Optional.of(TradeBook.shipped().caution("old-paint"));
         StepBuilder open = step(
-                        "open", Kind.SAND, coats ? "Open the coats, keep e-coat and primer" : "Strip to bare metal")
-                .detail((coats
-                                ? "Take off clear and base inside the opening; sand what stays. "
-                                : "Everything off inside the opening. ")
-                        + "Feather the paint edge " + mm("dent.feather-width") + " wide.")
+                        "open",
+                        Kind.SAND,
+                        bare ? "Sand the bare metal" : coats ? "Open the coats, keep " + kept : "Strip to bare metal")
+                .detail(
+                        bare
+                                ? "Bright and dull all over; bare metal flash-rusts: fill it the same hour."
+                                : (coats
+                                                ? "Take off what lies over it inside the opening; sand what stays. "
+                                                : "Everything off inside the opening. ")
+                                        + "Feather the paint edge " + mm("dent.feather-width") + " wide.")
                 .zone(Zone.Kind.FEATHER)
                 .layer("coats")
                 .tool("Flat DA")
@@ -176,8 +197,10 @@ public final class DentFill extends MethodPage {
                 .caution("dust")
                 .needs(Resource.SANDER)
                 .acts(Act.SAND_FACE);
-        lead.ifPresent(open::caution);
-        if (((Metal) kit.job().part().substrate()).kind() == Metal.Kind.ALUMINIUM) {
+        if (!bare) {
+            open.caution("old-paint");
+        }
+        if (metal().kind() == Metal.Kind.ALUMINIUM) {
             open.caution("aluminium-dust");
         }
         add(open);
@@ -282,6 +305,16 @@ public final class DentFill extends MethodPage {
     private void skim() {
         MixPlan mix = putty();
         boolean alone = filler().isEmpty();
+        add(step("putty-dull", Kind.SAND, "180 out past where the putty will end")
+                .detail("Into the clear, straight lines out of it, dull all over: putty never lies on gloss.")
+                .zone(Zone.Kind.REFINE_180)
+                .layer("coats")
+                .tool(Tool.HAND_BLOCK.word())
+                .paper("180")
+                .active(TradeBook.value("minutes.scuff"))
+                .caution("dust")
+                .acts(Act.DULL));
+        add(dustOff("putty-dust", Zone.Kind.REFINE_180));
         mixAndSpread(
                 mix,
                 "putty",
@@ -302,6 +335,7 @@ public final class DentFill extends MethodPage {
     }
 
     private void sealAndPass() {
+        add(dustOff("seal-dust", Zone.Kind.PUTTY));
         add(step("seal", Kind.DO, "Rub in pinhole sealer")
                 .detail("Wipe off flush. A second pass where pinholes show.")
                 .zone(Zone.Kind.PUTTY)

@@ -60,7 +60,7 @@ final class ChipLayout extends Layout {
         boolean vacuum = job.house().is("chip", "vacuum-pressure");
         Coordinate at = pit();
         Geometry pit = round(at, pitMm());
-        Footprint f = Grown.on(part(), job.outline())
+        Footprint f = Grown.on(part(), job.outline(), job.core())
                 .shape(Zone.Kind.PIT, 0, pit)
                 .shape(Zone.Kind.INJECTOR, 0, round(at, value("glass.injector")))
                 .shape(Zone.Kind.FILM, 0, round(at, FILM_MM))

@@ -112,7 +112,7 @@ final class HairlineLayout extends Layout {
             holes.add(hole(c[0], c[1], past));
             holes.add(hole(c[c.length - 1], c[c.length - 2], past));
         }
-        return Grown.on(part(), job.outline())
+        return Grown.on(part(), job.outline(), job.core())
                 .out(Zone.Kind.GROOVE, half)
                 .out(Zone.Kind.TAPE, half + value("tape.past"))
                 .out(Zone.Kind.CLEAN, half + value("dent.clean-past"))

@@ -60,7 +60,7 @@ final class PlasticLayout extends Layout {
         double width = weld()
                 ? value("seam.past")
                 : Dish.widthMm(deep, value("dish.along"), value("dish.least"), value("dish.most"));
-        return new Dish(job.outline(), part().shape(), width, deep);
+        return new Dish(job.core(), part().shape(), width, deep);
     }
 
     private double deep(Damage d) {
@@ -105,7 +105,7 @@ final class PlasticLayout extends Layout {
         double w = dish.widthMm();
         double ring = w + value("plastic.ring-past");
         double fine = Math.max(value("plastic.320-past"), ring + value("dent.240-past"));
-        Grown g = Grown.on(part(), job.outline())
+        Grown g = Grown.on(part(), job.outline(), job.core())
                 .out(weld() ? Zone.Kind.ADHESIVE : Zone.Kind.DISH, w)
                 .fine(Zone.Kind.RING_180, ring)
                 .fine(Zone.Kind.FINE_320, fine)

@@ -11,7 +11,9 @@ import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
+import vanemend.core.method.Weight;
 import vanemend.core.sanding.Tool;
+import vanemend.core.trade.TradeBook;
 
 /** The face of a plastic repair, the same whatever backs it: dish, dull, promoter, adhesive, sand, promoter. */
 abstract class PlasticPage extends MethodPage {
@@ -77,6 +79,37 @@ abstract class PlasticPage extends MethodPage {
                         + "A coarse non-woven belt smears less than paper. 80 stays inside.",
                 Tool.BELT_OR_DA,
                 Zone.Kind.DISH);
+        if (backing) {
+            add(look(
+                    "backing-shows",
+                    "Backing just shows?",
+                    "Along the whole crack, at the bottom of the dish.",
+                    Zone.Kind.DISH,
+                    gate(
+                            "Backing shows at the bottom all along, dish rounded, backing whole?",
+                            "Just shows",
+                            "80 and 180",
+                            "Not yet",
+                            branch("shallow", "Not to the backing", "grind on", "dish-again"),
+                            stop(
+                                    "through",
+                                    "Cut through the backing",
+                                    "Nothing holds the two sides: the back is cleaned, sanded and laid again. Plan anew.",
+                                    Weight.STOP))));
+            loop(
+                    "dish-again",
+                    "Grind on",
+                    step("dish", Kind.SAND, "Grind on to the backing")
+                            .detail("Slow and moving, a little at a time: plastic smears when hot.")
+                            .zone(Zone.Kind.DISH)
+                            .layer("part")
+                            .tool(Tool.BELT_OR_DA.word())
+                            .paper("80")
+                            .active(TradeBook.value("minutes.scuff"))
+                            .caution("dust")
+                            .needs(Step.Resource.SANDER)
+                            .acts(Act.DISH, Act.SAND_FACE));
+        }
     }
 
     /** 80 inside, 180 around, no shine; then promoter. */

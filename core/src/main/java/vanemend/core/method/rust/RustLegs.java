@@ -11,6 +11,9 @@ import vanemend.core.trade.TradeBook;
 
 /** The papers of this family, stripping to feathering: glass-fibre filler under body filler, whatever lies beneath. */
 final class RustLegs {
+    /** Leg of the papers on glass-fibre filler. */
+    static final String FIBRE = "fibre-level";
+
     private RustLegs() {}
 
     /** In working order; the glass-fibre filler stands proud as a whole over {@code inner} and runs out to its zone's edge. */
@@ -27,7 +30,7 @@ final class RustLegs {
                         Tool.DA,
                         "bright metal, paint edge feathered"),
                 Legs.leg(
-                        "fibre-level",
+                        FIBRE,
                         "On the glass-fibre filler",
                         80,
                         80,

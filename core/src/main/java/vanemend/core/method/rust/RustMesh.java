@@ -1,5 +1,6 @@
 package vanemend.core.method.rust;
 
+import java.util.List;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Act;
@@ -7,7 +8,9 @@ import vanemend.core.method.Kit;
 import vanemend.core.method.Method;
 import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step.Kind;
+import vanemend.core.method.StepBuilder;
 import vanemend.core.trade.MethodId;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** Rust-through patch: back to sound metal, mesh at the back, glass-fibre filler, body filler over it, primer both sides. */
@@ -37,24 +40,33 @@ public final class RustMesh extends RustPage {
 
     private void strip() {
         add(clean("clean", "Clean, then strip the paint", "Degrease front and back first.", Zone.Kind.CLEAN));
-        addAll(sanding(
+        List<StepBuilder> strip = sanding(
                 "strip",
                 "part",
                 false,
                 "Paint off " + mm("rust.strip-past") + " around, to bright metal.",
-                Act.SAND_FACE));
+                Act.SAND_FACE);
+        strip.getFirst().caution("old-paint");
+        addAll(strip);
         boolean over = house().is("rust", "converter");
         add(step("cut-back", Kind.DO, over ? "Loose rust off" : "Cut or grind back to sound metal")
                 .detail(
                         over
                                 ? "What flakes or rings dull comes off; firm rust stays for the converter."
-                                : "Until it is bright and rings; edges turned in below the face.")
+                                : "Until it is bright and rings; the edge turned in over a dolly, "
+                                        + Text.of(turnedInMm(), "mm")
+                                        + " below the face: both fillers lie in that, none on top.")
                 .zone(Zone.Kind.RUST)
                 .layer("part")
                 .tool("Cutter or grinder")
                 .active(TradeBook.value("minutes.per-dent.straighten"))
                 .caution("metalwork")
-                .caution("old-paint"));
+                .caution("hot-work"));
+    }
+
+    /** Room for both fillers under the face. */
+    private static double turnedInMm() {
+        return TradeBook.value("rust.fibre-thick") + TradeBook.value("rust.filler-thick");
     }
 
     private void mesh() {
@@ -71,7 +83,6 @@ public final class RustMesh extends RustPage {
                 .material(kit.portion("mesh").material())
                 .portion("mesh")
                 .active(TradeBook.value("minutes.tape"))
-                .caution("metalwork")
                 .acts(Act.LAY_CLOTH));
     }
 
@@ -92,7 +103,8 @@ public final class RustMesh extends RustPage {
 
     private void primeBack() {
         add(step("prime-back", Kind.DO, "Primer on the back too")
-                .detail("Over mesh and bare metal, against new rust; then cavity wax by its label.")
+                .detail(
+                        "Over mesh and bare metal: aluminium on bare steel rusts it where it is damp. Dry by its label, then cavity wax.")
                 .zone(Zone.Kind.PRIME_BACK)
                 .layer("primer-back")
                 .material(name(Role.SEAL))

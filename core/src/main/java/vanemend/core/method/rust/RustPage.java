@@ -17,6 +17,12 @@ abstract class RustPage extends MethodPage {
         super(kit);
     }
 
+    /** Glass-fibre filler is sanded with the mask that fibre asks for. */
+    @Override
+    protected String dustOf(String leg) {
+        return leg.equals(RustLegs.FIBRE) ? "fibre-dust" : super.dustOf(leg);
+    }
+
     /** Converter on the rust alone, dry, and looked at. */
     final void convert(String title, Zone.Kind rust, String next) {
         add(step("convert", Kind.DO, title)
@@ -55,7 +61,8 @@ abstract class RustPage extends MethodPage {
                         .detail("What a scriber lifts comes off.")
                         .zone(rust)
                         .active(TradeBook.value("minutes.file"))
-                        .caution("metalwork"),
+                        .caution("metalwork")
+                        .caution("hot-work"),
                 step("convert", Kind.DO, "Converter in what is left")
                         .detail("Rust only.")
                         .zone(rust)

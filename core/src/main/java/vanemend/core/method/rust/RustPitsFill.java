@@ -54,6 +54,7 @@ public final class RustPitsFill extends RustPage {
                 .tool("Scraper, wire brush, point, hammer")
                 .active(TradeBook.value("minutes.per-dent.straighten"))
                 .caution("metalwork")
+                .caution("hot-work")
                 .acts(Act.WIPE_AGAIN));
     }
 
