@@ -1182,7 +1182,7 @@ export interface components {
             at: string;
             consequence: string;
             /** @enum {string} */
-            kind: "DOSE_OFF" | "DOSE_NOT_WEIGHED" | "SPREAD_LATE" | "SANDED_BEFORE_CURE" | "OVER_TEMPERATURE" | "TOO_DEEP" | "WENT_ON_EARLY" | "AGAINST_READING" | "PLAN_CHANGED" | "WANTED_NOT_GIVEN" | "NOT_READ" | "OTHER_THAN_PLANNED" | "STOPPED" | "AGAINST_STOP" | "LOOKED_AGAIN" | "STARTED_THOUGH" | "MIX_SCRAPPED" | "ENDED";
+            kind: "DOSE_OFF" | "DOSE_NOT_WEIGHED" | "AMOUNT_OFF" | "SPREAD_LATE" | "SANDED_BEFORE_CURE" | "OVER_TEMPERATURE" | "TOO_DEEP" | "WENT_ON_EARLY" | "AGAINST_READING" | "PLAN_CHANGED" | "WANTED_NOT_GIVEN" | "NOT_READ" | "OTHER_THAN_PLANNED" | "STOPPED" | "AGAINST_STOP" | "LOOKED_AGAIN" | "STARTED_THOUGH" | "MIX_SCRAPPED" | "ENDED";
             step: string;
             text: string;
         };

@@ -81,7 +81,7 @@ class DevicesTest {
     void aGaugeThatFallsSilentKeepsItsLastFigureWithItsAgeAndTheFigureIsTyped() throws IOException {
         Technician joss = atTheDevices();
         Locator gauge = sheet(joss, "Paint-film gauge");
-        gauge.getByLabel("Film there").fill("88");
+        gauge.getByLabel("Film there").fill("138");
         gauge.getByLabel("Scatter").fill("0");
         Technician tam = Technician.running("tam", "Run on the mirror arm cover");
         Page page = tam.page();
@@ -90,10 +90,10 @@ class DevicesTest {
         tam.button("Take it").click();
         assertThat(page.getByText("Read 4 more")).isVisible();
         gauge.getByText("Silent").click();
-        assertThat(page.getByText("Does not answer: type the figure instead. Last 88"))
+        assertThat(page.getByText("Does not answer: type the figure instead. Last 138"))
                 .isVisible();
         assertThat(tam.button("Take it")).isDisabled();
-        tam.read("Clear left beside the run", "86");
+        tam.read("Total film beside the run", "136");
         tam.sent();
         gauge.getByText("Right").click();
 
@@ -102,7 +102,7 @@ class DevicesTest {
         Download csv =
                 page.waitForDownload(() -> page.getByText("Readings, CSV").click());
         assertThat(Files.readString(csv.path()))
-                .contains("FILM_UM,86.0,µm,film,")
+                .contains("FILM_UM,136.0,µm,film,")
                 .contains(",Paint-film gauge");
         page.getByLabel("Readings file").setInputFiles(csv.path());
         assertThat(page.getByText("Nothing new: all of them are here already.")).isVisible();

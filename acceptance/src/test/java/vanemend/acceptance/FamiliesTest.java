@@ -98,7 +98,10 @@ class FamiliesTest {
         tam.station("Damage");
         button(page, "Shoulder").click();
         tam.station("Verdict");
-        assertThat(page.getByText("injury in the shoulder")).isVisible();
+        assertThat(page.getByLabel("Verdict").getByText("injury in the shoulder"))
+                .isVisible();
+        assertThat(page.getByRole(AriaRole.NOTE).getByText("No repair is drawn."))
+                .isVisible();
         assertThat(page.getByText("Scrap the tyre.").first()).isVisible();
         tam.station("Run");
         assertThat(tam.button("Begin the work")).isDisabled();
@@ -118,7 +121,8 @@ class FamiliesTest {
         tam.type("Pit across", "3");
         button(page, "Yes").click();
         tam.station("Verdict");
-        assertThat(page.getByText("18\u202fmm of at most 10\u202fmm")).isVisible();
+        assertThat(page.getByLabel("Verdict").getByText("18\u202fmm of at most 10\u202fmm"))
+                .isVisible();
         assertThat(page.getByText("glass-uk-a: BS AU 242a:1998; recalled, verify"))
                 .isVisible();
         assertThat(page.getByText("glass-us-view-ok: common practice")).isVisible();

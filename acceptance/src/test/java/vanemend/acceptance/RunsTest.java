@@ -38,9 +38,9 @@ class RunsTest {
         Technician tam = Technician.running("tam", "Run on the mirror arm cover");
         Page page = tam.page();
         tam.workTo("film");
-        tam.read("Clear left beside the run", "38");
+        tam.read("Total film beside the run", "98");
         stopped(page, "Stop: clear too thin to go on");
-        assertThat(page.locator("[data-figure]").first()).containsText("38");
+        assertThat(page.locator("[data-figure]").first()).containsText("98");
         page.keyboard().press("PageDown");
         page.keyboard().press("Enter");
         assertThat(page.getByText("The pedal does nothing here: a stop stands")).isVisible();
@@ -52,7 +52,7 @@ class RunsTest {
         tam.button("Measure again").click();
         for (int places = 1; places <= 5; places++) {
             stopped(page, "Stop: clear too thin to go on");
-            tam.read("Clear left beside the run", "85");
+            tam.read("Total film beside the run", "135");
             tam.sent();
         }
         assertThat(page.getByText("Stop: clear")).isHidden();
@@ -69,7 +69,7 @@ class RunsTest {
     void aStopIsSeenByEverybodyAndOnlyALeadGoesAgainstIt() {
         Technician tam = Technician.running("tam", "Run on the mirror arm cover");
         tam.workTo("film");
-        tam.read("Clear left beside the run", "38");
+        tam.read("Total film beside the run", "98");
         tam.sent();
         assertThat(tam.button("Go against it")).isDisabled();
         Technician isla = new Technician(Depot.as("isla", 1280, 800));
@@ -318,15 +318,15 @@ class RunsTest {
     void aReadingIsPutRightWithItsReasonAndStaysInTheRecord() {
         Technician tam = Technician.running("tam", "Run on the mirror arm cover");
         tam.workTo("film");
-        tam.read("Clear left beside the run", "85");
+        tam.read("Total film beside the run", "135");
         tam.sent();
         tam.page().navigate(Depot.url() + "/repairs/" + tam.number() + "/record");
         tam.button("Put right").click();
-        tam.page().getByText("Clear left beside the run 85").click();
-        tam.type("Clear left beside the run", "58");
+        tam.page().getByText("Total film beside the run 135").click();
+        tam.type("Total film beside the run", "128");
         tam.type("Why", "digits turned");
         tam.button("Put it right").click();
-        assertThat(tam.page().getByText("put right to 58")).isVisible();
+        assertThat(tam.page().getByText("put right to 128")).isVisible();
         assertThat(tam.page().getByText("digits turned")).isVisible();
     }
 }

@@ -155,6 +155,15 @@ final class Technician {
                 page.getByRole(AriaRole.DIALOG).locator("button.go").click();
             } else if (pedal.contains("say it by hand")) {
                 page.locator("[data-yes]").click();
+                // A wait whose other answer stops the work may be early as well.
+                page.waitForFunction(
+                        "id => document.querySelector('[role=dialog]') !== null"
+                                + " || (document.querySelector('[data-step]')?.dataset.step ?? 'finished') !== id",
+                        id);
+                if (page.getByRole(AriaRole.DIALOG).count() > 0) {
+                    type("What was it judged by?", "nail leaves no mark");
+                    page.getByRole(AriaRole.DIALOG).locator("button.go").click();
+                }
             } else {
                 page.keyboard().press("PageDown");
             }

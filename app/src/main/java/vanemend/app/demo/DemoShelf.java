@@ -167,10 +167,10 @@ final class DemoShelf {
                 item("unit-6", "tyre-unit", "Combination unit, 6 mm", "TU-606", today.plusDays(420), 9, "pieces")
                         .fits(6, 50, Tyre.Use.CAR)
                         .build(),
-                item("unit-4", "tyre-unit", "Combination unit, 4.5 mm", "TU-445", today.plusDays(400), 6, "pieces")
+                item("unit-4", "tyre-unit", "Combination unit, small", "TU-445", today.plusDays(400), 6, "pieces")
                         .fits(4.5, 40, Tyre.Use.CAR)
                         .build(),
-                item("unit-10", "tyre-unit", "Combination unit, 10 mm", "TU-910", today.plusDays(420), 4, "pieces")
+                item("unit-10", "tyre-unit", "Combination unit, truck", "TU-910", today.plusDays(420), 4, "pieces")
                         .fits(10, 75, Tyre.Use.TRUCK)
                         .build(),
                 item(

@@ -31,7 +31,7 @@ class StandIns {
 
     @Bean
     FilmGauge filmGauge() {
-        return new FilmGauge(SEED + 3, 58);
+        return new FilmGauge(SEED + 3, 128);
     }
 
     @Bean

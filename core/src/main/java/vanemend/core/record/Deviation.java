@@ -16,6 +16,7 @@ public record Deviation(Kind kind, String step, Instant at, String text, String 
     public enum Kind {
         DOSE_OFF,
         DOSE_NOT_WEIGHED,
+        AMOUNT_OFF,
         SPREAD_LATE,
         SANDED_BEFORE_CURE,
         OVER_TEMPERATURE,

@@ -42,6 +42,9 @@ final class Deviations {
                 continue;
             }
             doseDeviation(plan, state, m).ifPresent(out::add);
+            if (plan.binds()) {
+                Weighed.amount(m).ifPresent(out::add);
+            }
             lateSpread(plan, m).ifPresent(out::add);
             earlySanding(plan, state, m).ifPresent(out::add);
         }

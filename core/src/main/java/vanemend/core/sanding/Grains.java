@@ -1,5 +1,6 @@
 package vanemend.core.sanding;
 
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -39,6 +40,15 @@ public final class Grains {
                     + g.grades().keySet());
         }
         return um;
+    }
+
+    /** The P grade whose median grain is nearest to {@code um}, in proportion, as printed. */
+    public static String nearestP(double um) {
+        return "P"
+                + GRADINGS.get("P").grades().entrySet().stream()
+                        .min(Comparator.comparingDouble(e -> Math.abs(Math.log(e.getValue() / um))))
+                        .orElseThrow()
+                        .getKey();
     }
 
     private static Map<String, Grading> load() {

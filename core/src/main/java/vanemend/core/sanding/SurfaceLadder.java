@@ -72,9 +72,26 @@ public final class SurfaceLadder {
         }
         String span = "No way from " + leg.fromP() + " to " + leg.toP();
         return ends.isEmpty()
-                ? span + " with jumps of at most " + Check.shown(leg.limit())
-                        + " times: put a paper between them on the shelf."
+                ? span + " with jumps of at most " + Check.shown(leg.limit()) + " times: " + gaps(from, to, leg.limit())
                 : span + ": put " + String.join(" and ", ends) + " on the shelf.";
+    }
+
+    /** Each jump that is too wide, and the paper that closes it best. */
+    private String gaps(double from, double to, double limit) {
+        List<Paper> between = papers.stream()
+                .filter(p -> (p.um() < from || p.is(from)) && (p.um() > to || p.is(to)))
+                .toList();
+        List<String> out = new ArrayList<>();
+        for (int i = 1; i < between.size(); i++) {
+            Paper coarse = between.get(i - 1);
+            Paper fine = between.get(i);
+            if (coarse.um() / fine.um() > limit) {
+                double middle = Math.sqrt(coarse.um() * fine.um());
+                out.add("put " + Grains.nearestP(middle) + " between " + coarse.label() + " and " + fine.label()
+                        + " on the shelf");
+            }
+        }
+        return out.isEmpty() ? "put a paper between them on the shelf." : String.join("; ", out) + ".";
     }
 
     private Zone.Kind zone(Leg leg, boolean first, boolean last) {

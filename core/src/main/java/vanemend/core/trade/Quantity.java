@@ -12,7 +12,7 @@ public enum Quantity {
     SURFACE_C("Surface", Sort.TEMPERATURE, "°C", -20, 120, Measured.SURFACE_C),
     AIR_C("Air", Sort.TEMPERATURE, "°C", -20, 60, Measured.AIR_C),
     RH_PERCENT("Humidity", Sort.PLAIN, "%", 0, 100, Measured.RH_PERCENT),
-    FILM_UM("Clear left beside the run", Sort.PLAIN, "µm", 0, 2000, Measured.FILM_UM),
+    FILM_UM("Total film beside the run", Sort.PLAIN, "µm", 0, 2000, Measured.FILM_UM),
     UV("UV at the resin", Sort.PLAIN, "mW/cm²", 0, 500, Measured.UV),
     INJURY_MM("Injury across", Sort.DEPTH, "mm", 0.5, 60, Measured.INJURY_MM),
     ANGLE_DEG("Angle from square", Sort.PLAIN, "°", 0, 80, Measured.ANGLE_DEG),

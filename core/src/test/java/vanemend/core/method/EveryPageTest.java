@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DisplayName;
@@ -117,6 +118,43 @@ class EveryPageTest {
         }
         assertThat(p.closing()).contains("label and safety data sheet").contains("licensed technician");
         assertThat(p.steps().getLast().step().detail()).contains("come before this plan");
+    }
+
+    @ParameterizedTest
+    @MethodSource("recipes")
+    @DisplayName(
+            "lead and chromate are told before the first paper on metal, fibre dust at every paper on fibre, what burns behind the sheet before it is ground")
+    void whatCanHurtIsToldAtTheFirstStepThatNeedsIt(String recipe) {
+        Plan p = work(recipe).plan().orElseThrow();
+        List<Step> steps = p.steps().stream().map(PlannedStep::step).toList();
+        Function<Step, List<String>> said =
+                s -> s.cautions().stream().map(c -> c.id()).toList();
+        Step paper = steps.stream()
+                .filter(s -> s.kind() == Step.Kind.SAND)
+                .findFirst()
+                .orElse(null);
+        switch (p.method()) {
+            case METAL_DENT, RUST_MESH, RUST_PITS -> {
+                assertThat(said.apply(paper)).contains("old-paint");
+                Step hot = steps.stream()
+                        .filter(s -> said.apply(s).contains("metalwork"))
+                        .findFirst()
+                        .orElseThrow();
+                assertThat(said.apply(hot)).contains("hot-work");
+            }
+            case COMPOSITE ->
+                assertThat(all(p).stream().filter(s -> s.kind() == Step.Kind.SAND))
+                        .isNotEmpty()
+                        .allSatisfy(s -> assertThat(said.apply(s)).contains("fibre-dust"));
+            case CLEAR_RUN ->
+                assertThat(steps.stream().filter(s -> s.paper().contains("damp")))
+                        .isNotEmpty()
+                        .allSatisfy(s -> assertThat(said.apply(s)).contains("water-mains"));
+            case PLASTIC_TWO_SIDED, PLASTIC_PATCH, PLASTIC_MESH, WELD_FINISH, ABS_REBUILD, TRIM ->
+                assertThat(steps.stream().map(said)).anyMatch(c -> c.contains("calibration"));
+            case TYRE_CROWN -> assertThat(said.apply(steps.getFirst())).contains("tyre");
+            default -> assertThat(paper == null || !said.apply(paper).isEmpty()).isTrue();
+        }
     }
 
     @ParameterizedTest

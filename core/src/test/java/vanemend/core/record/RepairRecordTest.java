@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import vanemend.core.TestShop;
 import vanemend.core.method.Gate;
@@ -27,6 +28,7 @@ class RepairRecordTest {
         private final List<BenchEvent> events = new ArrayList<>();
         private Instant at = TestShop.NOW;
         double cream = 2;
+        double share = 1;
         double waitShare = 1.1;
         double spreadMin = 1;
         double surfaceC = Double.NaN;
@@ -49,8 +51,10 @@ class RepairRecordTest {
             String id = now.id();
             if (now.step().kind() == Step.Kind.MIX) {
                 if (weigh) {
-                    events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", id, Quantity.FILLER_G, 100));
-                    events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", id, Quantity.CREAM_G, cream));
+                    double filler = FROZEN.plan().mix(now.step().mix()).pour().fillerG() * share;
+                    events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", id, Quantity.FILLER_G, filler));
+                    events.add(BenchEvent.reading(
+                            UUID.randomUUID(), at, "Tam", id, Quantity.CREAM_G, filler * cream / 100));
                 }
                 events.add(BenchEvent.clock(UUID.randomUUID(), at, "Tam", id));
             }
@@ -108,6 +112,21 @@ class RepairRecordTest {
         Run near = new Run();
         near.cream = 2.2;
         assertThat(near.record().deviations()).isEmpty();
+    }
+
+    @Test
+    @DisplayName("far more or less filler than was asked is a deviation by itself, with its cream in order")
+    void anAmountFarOffIsSaid() {
+        for (double share : new double[] {0.5, 0.79, 1.21, 2}) {
+            Run r = new Run();
+            r.share = share;
+            assertThat(kinds(r.record())).as("" + share).containsExactly(Deviation.Kind.AMOUNT_OFF);
+        }
+        for (double share : new double[] {0.81, 1.19}) {
+            Run r = new Run();
+            r.share = share;
+            assertThat(r.record().deviations()).as("" + share).isEmpty();
+        }
     }
 
     @Test

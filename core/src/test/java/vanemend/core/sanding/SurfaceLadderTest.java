@@ -120,6 +120,22 @@ class SurfaceLadderTest {
         }
     }
 
+    @Test
+    @DisplayName(
+            "a jump that is too wide is named, with the paper that closes it: 400 to 800 is 1.6 times, 600 to 1200 too; without both 600 and 800 it is 1.9 and over")
+    void theGapIsNamedWithThePaperThatClosesIt() {
+        List<ShelfItem> shelf = new ArrayList<>(TestShop.fullShelf());
+        shelf.removeIf(i -> List.of("P800", "P1000", "P1200").contains(i.id()));
+        Workup w = work("run-block", shelf);
+        assertThat(w.plan()).isEmpty();
+        // P600 is 25.8 µm, P1500 12.6: middle 18.0, nearest P1000 at 18.3 (ISO 6344-3).
+        assertThat(w.blockers()).anyMatch(b -> b.contains("put P1000 between P600 and P1500 on the shelf"));
+        shelf.addAll(TestShop.fullShelf().stream()
+                .filter(i -> i.id().equals("P1000"))
+                .toList());
+        assertThat(work("run-block", shelf).plan()).as("and it does").isPresent();
+    }
+
     private static FilmBudget budget(double soundUm, Ladder ladder) {
         PaintRun run = new PaintRun(new Oval(100, 100, 60, 12, 0), 200, 70 + soundUm, 70, true);
         return FilmBudget.of(run, run.heightUm(), 40, ladder);
