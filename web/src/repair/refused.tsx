@@ -6,13 +6,13 @@ export function refusal(workup: Api["Workup"] | undefined): Api["Finding"] | und
   return workup?.verdict.findings.find((f) => f.bears && !f.asks && (f.outcome === "REFER" || f.outcome === "REPLACE"));
 }
 
-/** Over the drawing of what may not be mended: the rule that decides, and its measure. */
+/** Under the drawing of what may not be mended: the rule that decides, and its measure. */
 export function Refused({ workup }: { workup: Api["Workup"] }) {
   const f = refusal(workup);
   if (!f) return null;
   const { word, Icon } = OUTCOME[f.outcome];
   return (
-    <div className="bg-sheet absolute right-4 bottom-4 left-11 border-2 border-oxide px-4 py-3" role="note">
+    <div className="bg-sheet shrink-0 border-t-4 border-oxide px-4 py-3" role="note">
       <p className="text-oxide-text flex items-center gap-2 text-20 font-bold">
         <Icon size={22} aria-hidden="true" /> {word}: {f.title}
       </p>

@@ -94,44 +94,46 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
               {station === "stack" && <StackStation on={on} workup={on.workup} frozen={frozen} />}
               {station === "footprint" && <FootprintStation on={on} workup={on.workup} frozen={frozen} />}
             </section>
-            <section className="bg-sheet relative min-w-0 flex-1" aria-label="Drawing">
+            <section className="bg-sheet flex min-w-0 flex-1 flex-col" aria-label="Drawing">
+              <div className="min-h-0 flex-1">
+                {workup ? (
+                  <DrawingPair
+                    drawing={workup.drawing}
+                    labels={226}
+                    stale={!on.workup}
+                    onCut={
+                      station === "footprint" && !frozen ? (cutYMm) => on.change((d) => ({ ...d, cutYMm })) : undefined
+                    }
+                    onDrag={
+                      station === "damage" && !frozen
+                        ? (i, corner, xMm, yMm) =>
+                            on.change((d) => ({
+                              ...d,
+                              damages: (d.damages ?? []).map((x, k) =>
+                                k !== i
+                                  ? x
+                                  : corner === undefined
+                                    ? { ...x, xMm, yMm }
+                                    : {
+                                        ...x,
+                                        trace: (x.trace ?? []).map((v, n) =>
+                                          n === 2 * corner ? xMm : n === 2 * corner + 1 ? yMm : v,
+                                        ),
+                                      },
+                              ),
+                            }))
+                        : undefined
+                    }
+                  />
+                ) : (
+                  <div className="grid h-full place-items-center p-8 text-center">
+                    <p className="text-20 max-w-96">
+                      The drawing appears as soon as the part has its size and one damage has its place and size.
+                    </p>
+                  </div>
+                )}
+              </div>
               {workup && <Refused workup={workup} />}
-              {workup ? (
-                <DrawingPair
-                  drawing={workup.drawing}
-                  labels={226}
-                  stale={!on.workup}
-                  onCut={
-                    station === "footprint" && !frozen ? (cutYMm) => on.change((d) => ({ ...d, cutYMm })) : undefined
-                  }
-                  onDrag={
-                    station === "damage" && !frozen
-                      ? (i, corner, xMm, yMm) =>
-                          on.change((d) => ({
-                            ...d,
-                            damages: (d.damages ?? []).map((x, k) =>
-                              k !== i
-                                ? x
-                                : corner === undefined
-                                  ? { ...x, xMm, yMm }
-                                  : {
-                                      ...x,
-                                      trace: (x.trace ?? []).map((v, n) =>
-                                        n === 2 * corner ? xMm : n === 2 * corner + 1 ? yMm : v,
-                                      ),
-                                    },
-                            ),
-                          }))
-                      : undefined
-                  }
-                />
-              ) : (
-                <div className="grid h-full place-items-center p-8 text-center">
-                  <p className="text-20 max-w-96">
-                    The drawing appears as soon as the part has its size and one damage has its place and size.
-                  </p>
-                </div>
-              )}
             </section>
             <Figures workup={on.workup} problems={on.problems} made={on.draft.part?.made} frozenAt={on.frozenAt} />
           </div>

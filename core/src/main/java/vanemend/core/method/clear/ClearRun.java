@@ -102,7 +102,7 @@ public final class ClearRun extends MethodPage {
 
     /** What a gauge shows, and what of it is clear. */
     private String total() {
-        return "It shows total film: " + um(budget.underUm()) + " of it lies beneath the clear. ";
+        return "The gauge shows total film: " + um(budget.underUm()) + " of it lies beneath the clear. ";
     }
 
     private static String um(double v) {
