@@ -20,10 +20,10 @@ public sealed interface Peroxide {
         double nominal = TradeBook.value("peroxide.nominal");
         String given = Text.of(Math.round(percent * 100) / 100.0, "%") + " cream";
         if (percent < TradeBook.value("peroxide.fails-below")) {
-            return new Fails(given + ": too little. It stays soft whatever the time: take it all off and mix anew.");
+            return new Fails(given + ": too little. It stays soft whatever the time: never on a part.");
         }
         if (percent > TradeBook.value("peroxide.fails-above")) {
-            return new Fails(given + ": too much. It stays sticky and bleeds through: take it all off and mix anew.");
+            return new Fails(given + ": too much. It stays sticky and bleeds through: never on a part.");
         }
         double factor = nominal / percent;
         if (percent < TradeBook.value("peroxide.low")) {

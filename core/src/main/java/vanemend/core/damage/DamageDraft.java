@@ -70,37 +70,18 @@ public record DamageDraft(
 
     /** A copy {@code length} by {@code width}, mm. */
     public DamageDraft sized(Double length, Double width) {
-        return copy(length, width, angleDeg, depthMm, film);
+        return copy(length, width, angleDeg, depthMm, injury, film);
     }
 
     /** A copy as deep as {@code mm}. */
     public DamageDraft deep(Double mm) {
-        return copy(lengthMm, widthMm, angleDeg, mm, film);
+        return copy(lengthMm, widthMm, angleDeg, mm, injury, film);
     }
 
     /** A copy at {@code deg} from square; where its inner end lies follows from it. */
     public DamageDraft slanted(Double deg) {
-        InjuryDraft anew = injury == null ? null : new InjuryDraft(injury.place(), null);
-        return new DamageDraft(
-                kind,
-                xMm,
-                yMm,
-                lengthMm,
-                widthMm,
-                deg,
-                depthMm,
-                profile,
-                trace,
-                through,
-                ends,
-                fromChip,
-                rustPastMm,
-                soundMm,
-                pieceKept,
-                groundBelow,
-                chip,
-                anew,
-                film);
+        return copy(
+                lengthMm, widthMm, deg, depthMm, injury == null ? null : new InjuryDraft(injury.place(), null), film);
     }
 
     /** A copy with the total film beside it as read, µm. */
@@ -112,10 +93,12 @@ public record DamageDraft(
                         widthMm,
                         angleDeg,
                         depthMm,
+                        injury,
                         new FilmDraft(film.peakUm(), totalUm, film.underUm(), film.gauge()));
     }
 
-    private DamageDraft copy(Double length, Double width, Double angle, Double depth, FilmDraft readings) {
+    private DamageDraft copy(
+            Double length, Double width, Double angle, Double depth, InjuryDraft end, FilmDraft readings) {
         return new DamageDraft(
                 kind,
                 xMm,
@@ -134,7 +117,7 @@ public record DamageDraft(
                 pieceKept,
                 groundBelow,
                 chip,
-                injury,
+                end,
                 readings);
     }
 

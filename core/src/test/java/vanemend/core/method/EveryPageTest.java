@@ -142,15 +142,17 @@ class EveryPageTest {
                         .orElseThrow();
                 assertThat(said.apply(hot)).contains("hot-work");
             }
-            case COMPOSITE ->
+            case COMPOSITE -> {
+                assertThat(said.apply(steps.getFirst())).contains("calibration");
                 assertThat(all(p).stream().filter(s -> s.kind() == Step.Kind.SAND))
                         .isNotEmpty()
                         .allSatisfy(s -> assertThat(said.apply(s)).contains("fibre-dust"));
+            }
             case CLEAR_RUN ->
                 assertThat(steps.stream().filter(s -> s.paper().contains("damp")))
                         .isNotEmpty()
                         .allSatisfy(s -> assertThat(said.apply(s)).contains("water-mains"));
-            case PLASTIC_TWO_SIDED, PLASTIC_PATCH, PLASTIC_MESH, WELD_FINISH, ABS_REBUILD, TRIM ->
+            case PLASTIC_TWO_SIDED, PLASTIC_PATCH, PLASTIC_MESH, WELD_FINISH, ABS_REBUILD, TRIM, GLASS_CHIP ->
                 assertThat(steps.stream().map(said)).anyMatch(c -> c.contains("calibration"));
             case TYRE_CROWN -> assertThat(said.apply(steps.getFirst())).contains("tyre");
             default -> assertThat(paper == null || !said.apply(paper).isEmpty()).isTrue();

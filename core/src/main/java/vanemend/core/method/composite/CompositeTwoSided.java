@@ -64,7 +64,8 @@ public final class CompositeTwoSided extends MethodPage {
                 .zone(Zone.Kind.FACE_SAND)
                 .tool("Warm air")
                 .active(TradeBook.value("minutes.wash"))
-                .caution("lamp"));
+                .caution("lamp")
+                .caution("calibration"));
     }
 
     /** Every sanding here is of fibre or of filler with fibre in it. */

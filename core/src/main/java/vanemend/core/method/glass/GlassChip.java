@@ -81,6 +81,7 @@ public final class GlassChip extends MethodPage {
                 .watches(
                         glass(Watch.Sense.AT_LEAST, "cold", "limit.glass-temperature.from", "Glass too cold"),
                         glass(Watch.Sense.AT_MOST, "hot", "limit.glass-temperature.upTo", "Glass too hot"))
+                .caution("calibration")
                 .acts(Act.SHADE));
         loop(
                 "temper",

@@ -18,11 +18,14 @@ final class PlasticMesh extends PlasticPage {
     /** The steps. */
     static MethodSteps lay(Kit kit) {
         PlasticMesh p = new PlasticMesh(kit);
+        p.trialSpot();
         p.add(p.clean(
-                "clean",
-                "Clean the back, then the face",
-                "Waterborne remover or plastics cleaner; off with a second cloth.",
-                Zone.Kind.BACK_CLEAN));
+                        "clean",
+                        "Clean the back, then the face",
+                        "On with one cloth, off with a second while wet.",
+                        Zone.Kind.BACK_CLEAN)
+                .caution("calibration"));
+        p.dryPart();
         p.dullBack();
         p.grind(
                 "dish",
