@@ -1,11 +1,13 @@
 import { type Api, ask } from "../api/client";
-import { keys, queryClient, useZone } from "../api/queries";
+import { keys, queryClient, useBench, useZone } from "../api/queries";
+import { PlaceDialog, placeSaid } from "../shell/place-dialog";
 import { dayAndTime } from "../units/units";
 import { has } from "./rule-table";
 import { useState } from "react";
 
 export function HouseRules({ book, find }: { book: Api["RulesView"]; find: string }) {
   const zone = useZone();
+  const shop = useBench().data?.shop;
   const [refused, setRefused] = useState("");
   const turn = async (question: string, answer: string) => {
     setRefused("");
@@ -23,6 +25,18 @@ export function HouseRules({ book, find }: { book: Api["RulesView"]; find: strin
         Where good technicians disagree the shop sets a rule once; a repair may follow another.{" "}
         {!book.mayTurn && "Only a lead turns them."} A plan that was started keeps the rules it was made with.
       </p>
+      {shop && (
+        <p className="flex items-center gap-3 px-4 pt-2">
+          The shop lies at <b>{placeSaid(shop.place)}</b>: the sun follows it.
+          {book.mayTurn && (
+            <PlaceDialog place={shop.place}>
+              <button type="button" className="firm min-h-11 px-3 font-bold">
+                Change
+              </button>
+            </PlaceDialog>
+          )}
+        </p>
+      )}
       {refused && (
         <p role="alert" className="px-4 pt-2 font-bold text-oxide-text">
           {refused}

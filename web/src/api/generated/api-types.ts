@@ -820,6 +820,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shop/place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["place"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/thumb/flash": {
         parameters: {
             query?: never;
@@ -1174,6 +1190,7 @@ export interface components {
             latitudeDeg: number;
             /** Format: double */
             longitudeDeg: number;
+            pane?: components["schemas"]["Pane"];
             /** Format: double */
             plannedDeg: number;
         };
@@ -1468,7 +1485,7 @@ export interface components {
         };
         HandworkView: {
             /** @enum {string} */
-            act: "MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY";
+            act: "MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "AIR_IN" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY";
             word: string;
         };
         HouseChange: {
@@ -1828,7 +1845,7 @@ export interface components {
             password?: string;
         };
         PageRuleDraft: {
-            acts?: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY")[];
+            acts?: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "AIR_IN" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY")[];
             after?: string;
             afterTitle?: string;
             caution?: string;
@@ -1874,6 +1891,18 @@ export interface components {
             methodTitle: string;
             reason: string;
             said: string;
+        };
+        Pane: {
+            /** Format: double */
+            facesDeg: number;
+            /** Format: double */
+            slopeDeg: number;
+        };
+        PaneDraft: {
+            /** Format: double */
+            facesDeg?: number;
+            /** Format: double */
+            slopeDeg?: number;
         };
         PartDraft: {
             answers?: {
@@ -1943,6 +1972,18 @@ export interface components {
             side: "FACE" | "BACK";
             /** Format: double */
             widthMm: number;
+        };
+        Place: {
+            /** Format: double */
+            latitudeDeg: number;
+            /** Format: double */
+            longitudeDeg: number;
+        };
+        PlaceDraft: {
+            /** Format: double */
+            latitudeDeg?: number;
+            /** Format: double */
+            longitudeDeg?: number;
         };
         Plan: {
             /** Format: double */
@@ -2176,6 +2217,7 @@ export interface components {
             /** Format: date-time */
             lightAt?: string;
             overrules?: components["schemas"]["Overrule"][];
+            pane?: components["schemas"]["PaneDraft"];
             part?: components["schemas"]["PartDraft"];
             pins?: {
                 [key: string]: string;
@@ -2560,6 +2602,7 @@ export interface components {
         ShopView: {
             /** Format: double */
             dewPointC: number;
+            place: components["schemas"]["Place"];
             present: components["schemas"]["Account"][];
             /** Format: double */
             rhPercent: number;
@@ -2667,7 +2710,7 @@ export interface components {
         Step: {
             /** Format: double */
             activeMin: number;
-            acts: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY")[];
+            acts: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "AIR_IN" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY")[];
             after: string[];
             amount: string;
             asks: ("DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
@@ -4396,6 +4439,30 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["AirDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+        };
+    };
+    place: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceDraft"];
             };
         };
         responses: {

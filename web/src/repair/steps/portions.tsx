@@ -6,9 +6,9 @@ import { Hatches, type HatchName, Swatch } from "../../marks/hatch";
 import { usePreferences } from "../../shell/preferences";
 import { length, minutes, stretch } from "../../units/units";
 import { useLit } from "../drawing/lit";
-import { When } from "../../shell/field";
 import { Head } from "../sheet";
 import type { DraftOnScreen } from "../use-draft";
+import { DaylightFields } from "./daylight";
 import { amount } from "../../units/amount";
 
 const CM2_A_IN2 = 6.4516;
@@ -206,16 +206,7 @@ export function WaitsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
               );
             })}
           </div>
-          {w.routes.some((r) => r.kind === "SUN") && (
-            <div className="mt-2 max-w-[360px]">
-              <When
-                label="Light on it at"
-                value={on.draft?.lightAt}
-                disabled={frozen}
-                onChange={(lightAt) => on.change((d) => ({ ...d, lightAt }))}
-              />
-            </div>
-          )}
+          {w.routes.some((r) => r.kind === "SUN") && <DaylightFields on={on} frozen={frozen} />}
           <p className="lab mt-1.5">Clock and sign: {w.sign}</p>
         </div>
       ))}

@@ -232,7 +232,18 @@ public final class TestShop {
 
     public static RepairDraft repair(PartDraft part, DamageDraft... dents) {
         return new RepairDraft(
-                part, List.of(dents), Map.of(), DryingRoute.Kind.AIR, Map.of(), null, null, null, null, null, null);
+                part,
+                List.of(dents),
+                Map.of(),
+                DryingRoute.Kind.AIR,
+                Map.of(),
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
     }
 
     /**

@@ -36,7 +36,7 @@ class AccessRules {
                         .frameOptions(f -> f.deny()))
                 .authorizeHttpRequests(a -> a.requestMatchers("/api/session")
                         .permitAll()
-                        .requestMatchers(HttpMethod.PUT, "/api/house-rules/**")
+                        .requestMatchers(HttpMethod.PUT, "/api/house-rules/**", "/api/shop/place")
                         .hasRole(Role.LEAD.name())
                         .requestMatchers(HttpMethod.POST, "/api/house-pages/**")
                         .hasRole(Role.LEAD.name())

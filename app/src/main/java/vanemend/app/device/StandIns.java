@@ -1,9 +1,9 @@
 package vanemend.app.device;
 
 import java.time.Clock;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import vanemend.app.store.Shop;
 
 /** The devices that ship with the product. A real one takes the place of the stand-in of its kind: see {@code docs/adding.md}. */
 @Configuration
@@ -35,8 +35,8 @@ class StandIns {
     }
 
     @Bean
-    UvMeter uvMeter(@Value("${vanemend.latitude}") double latitude, @Value("${vanemend.longitude}") double longitude) {
-        return new UvMeter(SEED + 4, latitude, longitude);
+    UvMeter uvMeter(Shop shop) {
+        return new UvMeter(SEED + 4, shop::placeKept);
     }
 
     @Bean

@@ -2,8 +2,10 @@ package vanemend.app.device;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.function.Supplier;
 import vanemend.core.cure.Sun;
 import vanemend.core.cure.UvCure;
+import vanemend.core.method.Conditions;
 import vanemend.core.trade.Measured;
 import vanemend.core.trade.TradeBook;
 
@@ -14,15 +16,13 @@ import vanemend.core.trade.TradeBook;
 public final class UvMeter extends StandIn {
     private static final double SCATTER_SHARE = 0.02;
 
-    private final double latitude;
-    private final double longitude;
+    private final Supplier<Conditions.Place> place;
     private String light = "lamp";
 
-    /** Under its lamp, for a shop at {@code latitude} and {@code longitude}, degrees. */
-    public UvMeter(long seed, double latitude, double longitude) {
+    /** Under its lamp, for a shop that lies at {@code place}. */
+    public UvMeter(long seed, Supplier<Conditions.Place> place) {
         super(seed);
-        this.latitude = latitude;
-        this.longitude = longitude;
+        this.place = place;
         knob("lamp", "Lamp gives", "mW/cm²", 0, 300, 20);
         knob("sun", "Full sun gives", "mW/cm²", 0, 50, 4);
         press("lamp", "Lamp");
@@ -38,7 +38,8 @@ public final class UvMeter extends StandIn {
 
     @Override
     List<ShownFigure> shows(Instant now) {
-        double sun = at("sun") * UvCure.relative(Sun.elevationDeg(now, latitude, longitude));
+        Conditions.Place shop = place.get();
+        double sun = at("sun") * UvCure.relative(Sun.elevationDeg(now, shop.latitudeDeg(), shop.longitudeDeg()));
         double uv = switch (light) {
             case "lamp" -> at("lamp");
             case "sun" -> sun;

@@ -33,7 +33,7 @@ public class Shop {
     public record Change(String question, String answer, String by, Instant at) {}
 
     /** What every preview needs; read once and let go whenever something of it is written. */
-    private record Today(Air air, House house, List<ShelfItem> shelf) {}
+    private record Today(Air air, House house, List<ShelfItem> shelf, Conditions.Place place) {}
 
     private final AtomicReference<Today> today = new AtomicReference<>();
     private final JdbcClient db;
@@ -42,7 +42,7 @@ public class Shop {
     private final PageRules pages;
     private final Clock clock;
     private final ZoneId zone;
-    private final Conditions.Place place;
+    private final Conditions.Place installed;
 
     Shop(
             JdbcClient db,
@@ -59,7 +59,7 @@ public class Shop {
         this.pages = pages;
         this.clock = clock;
         this.zone = ZoneId.of(zone);
-        this.place = new Conditions.Place(latitude, longitude);
+        this.installed = new Conditions.Place(latitude, longitude);
     }
 
     /** The shop's zone. */
@@ -86,6 +86,31 @@ public class Shop {
         db.sql("UPDATE shop_air SET temp_c = ?, rh_percent = ?, changed_at = ? WHERE id = 1")
                 .params(air.tempC(), air.rhPercent(), Timestamp.from(clock.instant()))
                 .update();
+        changed();
+    }
+
+    /** Where the shop lies: as a lead said, else as it was installed. */
+    public Conditions.Place place() {
+        return db.sql("SELECT latitude_deg, longitude_deg FROM shop_place WHERE id = 1")
+                .query((rs, i) -> new Conditions.Place(rs.getDouble(1), rs.getDouble(2)))
+                .optional()
+                .orElse(installed);
+    }
+
+    /** Takes where the shop lies. */
+    @Transactional
+    public void place(Conditions.Place place, String by) {
+        db.sql("INSERT INTO shop_place (id, latitude_deg, longitude_deg, changed_by, changed_at)"
+                        + " VALUES (1, :lat, :lon, :by, :at) ON DUPLICATE KEY UPDATE latitude_deg = VALUES(latitude_deg),"
+                        + " longitude_deg = VALUES(longitude_deg), changed_by = VALUES(changed_by),"
+                        + " changed_at = VALUES(changed_at)")
+                .param("lat", place.latitudeDeg())
+                .param("lon", place.longitudeDeg())
+                .param("by", by)
+                .param("at", Timestamp.from(clock.instant()))
+                .update();
+        audit.did(
+                by, Audit.Act.RULE, "shop at latitude " + place.latitudeDeg() + ", longitude " + place.longitudeDeg());
         changed();
     }
 
@@ -219,11 +244,16 @@ public class Shop {
         return Math.round(amount * 10) / 10.0;
     }
 
+    /** Where the shop lies, without asking the store each time: a meter asks twice a second. */
+    public Conditions.Place placeKept() {
+        return conditions(false).place();
+    }
+
     /** What a plan is made under, for hands that spread at the rate of {@code apprentice} or a technician. */
     public Conditions conditions(boolean apprentice) {
         Today now = today.get();
         if (now == null) {
-            now = new Today(air(), new House(schools(), new HousePages(pages.inForce())), shelf.all());
+            now = new Today(air(), new House(schools(), new HousePages(pages.inForce())), shelf.all(), place());
             today.set(now);
         }
         return new Conditions(
@@ -233,6 +263,6 @@ public class Shop {
                 clock.instant(),
                 zone,
                 TradeBook.value(apprentice ? "spread.rate.apprentice" : "spread.rate"),
-                place);
+                now.place());
     }
 }

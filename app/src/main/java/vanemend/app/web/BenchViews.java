@@ -72,7 +72,8 @@ class BenchViews {
                 air.dewPointC(),
                 shop.airTypedAt(),
                 accounts.present(AT_THE_BENCH),
-                shop.zone().getId());
+                shop.zone().getId(),
+                shop.place());
     }
 
     BenchView bench(Account me) {

@@ -17,6 +17,8 @@ import vanemend.app.web.Views.RulesView;
 import vanemend.app.web.Views.SchoolView;
 import vanemend.app.web.Views.ShopView;
 import vanemend.core.material.MaterialClass;
+import vanemend.core.method.Conditions;
+import vanemend.core.method.PlaceDraft;
 import vanemend.core.sanding.Grains;
 import vanemend.core.stack.Recipe;
 import vanemend.core.trade.Air;
@@ -57,6 +59,16 @@ class ShopController {
         Air air = draft.check(check);
         Refused.unlessClean("Shop air", check);
         shop.air(air);
+        bell.ring();
+        return views.shop();
+    }
+
+    @PutMapping("/shop/place")
+    ShopView place(@RequestBody PlaceDraft draft, Principal me) {
+        Check check = new Check();
+        Conditions.Place place = draft.check(check);
+        Refused.unlessClean("Shop place", check);
+        shop.place(place, people.of(me).id());
         bell.ring();
         return views.shop();
     }

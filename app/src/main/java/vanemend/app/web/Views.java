@@ -15,6 +15,7 @@ import vanemend.core.damage.Damage;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.material.ShelfFile;
 import vanemend.core.material.ShelfItem;
+import vanemend.core.method.Conditions;
 import vanemend.core.part.Belief;
 import vanemend.core.part.BenchTest;
 import vanemend.core.part.Family;
@@ -192,9 +193,19 @@ final class Views {
             List<AgainView> again,
             List<Sharing.Waiting> forOthers) {}
 
-    /** The shop today. */
+    /**
+     * The shop today.
+     *
+     * @param place where it lies, for the sun
+     */
     record ShopView(
-            double tempC, double rhPercent, double dewPointC, Instant typedAt, List<Account> present, String zone) {}
+            double tempC,
+            double rhPercent,
+            double dewPointC,
+            Instant typedAt,
+            List<Account> present,
+            String zone,
+            Conditions.Place place) {}
 
     /**
      * A thing on the shelf.

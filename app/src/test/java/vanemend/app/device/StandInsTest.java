@@ -17,6 +17,7 @@ import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.EquivalentAge;
 import vanemend.core.cure.Sun;
 import vanemend.core.cure.UvCure;
+import vanemend.core.method.Conditions;
 
 @DisplayName("Stand-ins behave as real devices would, and what the core makes of them is right")
 class StandInsTest {
@@ -112,7 +113,7 @@ class StandInsTest {
     /** Winter noon against summer noon as the core's own curve has it: about 4 at this latitude (its source stands with {@link UvCure}). */
     @Test
     void theUvMeterFollowsTheSunOverTheShopAndTheCloudLetsAQuarterThrough() {
-        UvMeter meter = new UvMeter(10, 55.4, -3.1);
+        UvMeter meter = new UvMeter(10, () -> new Conditions.Place(55.4, -3.1));
         meter.push("sun", NOON);
         Instant summer = Instant.parse("2026-06-21T12:00:00Z");
         double share = UvCure.relative(Sun.elevationDeg(NOON, 55.4, -3.1))

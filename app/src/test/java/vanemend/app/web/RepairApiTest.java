@@ -128,6 +128,33 @@ class RepairApiTest {
     }
 
     @Test
+    void aLeadSaysWhereTheShopLies() {
+        Map<String, Object> depot = Map.of("latitudeDeg", 48.5, "longitudeDeg", 9.1);
+        assertThat(tam.put("/api/shop/place", depot).status()).isEqualTo(403);
+        Caller isla = TestServer.as("isla");
+        JsonNode before = isla.get("/api/shop").at("place");
+        Caller.Answer bad = isla.put("/api/shop/place", Map.of("latitudeDeg", 95));
+        assertThat(bad.status()).isEqualTo(422);
+        assertThat(bad.text("problems.0.expected")).isEqualTo("from ⟦-90 to 90 °⟧");
+        assertThat(bad.at("problems").size()).isEqualTo(2);
+        try {
+            assertThat(isla.put("/api/shop/place", depot)
+                            .at("place")
+                            .get("latitudeDeg")
+                            .asDouble())
+                    .isEqualTo(48.5);
+            assertThat(tam.get("/api/shop").at("place").get("longitudeDeg").asDouble())
+                    .isEqualTo(9.1);
+        } finally {
+            isla.put(
+                    "/api/shop/place",
+                    Map.of(
+                            "latitudeDeg", before.get("latitudeDeg").asDouble(),
+                            "longitudeDeg", before.get("longitudeDeg").asDouble()));
+        }
+    }
+
+    @Test
     void aBeadIsToldWhatItReallyGives() {
         Caller.Answer a = tam.get("/api/bead?puddleMm=80&beadMm=40");
         assertThat(a.at("percent").asDouble()).isCloseTo(1.25, within(1e-9));

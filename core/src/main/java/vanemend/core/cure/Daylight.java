@@ -1,18 +1,26 @@
 package vanemend.core.cure;
 
 import java.time.Instant;
+import java.util.Optional;
 
 /**
  * The sun that the minutes of a light step stand for. Cloud is the same share of whatever sun there is, so it does not show here.
  *
  * @param latitudeDeg where the shop lies, north positive
  * @param longitudeDeg where the shop lies, east positive
- * @param plannedDeg height of the sun that was planned on, degrees, at least the lowest that is planned on
+ * @param plannedDeg height of the sun on the pane that was planned on, degrees, at least the lowest that is planned on
+ * @param pane how the pane lies; level where nobody said
  */
-public record Daylight(double latitudeDeg, double longitudeDeg, double plannedDeg) {
-    /** Height of the sun at {@code at}, degrees; below 0 at night. */
+public record Daylight(double latitudeDeg, double longitudeDeg, double plannedDeg, Optional<Pane> pane) {
+    /** Plans of an earlier release took every pane as level. */
+    public Daylight {
+        pane = pane == null ? Optional.empty() : pane;
+    }
+
+    /** Height of the sun on the pane at {@code at}, degrees; below 0 at night and in the pane's own shade. */
     public double heightDeg(Instant at) {
-        return Sun.elevationDeg(at, latitudeDeg, longitudeDeg);
+        Sun.Place sun = Sun.at(at, latitudeDeg, longitudeDeg);
+        return pane.map(p -> p.heightDeg(sun)).orElse(sun.elevationDeg());
     }
 
     /** Light at {@code at} against what was planned on; 0 where the sun is too low to plan on, or down. */

@@ -12,14 +12,26 @@ public final class Sun {
     private Sun() {}
 
     /**
-     * Height of the sun's middle over the horizon at {@code at}, degrees; below 0 at night.
+     * The sun in the sky.
+     *
+     * @param elevationDeg height of its middle over the horizon, degrees; below 0 at night
+     * @param azimuthDeg degrees from north over east
+     */
+    public record Place(double elevationDeg, double azimuthDeg) {}
+
+    /**
+     * Where it stands at {@code at}.
      *
      * @param latitudeDeg north positive, -90 to 90
      * @param longitudeDeg east positive, -180 to 180
      */
+    public static Place at(Instant at, double latitudeDeg, double longitudeDeg) {
+        var p = Grena3.calculateSolarPosition(at.atZone(ZoneOffset.UTC), latitudeDeg, longitudeDeg, DELTA_T_S);
+        return new Place(90 - p.getZenithAngle(), p.getAzimuth());
+    }
+
+    /** Its height alone, degrees. */
     public static double elevationDeg(Instant at, double latitudeDeg, double longitudeDeg) {
-        return 90
-                - Grena3.calculateSolarPosition(at.atZone(ZoneOffset.UTC), latitudeDeg, longitudeDeg, DELTA_T_S)
-                        .getZenithAngle();
+        return at(at, latitudeDeg, longitudeDeg).elevationDeg();
     }
 }

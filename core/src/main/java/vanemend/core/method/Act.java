@@ -58,6 +58,7 @@ public enum Act {
     SHIELD("putty shield on"),
     SHADE("glass in the shade"),
     VACUUM("vacuum held"),
+    AIR_IN("air let in, plunger locked"),
     PRESSURE("pressure held"),
     LAST_BEAD("last bead and film on"),
     LIGHT("light on"),

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import vanemend.core.cure.DryingRoute;
+import vanemend.core.cure.Pane;
 
 /**
  * What the technician asked for that a layout follows where it can.
@@ -11,9 +12,15 @@ import vanemend.core.cure.DryingRoute;
  * @param drying way to dry
  * @param cutYMm height of the cut A–A above the part's lower edge, mm
  * @param lightAt when a resin is to meet the light
+ * @param pane how the pane lies to the sky then; level where nobody said
  * @param papers papers chosen by hand
  */
-public record Wishes(DryingRoute.Kind drying, Optional<Double> cutYMm, Optional<Instant> lightAt, List<Paper> papers) {
+public record Wishes(
+        DryingRoute.Kind drying,
+        Optional<Double> cutYMm,
+        Optional<Instant> lightAt,
+        Optional<Pane> pane,
+        List<Paper> papers) {
     /**
      * A paper chosen by hand.
      *

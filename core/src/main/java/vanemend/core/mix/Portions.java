@@ -176,37 +176,33 @@ public final class Portions {
                 Optional.empty());
     }
 
-    /** Glass resin in drops: a first fill, further fills, and enough kept back for the last bead. */
-    public static Portion drops(String id, ShelfItem item, boolean vacuum) {
-        double drop = TradeBook.value("glass.drop");
-        double first = TradeBook.value("glass.first-drops");
-        double more = TradeBook.value("glass.more-drops");
-        double load = TradeBook.value("glass.load-drops");
-        List<Figure> figures = vacuum
-                ? List.of(
-                        figure("Load", Math.ceil(load * 0.75), "drops", "three quarters of the resin"),
-                        figure("Keep back", load - Math.ceil(load * 0.75), "drops", "for the last bead"),
-                        figure("All", load, "drops", Text.of(drop, "mL") + " each"))
-                : List.of(
-                        figure("First fill", first, "drops", ""),
-                        figure("Again where it stays dark", more, "drops", "dark is air"),
-                        figure("Keep back", 2, "drops", "for the last bead"));
-        double all = vacuum ? load : first + more + 2;
+    /**
+     * Resin in drops.
+     *
+     * @param drops whole drops
+     * @param figures what else to know of them
+     */
+    public static Portion drops(
+            String id, String title, ShelfItem item, double drops, List<Figure> figures, List<String> notes) {
+        double each = TradeBook.value("glass.drop");
+        List<Figure> all = new ArrayList<>();
+        all.add(figure("Drops", drops, "drops", Text.of(each, "mL") + " each; " + source("glass.drop")));
+        all.addAll(figures);
         return new Portion(
                 id,
-                "Resin into the break",
+                title,
                 Form.DROPS,
                 item.name(),
                 item.id(),
                 item.lot(),
-                up(all * drop, 0.01),
+                up(drops * each, 0.01),
                 "mL",
-                figures,
+                List.copyOf(all),
                 1,
                 0,
                 0,
                 0,
-                List.of("Resin stays off paint and skin. Sun sets it: keep the bottle shut and the chip in the shade."),
+                notes,
                 Optional.empty());
     }
 

@@ -83,10 +83,22 @@ public final class Planner {
         if (draft.cutYMm() != null) {
             check.range("cutYMm", "Height of the cut", draft.cutYMm(), 0, part.heightMm(), "mm");
         }
+        if (draft.pane() != null) {
+            pane(draft.pane(), check);
+        }
         if (!check.clean()) {
             return Optional.empty();
         }
         return Optional.of(new Planner(draft, shop, house, part, damages));
+    }
+
+    private static void pane(RepairDraft.PaneDraft pane, Check check) {
+        if (pane.slopeDeg() != null) {
+            check.range("pane.slopeDeg", "Slope of the pane from level", pane.slopeDeg(), 0, 90, "°");
+        }
+        if (pane.facesDeg() != null) {
+            check.range("pane.facesDeg", "Way that the pane faces", pane.facesDeg(), 0, 360, "°");
+        }
     }
 
     private Workup workup(Extent extent) {

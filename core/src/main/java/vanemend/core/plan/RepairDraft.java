@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import vanemend.core.cure.DryingRoute;
+import vanemend.core.cure.Pane;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Wishes;
@@ -26,6 +27,7 @@ import vanemend.core.verdict.Overrule;
  * @param overrules limits of care that a lead set aside
  * @param edits changes made to the plan, in their order
  * @param lightAt when the resin of a chip is to meet the light; at once when absent or past
+ * @param pane how the pane lies to the sky then; level while one of its angles is missing
  */
 public record RepairDraft(
         PartDraft part,
@@ -38,22 +40,37 @@ public record RepairDraft(
         String recipe,
         List<Overrule> overrules,
         List<PlanEditDraft> edits,
-        Instant lightAt) {
+        Instant lightAt,
+        PaneDraft pane) {
+    /**
+     * A pane as typed so far.
+     *
+     * @param slopeDeg from level, 0 to 90°
+     * @param facesDeg where its outer face looks, degrees from north over east, 0 to 360°
+     */
+    public record PaneDraft(Double slopeDeg, Double facesDeg) {}
+
     /** A draft of {@code part} and {@code damages}, the rest left open. */
     public static RepairDraft of(PartDraft part, List<DamageDraft> damages) {
-        return new RepairDraft(part, damages, null, null, null, null, null, null, null, null, null);
+        return new RepairDraft(part, damages, null, null, null, null, null, null, null, null, null, null);
     }
 
     /** A copy with {@code signed} as its overrules. */
     public RepairDraft overruled(List<Overrule> signed) {
         return new RepairDraft(
-                part, damages, pins, drying, houseRules, cutYMm, promisedAt, recipe, signed, edits, lightAt);
+                part, damages, pins, drying, houseRules, cutYMm, promisedAt, recipe, signed, edits, lightAt, pane);
     }
 
     /** A copy of the same repair with {@code other} damage. */
     public RepairDraft damaged(List<DamageDraft> other) {
         return new RepairDraft(
-                part, other, pins, drying, houseRules, cutYMm, promisedAt, recipe, overrules, edits, lightAt);
+                part, other, pins, drying, houseRules, cutYMm, promisedAt, recipe, overrules, edits, lightAt, pane);
+    }
+
+    /** A copy whose pane lies as {@code other}. */
+    public RepairDraft facing(PaneDraft other) {
+        return new RepairDraft(
+                part, damages, pins, drying, houseRules, cutYMm, promisedAt, recipe, overrules, edits, lightAt, other);
     }
 
     /** What a layout follows of it where it can. */
@@ -62,6 +79,9 @@ public record RepairDraft(
                 drying,
                 Optional.ofNullable(cutYMm),
                 Optional.ofNullable(lightAt),
+                Optional.ofNullable(pane)
+                        .filter(p -> p.slopeDeg() != null && p.facesDeg() != null)
+                        .map(p -> new Pane(p.slopeDeg(), p.facesDeg())),
                 edits.stream()
                         .filter(e -> e.kind() == PlanEditDraft.Kind.PAPER)
                         .map(e -> new Wishes.Paper(e.step(), e.paper()))

@@ -8,7 +8,6 @@ import vanemend.core.damage.Crack;
 import vanemend.core.damage.Damage;
 import vanemend.core.part.Glass;
 import vanemend.core.trade.Text;
-import vanemend.core.trade.TradeBook;
 
 /**
  * Laminated windscreens by two standards; the house picks one, or both apply and the stricter wins. Size is the circle around
@@ -276,16 +275,11 @@ final class GlassRules {
     }
 
     private boolean inView(Geometry damage) {
-        return touches(damage, TradeBook.value("glass.view-us"));
+        return SightZone.of(glass, damage).us();
     }
 
     private boolean inA(Geometry damage) {
-        return touches(damage, TradeBook.value(glass.heavy() ? "glass.zone-a-heavy" : "glass.zone-a"));
-    }
-
-    private boolean touches(Geometry damage, double halfMm) {
-        return damage.getEnvelopeInternal().getMinX() < glass.wheelXMm() + halfMm
-                && damage.getEnvelopeInternal().getMaxX() > glass.wheelXMm() - halfMm;
+        return SightZone.of(glass, damage).ukA();
     }
 
     private void unmended(Chip chip) {

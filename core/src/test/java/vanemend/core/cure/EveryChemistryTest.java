@@ -2,6 +2,9 @@ package vanemend.core.cure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static vanemend.core.cure.UvCure.School.CAREFUL;
+import static vanemend.core.cure.UvCure.School.LABEL;
+import static vanemend.core.cure.UvCure.School.MODEL;
 
 import java.time.Instant;
 import java.util.List;
@@ -61,20 +64,57 @@ class EveryChemistryTest {
     void winterAndCloud() {
         double[][] rows = {{35, 2.0}, {40, 2.4}, {45, 3.1}, {50, 4.2}};
         for (double[] row : rows) {
-            double summer = UvCure.sunMin(70).orElseThrow();
-            double winter = UvCure.sunMin(90 - (row[0] + 23.44)).orElseThrow();
+            double summer = UvCure.sunMin(70, MODEL).orElseThrow();
+            double winter = UvCure.sunMin(90 - (row[0] + 23.44), MODEL).orElseThrow();
             assertThat(winter / summer).isCloseTo(row[1], within(0.06));
         }
-        assertThat(UvCure.sunMin(70).orElseThrow()).isCloseTo(5, within(1e-9));
-        assertThat(UvCure.sunMin(85).orElseThrow()).isEqualTo(5);
-        assertThat(UvCure.cloudMin(70).orElseThrow()).isCloseTo(20, within(1e-9));
-        assertThat(UvCure.sunMin(9.9)).isEmpty();
+        assertThat(UvCure.sunMin(70, MODEL).orElseThrow()).isCloseTo(5, within(1e-9));
+        assertThat(UvCure.sunMin(85, MODEL).orElseThrow()).isEqualTo(5);
+        assertThat(UvCure.cloudMin(70).orElseThrow()).isEqualTo(60);
+        assertThat(UvCure.cloudMin(15).orElseThrow() / UvCure.sunMin(15, MODEL).orElseThrow())
+                .isCloseTo(4, within(1e-9));
+        assertThat(UvCure.sunMin(9.9, MODEL)).isEmpty();
         assertThat(UvCure.relative(0)).isZero();
         Seeds.forEach(500, (r, i) -> {
             double h = Seeds.between(r, 10, 89);
-            assertThat(UvCure.sunMin(h).orElseThrow()).isBetween(5.0, 60.0);
-            assertThat(UvCure.sunMin(h + 0.5).orElseThrow())
-                    .isLessThanOrEqualTo(UvCure.sunMin(h).orElseThrow());
+            assertThat(UvCure.sunMin(h, MODEL).orElseThrow()).isBetween(5.0, 60.0);
+            assertThat(UvCure.sunMin(h + 0.5, MODEL).orElseThrow())
+                    .isLessThanOrEqualTo(UvCure.sunMin(h, MODEL).orElseThrow());
+            assertThat(UvCure.sunMin(h, LABEL).orElseThrow())
+                    .isBetween(
+                            UvCure.sunMin(h, MODEL).orElseThrow(),
+                            UvCure.sunMin(h, CAREFUL).orElseThrow());
+        });
+    }
+
+    @Test
+    @DisplayName(
+            "by school: 15 min of sun and 60 of cloud at least (careful), 5 in summer and 10 below it (label), common practice")
+    void lightBySchool() {
+        assertThat(UvCure.sunMin(80, CAREFUL).orElseThrow()).isEqualTo(15);
+        assertThat(UvCure.sunMin(80, LABEL).orElseThrow()).isEqualTo(5);
+        assertThat(UvCure.sunMin(60, LABEL).orElseThrow()).isEqualTo(10);
+        // A low sun lengthens every school alike.
+        assertThat(UvCure.sunMin(12, LABEL)).isEqualTo(UvCure.sunMin(12, MODEL));
+        assertThat(UvCure.sunMin(12, CAREFUL)).isEqualTo(UvCure.sunMin(12, MODEL));
+    }
+
+    @Test
+    @DisplayName("cos θ = sin h cos β + cos h sin β cos(az − γ) (textbook solar geometry): the sun over a leaning pane")
+    void sunOverAPane() {
+        Sun.Place south = new Sun.Place(30, 180);
+        assertThat(new Pane(0, 77).heightDeg(south)).isCloseTo(30, within(1e-9));
+        // Away from it: 30° of sun on a pane that leans 30° north grazes it; leaning more, it lies in its own shade.
+        assertThat(new Pane(30, 0).heightDeg(south)).isCloseTo(0, within(1e-9));
+        assertThat(new Pane(60, 0).heightDeg(south)).isCloseTo(-30, within(1e-9));
+        // Squarely met, but no more than the sun's own height is counted.
+        assertThat(new Pane(60, 180).heightDeg(south)).isEqualTo(30);
+        Seeds.forEach(500, (r, i) -> {
+            Sun.Place sun = new Sun.Place(Seeds.between(r, -20, 90), Seeds.between(r, 0, 360));
+            Pane pane = new Pane(Seeds.between(r, 0, 90), Seeds.between(r, 0, 360));
+            assertThat(pane.heightDeg(sun)).isLessThanOrEqualTo(sun.elevationDeg());
+            assertThat(new Pane(pane.slopeDeg(), pane.facesDeg() + 360).heightDeg(sun))
+                    .isCloseTo(pane.heightDeg(sun), within(1e-6));
         });
     }
 

@@ -19,9 +19,9 @@ class LightDoseTest {
     private static final Instant DECEMBER_NOON = Instant.parse("2026-12-21T11:58:00Z");
 
     /** 50° north on the noon line: the sun stands 90 − 50 ± 23.44 high at the solstices (textbook). */
-    private static final Daylight JUNE = new Daylight(50, 0, 63.44);
+    private static final Daylight JUNE = new Daylight(50, 0, 63.44, Optional.empty());
 
-    private static final Daylight DECEMBER = new Daylight(50, 0, 16.56);
+    private static final Daylight DECEMBER = new Daylight(50, 0, 16.56, Optional.empty());
 
     private static LightDose sun(double min, Instant began, Daylight planned, Reading... readings) {
         return new LightDose(min, began, Optional.of(planned), List.of(readings));

@@ -115,13 +115,26 @@ public final class Cases {
 
     private static void put(Map<String, RepairDraft> out, String recipe, String part, String... damages) {
         RepairDraft d = TestShop.job(part, damages);
-        out.put(recipe, new RepairDraft(d.part(), d.damages(), null, null, null, null, null, recipe, null, null, null));
+        out.put(
+                recipe,
+                new RepairDraft(d.part(), d.damages(), null, null, null, null, null, recipe, null, null, null, null));
     }
 
     /** {@code d} dried {@code by}; {@code lightAt} is when light is to come on it, null for now. */
     public static RepairDraft dried(RepairDraft d, DryingRoute.Kind by, Instant lightAt) {
         return new RepairDraft(
-                d.part(), d.damages(), d.pins(), by, d.houseRules(), null, null, d.recipe(), null, null, lightAt);
+                d.part(),
+                d.damages(),
+                d.pins(),
+                by,
+                d.houseRules(),
+                null,
+                null,
+                d.recipe(),
+                null,
+                null,
+                lightAt,
+                d.pane());
     }
 
     /** {@code d} with its plan changed by hand. */
@@ -137,6 +150,7 @@ public final class Cases {
                 d.recipe(),
                 d.overrules(),
                 List.of(edits),
-                d.lightAt());
+                d.lightAt(),
+                d.pane());
     }
 }

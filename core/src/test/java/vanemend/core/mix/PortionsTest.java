@@ -100,12 +100,9 @@ class PortionsTest {
                 "abs", "solvent-resin", Optional.empty(), List.of(), Optional.empty(), Optional.empty(), null);
         assertThat(figure(Portions.bead("b", "Bead", abs, 217, 6), "On the part"))
                 .isCloseTo(6.1, within(0.05));
-        Portion vacuum = Portions.drops("resin", abs, true);
-        assertThat(figure(vacuum, "Load")).isEqualTo(9);
-        assertThat(figure(vacuum, "Keep back")).isEqualTo(3);
-        Portion pressure = Portions.drops("resin", abs, false);
-        assertThat(figure(pressure, "First fill")).isEqualTo(6);
-        assertThat(figure(pressure, "Again where it stays dark")).isEqualTo(4);
+        Portion drops = Portions.drops("resin", "Resin", abs, 6, List.of(), List.of());
+        assertThat(figure(drops, "Drops")).isEqualTo(6);
+        assertThat(drops.needed()).isCloseTo(0.18, within(1e-9));
         Portion coats = Portions.coats("c", "Promoter", Portion.Form.SPRAYED, abs, 50_000, 2, "coat.promoter");
         assertThat(figure(coats, "In all")).isCloseTo(6, within(1e-9));
         assertThat(coats.needed()).isEqualTo(6);

@@ -174,6 +174,7 @@ class PlannerTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         Plan p = plan(lamp, TestShop.shop(13, HOUSE, TestShop.shelf()));
         assertThat(p.mix("filler").route().kind()).isEqualTo(DryingRoute.Kind.LAMP);
@@ -219,6 +220,7 @@ class PlannerTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         Plan p = plan(promised, TestShop.shop());
         assertThat(p.spareMin().orElseThrow()).isCloseTo(480 - p.totalMin(), within(1e-9));
@@ -255,6 +257,7 @@ class PlannerTest {
                             Map.of(),
                             DryingRoute.Kind.values()[r.nextInt(2)],
                             Map.of(),
+                            null,
                             null,
                             null,
                             null,

@@ -38,7 +38,8 @@ class SharingTest {
                                 d.recipe(),
                                 d.overrules(),
                                 d.edits(),
-                                d.lightAt()),
+                                d.lightAt(),
+                                null),
                         TestShop.shop())
                 .plan()
                 .orElseThrow();

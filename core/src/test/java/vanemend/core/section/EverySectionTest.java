@@ -41,7 +41,8 @@ class EverySectionTest {
                 d.recipe(),
                 d.overrules(),
                 d.edits(),
-                d.lightAt());
+                d.lightAt(),
+                null);
         return TestShop.workup(cut, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
     }
 

@@ -517,7 +517,8 @@ class LimitsTest {
                 d.recipe(),
                 List.of(new Overrule(rule, "customer told, refinish later", "Isla", Instant.EPOCH)),
                 null,
-                d.lightAt());
+                d.lightAt(),
+                null);
     }
 
     @Test

@@ -6,6 +6,7 @@ import vanemend.core.cure.Wait;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Act;
+import vanemend.core.method.Gate;
 import vanemend.core.method.Kit;
 import vanemend.core.method.Method;
 import vanemend.core.method.MethodPage;
@@ -16,6 +17,7 @@ import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
 import vanemend.core.method.Watch;
 import vanemend.core.method.Weight;
+import vanemend.core.mix.Portion;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
@@ -27,19 +29,22 @@ public final class GlassChip extends MethodPage {
     public static final Method METHOD = Method.of(MethodId.GLASS_CHIP, ChipLayout::new);
 
     private final boolean vacuum;
+    private final boolean inSight;
 
-    private GlassChip(Kit kit, boolean vacuum) {
+    private GlassChip(Kit kit, boolean vacuum, boolean inSight) {
         super(kit);
         this.vacuum = vacuum;
+        this.inSight = inSight;
     }
 
     /**
      * The steps.
      *
      * @param vacuum vacuum then pressure; false for pressure only
+     * @param inSight whether the driver looks through it: a mark that is good enough elsewhere is not there
      */
-    static MethodSteps lay(Kit kit, boolean vacuum) {
-        GlassChip p = new GlassChip(kit, vacuum);
+    static MethodSteps lay(Kit kit, boolean vacuum, boolean inSight) {
+        GlassChip p = new GlassChip(kit, vacuum, inSight);
         p.prepare();
         p.seat();
         if (vacuum) {
@@ -68,7 +73,7 @@ public final class GlassChip extends MethodPage {
                         "glass",
                         "Shade, glass " + Text.book("limit.glass-temperature"),
                         "In the shade, not hot to the touch; paint around covered: resin marks it. Say first that a mark may"
-                                + " remain.",
+                                + " remain" + (inSight ? ", in the driver's view." : "."),
                         Zone.Kind.CLEAN,
                         gate(
                                         "Shaded, " + Text.book("limit.glass-temperature") + ", inner side dry?",
@@ -110,6 +115,59 @@ public final class GlassChip extends MethodPage {
                 .tool("Injector")
                 .active(TradeBook.value("minutes.inject"))
                 .caution("glass"));
+        add(look(
+                "seal",
+                "Look at the seal",
+                "All round, through the glass from inside: no light under its edge, the pit in its middle.",
+                Zone.Kind.INJECTOR,
+                gate(
+                        "Sealed all round, the pit in the middle, nothing running?",
+                        "Sealed",
+                        "resin in",
+                        "Not yet",
+                        branch("leaks", "It leaks or stands aside", "off, wipe, seat it again", "reseat"),
+                        runs())));
+        loop(
+                "reseat",
+                "Seat the injector again",
+                step("off", Kind.DO, "Off, wipe, seat it again")
+                        .detail(
+                                "Glass and seal wiped dry; a worn seal changed. Never pressed harder: that runs the crack.")
+                        .zone(Zone.Kind.INJECTOR)
+                        .tool("Injector")
+                        .material(name(Role.WIPE))
+                        .active(TradeBook.value("minutes.inject"))
+                        .caution("glass"));
+    }
+
+    private static Gate.Branch runs() {
+        return stop(
+                "runs",
+                "A leg runs",
+                "Injector off, no more resin. The crack has run: the pane is replaced; say so now.",
+                Weight.NEVER);
+    }
+
+    /** Drops of one portion; they are counted, not measured. */
+    private StepBuilder drops(String id, String title, String detail, String portion, Zone.Kind zone) {
+        Portion p = kit.portion(portion);
+        String drops = figure(p, "Drops");
+        return step(id, Kind.SPREAD, title)
+                .detail(detail)
+                .zone(zone)
+                .layer("resin")
+                .material(p.material())
+                .amount(drops)
+                .figure(drops)
+                .portion(portion)
+                .active(TradeBook.value("minutes.measure"))
+                .caution("glass-resin");
+    }
+
+    /** What is still kept when the first fill is in. */
+    private String kept() {
+        return "Counted as they fall. " + figure(kit.portion(ChipLayout.BEAD), "Drops")
+                + " more stand apart for the last bead, in the dark.";
     }
 
     private StepBuilder held(String id, String title, String detail, String valueId, String label, Act... acts) {
@@ -126,15 +184,7 @@ public final class GlassChip extends MethodPage {
     }
 
     private void vacuumThenPressure() {
-        add(apply(
-                        "load",
-                        "Load three quarters of the resin",
-                        "The rest is needed for the last bead: keep it dark.",
-                        "resin",
-                        "resin",
-                        Zone.Kind.INJECTOR,
-                        TradeBook.value("minutes.measure"))
-                .caution("uv"));
+        add(drops("load", "Resin into the injector", kept(), ChipLayout.FIRST, Zone.Kind.INJECTOR));
         add(held(
                 "vacuum",
                 "Hold the vacuum",
@@ -142,10 +192,18 @@ public final class GlassChip extends MethodPage {
                 "glass.vacuum",
                 "Let air in from",
                 Act.VACUUM));
+        add(step("air-in", Kind.DO, "Let the air in, plunger locked")
+                .detail(
+                        "The plunger stays locked while the air comes in: the resin is pushed into the legs before anything is pressed.")
+                .zone(Zone.Kind.INJECTOR)
+                .layer("resin")
+                .tool("Injector")
+                .active(TradeBook.value("minutes.measure"))
+                .acts(Act.AIR_IN));
         add(held(
                 "pressure",
-                "Let air in, press and hold",
-                "Air in with the plunger still locked; then press, and hold. Tap round the break to free what is left.",
+                "Press and hold",
+                "Unlock the plunger, press slowly, lock it again. Tap round the break to free what is left.",
                 "glass.pressure",
                 "Look from",
                 Act.PRESSURE));
@@ -153,15 +211,12 @@ public final class GlassChip extends MethodPage {
     }
 
     private void pressureOnly() {
-        add(apply(
-                        "load",
-                        "Six drops, plunger slowly",
-                        "A turn at a time; tap round the break to free air.",
-                        "resin",
-                        "resin",
-                        Zone.Kind.INJECTOR,
-                        TradeBook.value("minutes.measure"))
-                .caution("uv"));
+        add(drops(
+                "load",
+                "Resin in, plunger slowly",
+                "A turn at a time; tap round the break to free air. " + kept(),
+                ChipLayout.FIRST,
+                Zone.Kind.INJECTOR));
         add(held(
                 "pressure",
                 "Leave it under pressure",
@@ -197,21 +252,21 @@ public final class GlassChip extends MethodPage {
                         "Not yet",
                         branch("air", "Dark spot", "top up, press again", "top-up"),
                         stop(
-                                "runs",
-                                "A leg runs",
-                                "Injector off. The crack has run: the pane is replaced; say so now.",
-                                Weight.NEVER))));
+                                "stays",
+                                "Dark stays, it takes no more",
+                                "Air is shut in, or dirt: resin that sets over it cannot be filled again. Seat it anew and try"
+                                        + " vacuum, or the pane is replaced.",
+                                Weight.STOP),
+                        runs())));
         loop(
                 "top-up",
                 "Top up and press again",
-                step("drops", Kind.DO, "Four more drops")
-                        .detail("Keep two back for the last bead.")
-                        .zone(Zone.Kind.INJECTOR)
-                        .layer("resin")
-                        .material(name(Role.FILL))
-                        .amount(Text.book("glass.more-drops"))
-                        .active(TradeBook.value("minutes.measure"))
-                        .caution("uv"),
+                drops(
+                        "drops",
+                        "Further fill",
+                        "From the bottle; what is kept for the last bead stays apart. As often as the break takes more.",
+                        ChipLayout.MORE,
+                        Zone.Kind.INJECTOR),
                 held(
                         "press",
                         "Press and hold again",
@@ -221,16 +276,23 @@ public final class GlassChip extends MethodPage {
                         Act.PRESSURE));
     }
 
+    /** Asked of every light step; where the minutes go by the meter, the meter is read. */
+    private Gate hard() {
+        Gate g = gate(
+                "Bead hard under the film's edge to a blade?",
+                "Hard",
+                "film off",
+                "Still wet",
+                branch("wet", "Still wet", "leave it longer", "wait-again"));
+        boolean byMeter = house().is("chip-light", "model")
+                && kit.waited("light")
+                        .filter(w -> w.route().kind() != DryingRoute.Kind.UV_LAMP)
+                        .isPresent();
+        return byMeter ? g.reading(Quantity.UV) : g;
+    }
+
     private void cure() {
-        add(step("last-bead", Kind.DO, "Injector off, drop in the pit, film on")
-                .detail("Air pushed out from the middle; film flat.")
-                .zone(Zone.Kind.FILM)
-                .layer("resin")
-                .material(name(Role.FILM))
-                .portion("resin")
-                .active(TradeBook.value("minutes.measure"))
-                .caution("uv")
-                .acts(Act.LAST_BEAD));
+        add(bead("last-bead", "Injector off, bead into the pit, film on").acts(Act.LAST_BEAD));
         Optional<DryingRoute> route = kit.waited("light").map(Wait::route);
         DryingRoute.Kind by = route.map(DryingRoute::kind).orElse(DryingRoute.Kind.UV_LAMP);
         // Minutes of the sun hold for its height: at another hour they would be too few.
@@ -248,16 +310,68 @@ public final class GlassChip extends MethodPage {
                 .detail("Film stays on. Longer does no harm; still wet, leave it." + reckoned)
                 .zone(Zone.Kind.FILM)
                 .layer("resin")
-                .gate(gate(
-                        "Bead hard under the film's edge to a blade?",
-                        "Hard",
-                        "film off",
-                        "Still wet",
-                        branch("wet", "Still wet", "leave it longer", "wait-again")))
+                .gate(hard())
                 .asks(Quantity.UV)
                 .acts(Act.LIGHT, Act.RESIN_HARD);
         kit.waited("light").ifPresent((Wait w) -> clock(light, w, "Film off from"));
         add(light);
+    }
+
+    /** The bead that stands proud of the pit, under its film. */
+    private StepBuilder bead(String id, String title) {
+        return drops(
+                id,
+                title,
+                name(Role.FILM) + " flat over it, " + Text.book("glass.film-past")
+                        + " past the injector's mark; air pushed out from the middle.",
+                ChipLayout.BEAD,
+                Zone.Kind.FILM);
+    }
+
+    /** Outside the driver's view a mark is good enough; inside it customer and test decide. */
+    private void lastLook() {
+        Gate.Branch pit = branch("pit", "Pit still felt", "another bead, film, light", "bead-again");
+        Gate.Branch open = stop(
+                "open",
+                "A leg is not filled to its end",
+                "Set resin takes no more: it will run on. The pane is replaced; say so now.",
+                Weight.STOP);
+        if (inSight) {
+            add(look(
+                    "final",
+                    "Fingertip and light, from the driver's seat",
+                    "No pit to a fingernail, no dark spot, nothing running, nothing that catches the eye.",
+                    Zone.Kind.DAMAGE,
+                    gate(
+                            "Flush, filled, and nothing catches the driver's eye?",
+                            "Passed",
+                            "done",
+                            "Not yet",
+                            pit,
+                            stop(
+                                    "mark",
+                                    "A mark catches the eye",
+                                    "In the driver's view it is not good enough: the customer, and who tests the vehicle, decide. It"
+                                            + " cannot be filled again.",
+                                    Weight.STOP),
+                            open,
+                            runs())));
+        } else {
+            add(look(
+                    "final",
+                    "Fingertip and light",
+                    "No pit to a fingernail, filled to every end, nothing running. Outside the driver's view a mark that shows"
+                            + " against the light is good enough: say that it remains.",
+                    Zone.Kind.DAMAGE,
+                    gate(
+                            "Flush, filled, not running?",
+                            "Passed",
+                            "say what mark remains",
+                            "Not yet",
+                            pit,
+                            open,
+                            runs())));
+        }
     }
 
     private void scrape() {
@@ -270,45 +384,27 @@ public final class GlassChip extends MethodPage {
                 .active(TradeBook.value("minutes.scrape"))
                 .caution("glass")
                 .acts(Act.FILM_OFF));
-        add(look(
-                "final",
-                "Fingertip and light",
-                "No pit to a fingernail, no dark spot, nothing running.",
-                Zone.Kind.DAMAGE,
-                gate(
-                        "Flush, clear, not running?",
-                        "Passed",
-                        "done",
-                        "Not yet",
-                        branch("pit", "Pit still felt", "another drop, film, light", "bead-again"),
-                        stop(
-                                "runs",
-                                "It runs",
-                                "The crack has run: the pane is replaced; say so now.",
-                                Weight.NEVER))));
+        lastLook();
         StepBuilder again = step("light", Kind.WAIT, "Light on it again")
                 .detail("As before.")
                 .zone(Zone.Kind.FILM)
                 .layer("resin")
+                .gate(hard())
                 .asks(Quantity.UV)
-                .acts(Act.LIGHT);
+                .acts(Act.LIGHT, Act.RESIN_HARD);
         kit.waited("light").ifPresent(w -> clock(again, w, "Film off from"));
         loop(
                 "bead-again",
                 "Another drop",
-                step("bead", Kind.DO, "Drop in the pit, film on")
-                        .detail("Air out from the middle.")
-                        .zone(Zone.Kind.FILM)
-                        .layer("resin")
-                        .material(name(Role.FILL))
-                        .active(TradeBook.value("minutes.measure"))
-                        .caution("uv"),
+                bead("bead", "Bead into the pit, film on"),
                 again,
                 step("scrape", Kind.DO, "Film off, scrape flush")
                         .detail("Blade upright.")
                         .zone(Zone.Kind.PIT)
+                        .tool("Blade, upright")
                         .active(TradeBook.value("minutes.scrape"))
-                        .caution("glass"));
+                        .caution("glass")
+                        .acts(Act.FILM_OFF));
         ready("Clean the glass, hand over", "");
     }
 }
