@@ -34,8 +34,8 @@ public record MoistureCure(double perDayMm) {
         return DAY_MIN * Math.pow(depthMm / perDayMm, 2) / water(air);
     }
 
-    /** Label skin time in {@code air}, min; never shorter than the label says. */
+    /** Label skin time in {@code air}, min; shorter than the label says where the air holds more water than the label's. */
     public static double skinMin(double labelMin, Air air) {
-        return labelMin * Math.max(1, 1 / water(air));
+        return labelMin / water(air);
     }
 }

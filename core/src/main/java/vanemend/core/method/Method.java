@@ -1,6 +1,7 @@
 package vanemend.core.method;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import vanemend.core.trade.MethodId;
 
@@ -21,8 +22,9 @@ public interface Method {
      * @param months after the repair was finished
      * @param what what to look for, and what follows
      * @param shown where that comes from, as shown
+     * @param step only where the plan has this step; empty for always
      */
-    record Later(int months, String what, String shown) {}
+    record Later(int months, String what, String shown, Optional<String> step) {}
 
     /** The method {@code id}, laid out by {@code layOut} and looked at again {@code later}. */
     static Method of(MethodId id, BiFunction<Job, List<String>, Layout> layOut, Later... later) {

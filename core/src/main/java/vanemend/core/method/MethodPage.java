@@ -17,10 +17,7 @@ import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.PlasticRow;
 
 /** What the pages of all methods share. */
-public abstract class MethodPage extends MixingPage {
-    protected final List<Loop> loops = new ArrayList<>();
-    private boolean dewAsked;
-
+public abstract class MethodPage extends CoatPage {
     protected MethodPage(Kit kit) {
         super(kit);
     }
@@ -32,33 +29,6 @@ public abstract class MethodPage extends MixingPage {
                 List.copyOf(steps),
                 () -> List.copyOf(loops),
                 List.copyOf(kit.mixes().values()));
-    }
-
-    // --- gates
-
-    protected static Gate gate(String question, String yes, String yesNote, String no, Gate.Branch... branches) {
-        return new Gate(question, yes, yesNote, no, List.of(branches));
-    }
-
-    protected static Gate.Branch branch(String id, String label, String note, String loop) {
-        return new Gate.Branch(id, label, note, loop);
-    }
-
-    /** An answer that stops the work: {@code weight} is STOP or NEVER, {@code note} what to do then. */
-    protected static Gate.Branch stop(String id, String label, String note, Weight weight) {
-        return new Gate.Branch(id, label, note, "", weight);
-    }
-
-    protected StepBuilder look(String id, String title, String detail, Zone.Kind zone, Gate gate) {
-        return step(id, Kind.GATE, title)
-                .detail(detail)
-                .zone(zone)
-                .active(TradeBook.value("minutes.gate"))
-                .gate(gate);
-    }
-
-    protected void loop(String id, String title, StepBuilder... builders) {
-        loops.add(new Loop(id, title, chain("", builders)));
     }
 
     // --- steps that several methods have
@@ -150,131 +120,6 @@ public abstract class MethodPage extends MixingPage {
                 .acts(Act.WIPE_AGAIN);
     }
 
-    /** One coat of promoter and its flash; nothing where the stack has none. */
-    protected List<StepBuilder> promoter(String id, Role role, Zone.Kind zone, String portion, Act on, Act flashed) {
-        if (stack().item(role).isEmpty()) {
-            return List.of();
-        }
-        String item = name(role);
-        // The last promoter, under the primer or the texture, is no layer of the section.
-        String layer = role == Role.PROMOTE ? "promoter" : "";
-        List<StepBuilder> out = new ArrayList<>(dew(zone));
-        StepBuilder coat = step(id, Kind.DO, "Promoter, one wet coat")
-                .detail("Wet, no puddles, not dusted on. Too much lets the repair go; missed, nothing holds.")
-                .zone(zone)
-                .layer(layer)
-                .material(item)
-                .portion(portion)
-                .active(TradeBook.value("minutes.promote"))
-                .caution("spray")
-                .acts(on);
-        out.add(coat);
-        out.add(flash(id + "-flash", item, zone, portion, layer, flashed));
-        return out;
-    }
-
-    /** Before the first promoter, paint or primer: the surface well over the dew point. Asked once a plan. */
-    protected List<StepBuilder> dew(Zone.Kind zone) {
-        if (dewAsked) {
-            return List.of();
-        }
-        dewAsked = true;
-        // To the tenth that a thermometer shows, so that the figure asked is the figure judged.
-        double least =
-                Math.ceil((kit.job().shop().air().dewPointC() + TradeBook.value("air.dew-margin")) * 10 - 1e-9) / 10;
-        loops.add(new Loop(
-                "warm-again",
-                "Warm and dry the part",
-                chain(
-                        "",
-                        step("warm", Kind.DO, "Warm the part, wipe it dry")
-                                .detail("Gently, below its heat limit; or wait until the shop is drier.")
-                                .zone(zone)
-                                .active(TradeBook.value("minutes.wipe"))
-                                .caution("lamp"))));
-        return List.of(look(
-                        "dew",
-                        "Surface over the dew point?",
-                        "Dew point " + Text.of(Math.round(kit.job().shop().air().dewPointC() * 10) / 10.0, "°C")
-                                + " in today's air: the surface at " + Text.atLeast(least, "°C")
-                                + " or more, no mist from a breath that stays.",
-                        zone,
-                        gate(
-                                        "Surface at " + Text.atLeast(least, "°C") + " or more, and dry?",
-                                        "Dry",
-                                        "go on",
-                                        "Too near",
-                                        branch("dew", "Too near the dew point", "warm it, wipe it dry", "warm-again"))
-                                .reading(Quantity.SURFACE_C))
-                .asks(Quantity.SURFACE_C, Quantity.AIR_C, Quantity.RH_PERCENT)
-                .watches(
-                        Watch.limit(
-                                        "dew",
-                                        Quantity.SURFACE_C,
-                                        Watch.Sense.OVER_DEW,
-                                        "air.dew-margin",
-                                        Weight.STOP,
-                                        "Too near the dew point",
-                                        "Warm it, wipe it dry, read again.")
-                                .leaving("warm-again"),
-                        Watch.limit(
-                                        "cold",
-                                        Quantity.SURFACE_C,
-                                        Watch.Sense.AT_LEAST,
-                                        "limit.any-cold.from",
-                                        Weight.STOP,
-                                        "Too cold",
-                                        "Warm the part, then read again.")
-                                .leaving("warm-again"),
-                        Watch.limit(
-                                        "cold-air",
-                                        Quantity.AIR_C,
-                                        Watch.Sense.AT_LEAST,
-                                        "limit.any-cold.from",
-                                        Weight.STOP,
-                                        "Air too cold",
-                                        "Warm the shop, then read again.")
-                                .leaving("warm-again"),
-                        Watch.limit(
-                                        "humid",
-                                        Quantity.RH_PERCENT,
-                                        Watch.Sense.AT_MOST,
-                                        "limit.any-humid.upTo",
-                                        Weight.STOP,
-                                        "Air too damp",
-                                        "Wait for drier air, then read again.")
-                                .leaving("warm-again"))
-                .acts(Act.SURFACE_DRY));
-    }
-
-    protected StepBuilder flash(String id, String item, Zone.Kind zone, String wait, String layer, Act flashed) {
-        StepBuilder b = step(id, Kind.WAIT, "Let the promoter flash")
-                .detail("By the clock and by touch: dry to a fingertip beside the work, shine gone.")
-                .zone(zone)
-                .layer(layer)
-                .material(item)
-                .gate(gate(
-                        "Flashed: dry to the touch, shine gone?",
-                        "Flashed",
-                        "go on",
-                        "Still wet",
-                        branch("wet", "Still wet", "wait and try again", "wait-again")))
-                .acts(flashed);
-        kit.waited(wait).ifPresent(w -> clock(b, w, "Go on from"));
-        return b;
-    }
-
-    /** Sets the clock of {@code w}; heat needs its lamp or oven and its caution. */
-    protected StepBuilder clock(StepBuilder b, Wait w, String label) {
-        b.clock(label, w);
-        return switch (w.route().kind()) {
-            case LAMP -> b.caution("lamp").needs(Resource.LAMP).acts(Act.HEAT, Act.COOL);
-            case OVEN -> b.caution("lamp").needs(Resource.OVEN).acts(Act.HEAT, Act.COOL);
-            case SUN, CLOUD, UV_LAMP -> b.caution("uv");
-            case AIR -> b;
-        };
-    }
-
     protected void cartridgeReady(String id, String portion) {
         add(purged(id, portion));
     }
@@ -361,6 +206,24 @@ public abstract class MethodPage extends MixingPage {
     /** A mix laid in its goes, each within its own clock; from the second on with a fresh mixer or a fresh mix. */
     protected List<StepBuilder> inGoes(
             String id, String title, String detail, String portion, String layer, Zone.Kind zone, Act... acts) {
+        return inGoes((go, goes) -> "", id, title, detail, portion, layer, zone, acts);
+    }
+
+    /** What one of several goes lays, in words; empty where all are alike. */
+    protected interface OfGo {
+        String said(int go, int goes);
+    }
+
+    /** As above; {@code of} says what each go lays where there are several. */
+    protected List<StepBuilder> inGoes(
+            OfGo of,
+            String id,
+            String title,
+            String detail,
+            String portion,
+            String layer,
+            Zone.Kind zone,
+            Act... acts) {
         Portion p = kit.portion(portion);
         List<StepBuilder> out = new ArrayList<>();
         for (int go = 1; go <= p.batches(); go++) {
@@ -370,7 +233,7 @@ public abstract class MethodPage extends MixingPage {
             StepBuilder b = apply(
                             only ? id : id + "-" + go,
                             only ? title : title + ", go " + go + " of " + p.batches(),
-                            again + detail,
+                            (only ? "" : of.said(go, p.batches())) + again + detail,
                             portion,
                             layer,
                             zone,
@@ -424,7 +287,8 @@ public abstract class MethodPage extends MixingPage {
                                 Kind.SAND,
                                 (guideCoat ? "Guide coat, " : r.stage() + ", ") + r.paper() + " by "
                                         + r.tool().within())
-                        .detail(first(r.motion()) + ". Stop when: " + r.sign() + ". " + more)
+                        .detail(first(r.motion()) + ". Stop when: " + r.sign() + "."
+                                + (out.isEmpty() ? more(more) : ""))
                         .zone(r.zone())
                         .layer(layer)
                         .tool(r.tool().word())
@@ -440,6 +304,11 @@ public abstract class MethodPage extends MixingPage {
             out.forEach(b -> b.acts(Act.GUIDE));
         }
         return out;
+    }
+
+    /** What is said once, where it applies: at the first paper of a leg. */
+    private static String more(String more) {
+        return more.isEmpty() ? "" : " " + more;
     }
 
     /** The caution for the dust of a leg. */
@@ -478,11 +347,5 @@ public abstract class MethodPage extends MixingPage {
 
     protected double minutesFor(String valueId, Zone.Kind zone) {
         return Math.max(1, TradeBook.value(valueId) * kit.footprint().areaMm2(zone) / 100 / 100);
-    }
-
-    protected static List<StepBuilder> join(List<StepBuilder> a, StepBuilder... more) {
-        List<StepBuilder> out = new ArrayList<>(a);
-        out.addAll(List.of(more));
-        return out;
     }
 }

@@ -70,6 +70,11 @@ public final class StepBuilder {
     }
 
     /** Asks for the depth here: a second round then takes as much as that hollow needs. */
+    /** Puts {@code s} before what is said already. */
+    public StepBuilder detailFirst(String s) {
+        return detail(s + text.getOrDefault("detail", ""));
+    }
+
     public StepBuilder howDeep() {
         String how = text.getOrDefault("detail", "");
         return detail(

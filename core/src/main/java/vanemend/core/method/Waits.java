@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.cure.Flash;
@@ -121,11 +122,35 @@ public final class Waits {
         put(new Wait(id, title, material, List.of(air), air, sign, source, Optional.empty(), Optional.empty()));
     }
 
+    /** What dries by its label, at today's air; nothing where its label gives no time. */
+    public void drying(String id, ShelfItem item, String sign) {
+        OptionalDouble today = job.times().sandMin(item);
+        if (today.isPresent()) {
+            still(
+                    id,
+                    item.name() + ": dry from",
+                    item.name(),
+                    today.getAsDouble(),
+                    sign,
+                    "label of " + item.name() + " at today's air");
+        }
+    }
+
+    /** Flash of the promoter that belongs to a patch: its label; else what its class usually takes. The spray's school is not its. */
+    public void flashOfPatch(String id, ShelfItem item) {
+        double typical = item.materialClass().figure("flash").orElseThrow();
+        flash(id, item, typical, "typical of its class ");
+    }
+
     /** Flash of a promoter: its label; else the house's school; stretched by cold and damp. */
     public void flash(String id, ShelfItem item) {
         double school =
                 TradeBook.value(job.house().is("promoter-flash", "five") ? "promoter.flash-short" : "promoter.flash");
-        double label = item.flashMin().orElse(school);
+        flash(id, item, school, "house rule ");
+    }
+
+    private void flash(String id, ShelfItem item, double unlabelled, String from) {
+        double label = item.flashMin().orElse(unlabelled);
         double today = label * Math.max(1, Flash.factor(job.shop().air()));
         still(
                 id,
@@ -133,7 +158,7 @@ public final class Waits {
                 item.name(),
                 today,
                 "Dry to the touch, shine gone?",
-                (item.flashMin().isPresent() ? "label " : "house rule ") + Text.of(label, "min")
+                (item.flashMin().isPresent() ? "label " : from) + Text.of(label, "min")
                         + ", stretched by today's air; recalled, verify");
     }
 }

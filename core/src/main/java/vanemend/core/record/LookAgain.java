@@ -20,6 +20,10 @@ public record LookAgain(Instant due, String what, String shown) {
     static List<LookAgain> of(Plan plan, RunState state) {
         return state.finishedAt().stream()
                 .flatMap(done -> Methods.of(plan.method()).later().stream()
+                        .filter(l -> l.step().isEmpty()
+                                || plan.steps().stream()
+                                        .anyMatch(s ->
+                                                s.step().id().equals(l.step().get())))
                         .map(l -> new LookAgain(
                                 done.atOffset(ZoneOffset.UTC)
                                         .plusMonths(l.months())

@@ -105,6 +105,13 @@ public final class SurfaceLadder {
         return TradeBook.value("ladder.change") + mm3 / (leg.ratePerUm() * p.um());
     }
 
+    /** The first paper shapes; each after it takes out the lines of the one before. In clear every grade is looked at alike. */
+    private static String sign(Leg leg, Optional<Paper> before, boolean last) {
+        return leg.grades() == Leg.Grades.EVERY || before.isEmpty()
+                ? leg.sign()
+                : before.get().label() + " lines gone" + (last ? ", dull out to its rim" : "");
+    }
+
     private Rung rung(Leg leg, Optional<Paper> before, Paper p, boolean last) {
         double minutes = minutes(leg, before, p, last);
         double work = minutes - TradeBook.value("ladder.change");
@@ -120,7 +127,7 @@ public final class SurfaceLadder {
                 zone(leg, before.isEmpty(), last),
                 leg.tool(),
                 leg.motion(),
-                leg.sign(),
+                sign(leg, before, last),
                 minutes,
                 Math.max(1, (int) Math.ceil(work / TradeBook.value("ladder.disc-life") - 1e-9)),
                 leg.stage(),

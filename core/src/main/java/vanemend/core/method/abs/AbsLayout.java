@@ -9,7 +9,6 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import vanemend.core.cure.Flash;
 import vanemend.core.cure.SolventCure;
 import vanemend.core.damage.Crack;
-import vanemend.core.damage.Damage;
 import vanemend.core.damage.Missing;
 import vanemend.core.footprint.Footprint;
 import vanemend.core.footprint.Grown;
@@ -40,30 +39,36 @@ final class AbsLayout extends Layout {
         this.plastic = (Plastic) job.part().substrate();
     }
 
-    /** Lines that a bead goes over: cracks, and the joint around a piece. */
-    private Geometry joints() {
-        List<Geometry> lines = new ArrayList<>();
-        for (Damage d : job.damages()) {
-            switch (d) {
-                case Crack c -> lines.add(c.trace().line());
-                case Missing m ->
-                    lines.add(
-                            OverlayNGRobust.overlay(m.outline().getBoundary(), part().shape(), OverlayNG.INTERSECTION));
-                default -> {}
-            }
-        }
-        return OverlayNGRobust.union(lines);
+    /** Cracks that a bead goes over. */
+    private List<Geometry> cracks() {
+        return job.all(Crack.class).stream()
+                .map(c -> (Geometry) c.trace().line())
+                .toList();
+    }
+
+    /** The joint around each piece that is let in, inside the part. */
+    private List<Geometry> joints() {
+        return job.all(Missing.class).stream()
+                .map(m -> OverlayNGRobust.overlay(m.outline().getBoundary(), part().shape(), OverlayNG.INTERSECTION))
+                .toList();
+    }
+
+    private static double lengthMm(List<Geometry> lines) {
+        return lines.isEmpty() ? 0 : OverlayNGRobust.union(lines).getLength();
     }
 
     @Override
     public Laid laid() {
-        Geometry joints = joints();
+        List<Geometry> lines = new ArrayList<>(cracks());
+        lines.addAll(joints());
         List<Missing> gone = job.all(Missing.class);
-        Footprint f = footprint(joints);
+        Footprint f = footprint(OverlayNGRobust.union(lines));
         Ladder ladder = byHand(SurfaceLadder.of(f, job.stack().papers(), List.of(), "none: the resin is not sanded"));
         if (blockers.isEmpty()) {
             ShelfItem resin = need(Role.BACK);
-            amounts.portion(Portions.bead("resin", "Solvent resin", resin, joints.getLength(), value("bead.diameter")));
+            bead(AbsRebuild.CRACKS, "Solvent resin over the cracks", resin, lengthMm(cracks()));
+            bead(AbsRebuild.JOINT, "Solvent resin around the piece", resin, lengthMm(joints()));
+            bead(AbsRebuild.REOPENED, "Solvent resin where it opens again, each stretch", resin, value("bead.stretch"));
             double air = Flash.factor(job.shop().air());
             double bead = value("bead.diameter");
             waits.still(
@@ -102,7 +107,18 @@ final class AbsLayout extends Layout {
             }
             amounts.coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
         }
-        return laid(plastic.word(), f, section(f), ladder, () -> AbsRebuild.lay(kit(f, ladder), !gone.isEmpty()));
+        return laid(
+                plastic.word(),
+                f,
+                section(f),
+                ladder,
+                () -> AbsRebuild.lay(kit(f, ladder), !cracks().isEmpty(), !gone.isEmpty()));
+    }
+
+    private void bead(String id, String title, ShelfItem resin, double lengthMm) {
+        if (lengthMm > 0) {
+            amounts.portion(Portions.bead(id, title, resin, lengthMm, value("bead.diameter")));
+        }
     }
 
     private Footprint footprint(Geometry joints) {

@@ -18,20 +18,27 @@ public final class AbsRebuild extends MethodPage {
     /** The method. */
     public static final Method METHOD = Method.of(MethodId.ABS_REBUILD, AbsLayout::new);
 
+    static final String CRACKS = "resin";
+    static final String JOINT = "joint";
+    static final String REOPENED = "reopened";
+
+    private final boolean cracked;
     private final boolean missing;
 
-    private AbsRebuild(Kit kit, boolean missing) {
+    private AbsRebuild(Kit kit, boolean cracked, boolean missing) {
         super(kit);
+        this.cracked = cracked;
         this.missing = missing;
     }
 
     /**
      * The steps.
      *
+     * @param cracked whether there is a crack
      * @param missing whether a piece is let in
      */
-    static MethodSteps lay(Kit kit, boolean missing) {
-        AbsRebuild p = new AbsRebuild(kit, missing);
+    static MethodSteps lay(Kit kit, boolean cracked, boolean missing) {
+        AbsRebuild p = new AbsRebuild(kit, cracked, missing);
         p.strip();
         p.hold();
         p.bead();
@@ -71,28 +78,63 @@ public final class AbsRebuild extends MethodPage {
                     Zone.Kind.DAMAGE));
         }
         add(step("tape", Kind.DO, "Tape the face, cracks tight")
-                .detail(
-                        "Aligned and supported, faces flush: what is crooked now stays crooked. No resin in the crack itself: it"
-                                + " distorts.")
+                .detail("Faces flush, cracks closed tight from the face. No resin in the crack itself: it distorts.")
                 .zone(Zone.Kind.FACE_TAPE)
                 .material(name(Role.HOLD))
                 .active(TradeBook.value("minutes.tape") * 2)
                 .acts(Act.TAPE_FACE));
+        if (missing) {
+            add(step("set-piece", Kind.DO, "Set the piece in")
+                    .detail(
+                            "Into the tape from behind, flush with the face, the same hair of gap all round; it touches nowhere.")
+                    .zone(Zone.Kind.DAMAGE)
+                    .layer("piece")
+                    .material(kit.portion("piece").material())
+                    .portion("piece")
+                    .active(TradeBook.value("minutes.tape")));
+        }
+        add(look(
+                "supported",
+                "Support it, look along the line",
+                "Blocks under the face on both sides of every line, close to it and of one height, so that nothing hangs or"
+                        + " springs; a straightedge across the line in three places. What is crooked now stays crooked.",
+                Zone.Kind.FACE_TAPE,
+                gate(
+                        "Straightedge lies flat across every line, nothing hangs?",
+                        "Flush",
+                        "resin next",
+                        "Not yet",
+                        branch("step", "A step, or it springs", "support it, tape again", "align-again"))));
+        loop(
+                "align-again",
+                "Align and support again",
+                step("align", Kind.DO, "Tape off there, align, support, tape again")
+                        .detail("A block higher on the low side; tape across the line first, then along it.")
+                        .zone(Zone.Kind.FACE_TAPE)
+                        .material(name(Role.HOLD))
+                        .active(TradeBook.value("minutes.tape")));
     }
 
     private void bead() {
-        add(apply(
-                        "bead",
-                        "Bead over each crack, at the back",
-                        mm("bead.diameter")
-                                + " bead over the line, pressed to both sides of it, none between the faces. Clips or tape at the"
-                                + " back stay where they are.",
-                        "resin",
-                        "bead",
-                        Zone.Kind.BEAD,
-                        TradeBook.value("minutes.lay"))
+        String on = mm("bead.diameter") + " bead over the line, pressed to both sides of it, none between the faces. ";
+        if (cracked) {
+            add(resin("bead", "Bead over each crack, at the back", on + "Clips or tape at the back stay.", CRACKS)
+                    .acts(Act.APPLY_BACK));
+        }
+        if (missing) {
+            add(resin(
+                            "joint",
+                            "Bond the piece: bead around it, at the back",
+                            on + "All round without a gap, the ends joined while both are wet.",
+                            JOINT)
+                    .acts(Act.APPLY_BACK));
+        }
+    }
+
+    private StepBuilder resin(String id, String title, String detail, String portion) {
+        return apply(id, title, detail, portion, "bead", Zone.Kind.BEAD, TradeBook.value("minutes.lay"))
                 .caution("solvent")
-                .acts(Act.RESIN_BEAD, Act.APPLY_BACK));
+                .acts(Act.RESIN_BEAD);
     }
 
     private void firstWait() {
@@ -110,7 +152,6 @@ public final class AbsRebuild extends MethodPage {
                 .zone(Zone.Kind.BEAD)
                 .layer("bead")
                 .material(name(Role.BACK))
-                .portion("resin")
                 .active(TradeBook.value("minutes.lay"))
                 .caution("solvent")
                 .acts(Act.BACK_TAPE_OFF));
@@ -137,7 +178,7 @@ public final class AbsRebuild extends MethodPage {
                         "Holds",
                         "finish",
                         "It opens",
-                        branch("opens", "The line opens", "another bead over it, a day more", "bead-again"))));
+                        branch("opens", "The line opens", "bead where it opened, a day more", "bead-again"))));
         StepBuilder more = step("wait", Kind.WAIT, "A day more")
                 .detail("As before; support it meanwhile.")
                 .zone(Zone.Kind.BEAD)
@@ -146,17 +187,15 @@ public final class AbsRebuild extends MethodPage {
         kit.waited("full").ifPresent(w -> more.clock("Flex from", w));
         loop(
                 "bead-again",
-                "Another bead",
-                apply(
+                "Bead where it opened",
+                resin(
                                 "bead",
-                                "Another bead over the line",
-                                "Wider than the first.",
-                                "resin",
-                                "bead",
-                                Zone.Kind.BEAD,
-                                TradeBook.value("minutes.lay"))
-                        .caution("solvent")
-                        .acts(Act.RESIN_BEAD),
+                                "Bead again where it opened",
+                                "Old bead there roughened and wiped; closed and supported as before. Wider than the first. Type what it"
+                                        + " took.",
+                                REOPENED)
+                        .amount(needed(kit.portion(REOPENED)) + " for each " + mm("bead.stretch") + " that opened")
+                        .figure(""),
                 more);
         if (missing) {
             add(step("drill", Kind.DO, "Drill and trim the new piece")

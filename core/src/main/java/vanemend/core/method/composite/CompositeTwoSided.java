@@ -169,7 +169,16 @@ public final class CompositeTwoSided extends MethodPage {
                 Zone.Kind.CLOTH,
                 Act.APPLY_BACK,
                 Act.LAY_CLOTH));
-        add(cured("back-wait", "Cure the back", "back", "back", Zone.Kind.CLOTH, "Go on from", Act.CURE_BACK));
+        StepBuilder wait = cured(
+                        "back-wait",
+                        "Cure the back, cut the plies",
+                        "back",
+                        "back",
+                        Zone.Kind.CLOTH,
+                        "Go on from",
+                        Act.CURE_BACK)
+                .acts(Act.CUT_CLOTH);
+        add(wait.detailFirst(cutPlies() + " "));
         add(step("untape", Kind.DO, "Face tape off")
                 .detail("Look for what came through.")
                 .zone(Zone.Kind.DISH)
@@ -192,15 +201,29 @@ public final class CompositeTwoSided extends MethodPage {
                 sanding("dish", "part", false, "", Act.SAND_FACE).getLast());
     }
 
+    private String cutPlies() {
+        return build.plies() + " plies cut from their templates, smallest to largest, each marked.";
+    }
+
+    /** The plies that a go lays, by their numbers: 1 is the smallest. */
+    private String pliesOf(int go, int goes) {
+        int from = (go - 1) * build.plies() / goes + 1;
+        int to = go * build.plies() / goes;
+        // On film the largest is laid first.
+        int first = build.onFilm() ? build.plies() + 1 - from : from;
+        int last = build.onFilm() ? build.plies() + 1 - to : to;
+        return from > to
+                ? "No ply of its own: to fill and to proud. "
+                : from == to ? "Ply " + first + ". " : "Plies " + first + " to " + last + ". ";
+    }
+
     private void pyramid() {
-        add(cut(
-                "cut-plies",
-                "Cut the plies",
-                build.plies() + " plies from their templates, smallest to largest, each marked.",
-                "plies",
-                Zone.Kind.DISH));
+        if (build.backPlies() == 0) {
+            add(cut("cut-plies", "Cut the plies", cutPlies(), "plies", Zone.Kind.DISH));
+        }
         mixReady("face-ready", "face");
         addAll(inGoes(
+                this::pliesOf,
                 "plies",
                 build.onFilm() ? "Build on film, lay in whole" : "Lay the plies, smallest first",
                 build.onFilm()

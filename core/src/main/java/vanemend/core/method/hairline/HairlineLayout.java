@@ -22,6 +22,7 @@ import vanemend.core.method.Job;
 import vanemend.core.method.Laid;
 import vanemend.core.method.Layout;
 import vanemend.core.mix.Portions;
+import vanemend.core.part.Part;
 import vanemend.core.sanding.Ladder;
 import vanemend.core.sanding.SurfaceLadder;
 import vanemend.core.section.Cut;
@@ -65,18 +66,19 @@ final class HairlineLayout extends Layout {
             double ml = groove.volumeMm3() / 1000;
             double bead = Math.sqrt(4 * ml * 1000 / length / Math.PI);
             amounts.portion(Portions.bead("sealant", "Sealant", sealant, length, Math.ceil(bead * 10) / 10));
+            // Tape leaves while it tacks: tried from the quickest that the label knows, at today's air.
             double skin = MoistureCure.skinMin(
-                    sealant.materialClass().figure("skin").orElse(value("moisture.skin")),
-                    job.shop().air());
+                    value("moisture.skin-first"), job.shop().air());
             waits.still(
                     "skin",
-                    "Sealant: first skin",
+                    "Sealant: tried from",
                     sealant.name(),
                     skin,
                     "Skin just forming, still tacky?",
-                    "label " + Text.of(Math.round(value("moisture.skin")), "min") + " at "
-                            + Text.book("moisture.reference") + ", " + Text.book("moisture.reference-rh")
-                            + "; slower dry or cold");
+                    "label " + Text.book("moisture.skin-first") + " at its quickest, at "
+                            + Text.book("moisture.reference")
+                            + ", " + Text.book("moisture.reference-rh")
+                            + "; sooner in warm damp air, later in dry or cold");
             double through = new MoistureCure(value("moisture.per-day"))
                     .minutes(depthMm, job.shop().air());
             waits.still(
@@ -100,7 +102,11 @@ final class HairlineLayout extends Layout {
                 f,
                 section(f),
                 ladder,
-                () -> HairlineSealant.lay(kit(f, ladder), length, depthMm));
+                () -> HairlineSealant.lay(
+                        kit(f, ladder),
+                        length,
+                        depthMm,
+                        part().answer("composite-hairline-hidden") == Part.Answer.YES));
     }
 
     private Footprint footprint() {

@@ -1,5 +1,6 @@
 package vanemend.core.method.hairline;
 
+import java.util.Optional;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Act;
@@ -16,22 +17,32 @@ import vanemend.core.trade.TradeBook;
 
 /** Composite hairline in a flexing panel: ends drilled, a V opened, flexible sealant pressed in. */
 public final class HairlineSealant extends MethodPage {
+    private static final String NEIGHBOUR_OFF = "neighbour-off";
+
     /** The method. */
     public static final Method METHOD = Method.of(
-            MethodId.HAIRLINE, HairlineLayout::new, later("hairline.look-first"), later("hairline.look-second"));
+            MethodId.HAIRLINE,
+            HairlineLayout::new,
+            later("hairline.look-hidden", Optional.of(NEIGHBOUR_OFF)),
+            later("hairline.look-first", Optional.empty()),
+            later("hairline.look-second", Optional.empty()));
 
-    private static Method.Later later(String valueId) {
+    private static Method.Later later(String valueId, Optional<String> step) {
         return new Method.Later(
                 (int) TradeBook.value(valueId),
                 "look past both stop holes. A crack beyond one means it is loaded: refer.",
-                TradeBook.shipped().entry(valueId).shown());
+                TradeBook.shipped().entry(valueId).shown(),
+                step);
     }
 
     private final double lengthMm;
     private final double depthMm;
 
-    private HairlineSealant(Kit kit, double lengthMm, double depthMm) {
+    private final boolean hidden;
+
+    private HairlineSealant(Kit kit, double lengthMm, double depthMm, boolean hidden) {
         super(kit);
+        this.hidden = hidden;
         this.lengthMm = lengthMm;
         this.depthMm = depthMm;
     }
@@ -41,9 +52,11 @@ public final class HairlineSealant extends MethodPage {
      *
      * @param lengthMm of the hairline
      * @param depthMm of the groove
+     * @param hidden whether an end lies under a neighbour
      */
-    static MethodSteps lay(Kit kit, double lengthMm, double depthMm) {
-        HairlineSealant p = new HairlineSealant(kit, lengthMm, depthMm);
+    static MethodSteps lay(Kit kit, double lengthMm, double depthMm, boolean hidden) {
+        HairlineSealant p = new HairlineSealant(kit, lengthMm, depthMm, hidden);
+        p.neighbour();
         p.ends();
         p.groove();
         p.seal();
@@ -57,6 +70,42 @@ public final class HairlineSealant extends MethodPage {
                         "Wait a little longer",
                         "No heat: it cures by the damp in the air. Look often: the tape leaves while it still tacks.")
                 .zone(Zone.Kind.GROOVE));
+    }
+
+    private void neighbour() {
+        if (hidden) {
+            add(step(NEIGHBOUR_OFF, Kind.DO, "Neighbour off, if it can be")
+                    .detail(
+                            "Lamp or strip off, its sealant cut clean. If it cannot come off, the stop hole goes as near as can be,"
+                                    + " and it is looked at after " + Text.book("hairline.look-hidden") + " too.")
+                    .zone(Zone.Kind.CLEAN)
+                    .active(TradeBook.value("minutes.per-dent.straighten"))
+                    .caution("calibration"));
+        }
+    }
+
+    /** What was opened beside it is closed again, or was never touched. */
+    private void reseal() {
+        add(look(
+                "neighbour",
+                "Neighbours: left alone, or sealed again?",
+                "Lamps, strips and joints that the line runs up to.",
+                Zone.Kind.CLEAN,
+                gate(
+                        "Every neighbour's seal whole, or sealed again by its label?",
+                        "Whole",
+                        "refit",
+                        "One is open",
+                        branch("open", "A seal is open", "clean it, seal it again", "seal-neighbour"))));
+        loop(
+                "seal-neighbour",
+                "Seal the neighbour again",
+                step("seal", Kind.DO, "Clean it, seal it again")
+                        .detail("Old sealant out, dry, new sealant by its label; nothing loaded until it has skinned.")
+                        .zone(Zone.Kind.CLEAN)
+                        .material(name(Role.SEAL))
+                        .active(TradeBook.value("minutes.seal"))
+                        .caution("isocyanate"));
     }
 
     private void ends() {
@@ -161,9 +210,11 @@ public final class HairlineSealant extends MethodPage {
                         branch("soft", "Soft beneath", "wait and try again", "wait-again")));
         kit.waited("refit").ifPresent(w -> clock(full, w, "Refit from"));
         add(full);
+        reseal();
         ready(
                 "Refit the panel",
-                "Look again after " + Text.book("hairline.look-first") + " and " + Text.book("hairline.look-second")
+                "Look again after " + (hidden ? Text.book("hairline.look-hidden") + ", " : "")
+                        + Text.book("hairline.look-first") + " and " + Text.book("hairline.look-second")
                         + ": a crack past its stop hole is referred.");
     }
 }

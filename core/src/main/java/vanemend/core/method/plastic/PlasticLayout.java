@@ -270,7 +270,7 @@ final class PlasticLayout extends Layout {
                     f.areaMm2(Zone.Kind.PATCH),
                     1,
                     "coat.wipe"));
-            waits.flash("patch-promoter", i);
+            waits.flashOfPatch("patch-promoter", i);
         });
     }
 

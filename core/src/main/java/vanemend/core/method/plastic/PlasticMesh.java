@@ -40,6 +40,23 @@ final class PlasticMesh extends PlasticPage {
         return p.laid("Plastic through-hole with flexible filler and mesh");
     }
 
+    /** Back and face are laid wet in wet, so their promoter flashes together. */
+    private void bothPromoters() {
+        if (stack().item(Role.PROMOTE).isPresent()) {
+            addAll(dew(Zone.Kind.BACK_SAND));
+            add(promoterCoat("back-promoter", Role.PROMOTE, Zone.Kind.BACK_SAND, "promoter", Act.PROMOTE_BACK));
+            add(promoterCoat("face-promoter", Role.PROMOTE, Zone.Kind.RING_180, "promoter", Act.PROMOTE));
+            add(promoterFlash(
+                    "face-promoter",
+                    Role.PROMOTE,
+                    Zone.Kind.RING_180,
+                    "promoter",
+                    Act.PROMOTE,
+                    Act.FLASH,
+                    Act.FLASH_BACK));
+        }
+    }
+
     private void meshAndFill() {
         add(cut(
                 "cut-mesh",
@@ -47,9 +64,7 @@ final class PlasticMesh extends PlasticPage {
                 "Mesh " + mm("mesh.past") + " past the hole at sides and ends; film larger than the mesh.",
                 "mesh",
                 Zone.Kind.MESH));
-        addAll(promoter(
-                "back-promoter", Role.PROMOTE, Zone.Kind.BACK_SAND, "promoter", Act.PROMOTE_BACK, Act.FLASH_BACK));
-        addAll(facePromoter("face-promoter"));
+        bothPromoters();
         mixAndSpread(
                 kit.mix("filler"),
                 "filler",

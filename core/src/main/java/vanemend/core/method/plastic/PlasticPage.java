@@ -36,6 +36,12 @@ abstract class PlasticPage extends MethodPage {
     /** The back sanded dull, and looked at. */
     void dullBack() {
         addAll(sanding("back", "part", false, "No bevel at the back.", Act.SAND_BACK));
+        lookAtBack();
+        add(dustOff("back-dust", Zone.Kind.BACK_SAND));
+    }
+
+    /** The back looked at against the light. */
+    void lookAtBack() {
         add(look(
                         "back-shine",
                         "Look for shine at the back",
@@ -44,7 +50,7 @@ abstract class PlasticPage extends MethodPage {
                         gate(
                                 "No shine anywhere the back material goes?",
                                 "All dull",
-                                "dust off",
+                                "go on",
                                 "Shine left",
                                 branch("shine", "Shine left", "sand again", "back-again")))
                 .acts(Act.NO_SHINE));
@@ -52,7 +58,6 @@ abstract class PlasticPage extends MethodPage {
                 "back-again",
                 "Sand the back again",
                 sanding("back", "part", false, "", Act.SAND_BACK).toArray(StepBuilder[]::new));
-        add(dustOff("back-dust", Zone.Kind.BACK_SAND));
     }
 
     /** The face ground to shape. */
@@ -195,12 +200,7 @@ abstract class PlasticPage extends MethodPage {
 
     /** Sanded level; pinholes and low places take the same material again, with promoter before. */
     void shapeFace() {
-        addAll(sanding(
-                "shape",
-                fill(),
-                true,
-                "DA slow and moving: heat rolls the edge. 80 only on a tall build, only on the repair.",
-                Act.PAPER));
+        addAll(sanding("shape", fill(), true, "Heat rolls the edge.", Act.PAPER));
         add(look(
                         "pinholes",
                         "Look for pinholes, low spots, a rolled edge",

@@ -1,11 +1,14 @@
 package vanemend.core.method.plastic;
 
+import java.util.Optional;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Act;
+import vanemend.core.method.Gate;
 import vanemend.core.method.Kit;
 import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step.Kind;
+import vanemend.core.method.StepBuilder;
 import vanemend.core.trade.TradeBook;
 
 /** Plastic, flexible patch at the back: the face dished first, the patch pressed on, then the face filled. */
@@ -44,6 +47,7 @@ final class PlasticPatch extends PlasticPage {
 
     private void overspray() {
         addAll(sanding("back", "part", false, "Overspray off the back; a non-woven pad does.", Act.SAND_BACK));
+        lookAtBack();
     }
 
     private void notch() {
@@ -58,7 +62,14 @@ final class PlasticPatch extends PlasticPage {
     }
 
     private void looseOff() {
-        add(dustOff("loose", Zone.Kind.BACK_SAND).acts(Act.WIPE_AGAIN));
+        add(step("loose", Kind.DO, "Loose plastic off the back")
+                .detail(
+                        "Strings, flakes and burr along the tear cut off with a blade, flush: the patch lies flat on sound plastic.")
+                .zone(Zone.Kind.BACK_SAND)
+                .layer("part")
+                .tool("Blade")
+                .active(TradeBook.value("minutes.untape")));
+        add(dustOff("loose-dust", Zone.Kind.BACK_SAND));
     }
 
     private void patch() {
@@ -69,21 +80,9 @@ final class PlasticPatch extends PlasticPage {
                         + (atEdge ? ", on past the part's edge." : "."),
                 "patch",
                 Zone.Kind.PATCH));
-        add(step("patch-promoter", Kind.DO, "Wipe on the patch's own promoter")
-                .detail("The wipe that belongs to the patch: the spray for the face is another thing.")
-                .zone(Zone.Kind.PATCH)
-                .material(name(Role.PROMOTE_PATCH))
-                .portion("patch-promoter")
-                .active(TradeBook.value("minutes.promote"))
-                .caution("solvent")
-                .acts(Act.PROMOTE_PATCH));
-        add(flash(
-                "patch-promoter-flash",
-                name(Role.PROMOTE_PATCH),
-                Zone.Kind.PATCH,
-                "patch-promoter",
-                "patch",
-                Act.FLASH_PATCH));
+        late("patch-promoter", wiped("coat"), patchFlash("flash", Optional.empty()));
+        add(wiped("patch-promoter").acts(Act.PROMOTE_PATCH));
+        add(patchFlash("patch-promoter-flash", Optional.of(late("patch-promoter"))));
         add(step("patch", Kind.DO, "Press the patch on")
                 .detail(
                         "From the middle out, hard, all over. On a feature line warm it and press it into the line, below the"
@@ -96,6 +95,20 @@ final class PlasticPatch extends PlasticPage {
                 .active(TradeBook.value("minutes.roll-patch"))
                 .caution("hot-plastic")
                 .acts(Act.PATCH));
+    }
+
+    private StepBuilder wiped(String id) {
+        return step(id, Kind.DO, "Wipe on the patch's own promoter")
+                .detail("The wipe that belongs to the patch: the spray for the face is another thing.")
+                .zone(Zone.Kind.PATCH)
+                .material(name(Role.PROMOTE_PATCH))
+                .portion("patch-promoter")
+                .active(TradeBook.value("minutes.promote"))
+                .caution("solvent");
+    }
+
+    private StepBuilder patchFlash(String id, Optional<Gate.Branch> late) {
+        return flash(id, name(Role.PROMOTE_PATCH), Zone.Kind.PATCH, "patch-promoter", "patch", late, Act.FLASH_PATCH);
     }
 
     private void trim() {

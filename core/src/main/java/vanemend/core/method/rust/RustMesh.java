@@ -104,7 +104,7 @@ public final class RustMesh extends RustPage {
     private void primeBack() {
         add(step("prime-back", Kind.DO, "Primer on the back too")
                 .detail(
-                        "Over mesh and bare metal: aluminium on bare steel rusts it where it is damp. Dry by its label, then cavity wax.")
+                        "Over mesh and bare metal: aluminium on bare steel rusts it where it is damp. Once it is dry, cavity wax by its label.")
                 .zone(Zone.Kind.PRIME_BACK)
                 .layer("primer-back")
                 .material(name(Role.SEAL))
@@ -112,6 +112,7 @@ public final class RustMesh extends RustPage {
                 .active(TradeBook.value("minutes.prime"))
                 .caution("primer")
                 .acts(Act.PRIME_BACK));
+        primerDry();
         ready("Ready for paint", "");
     }
 }

@@ -115,15 +115,17 @@ final class RustMeshLayout extends Layout {
             pieces.add(Piece.of(
                     "mesh-" + (i + 1), "Mesh " + (i + 1), mesh.name(), 1, Zone.Side.BACK, shape.getGeometryN(i)));
         }
-        item(Role.CONVERT)
-                .ifPresent(i -> amounts.portion(Portions.coats(
-                        "converter",
-                        "Rust converter",
-                        Portion.Form.BRUSHED,
-                        i,
-                        f.areaMm2(Zone.Kind.RUST),
-                        1,
-                        "coat.converter")));
+        item(Role.CONVERT).ifPresent(i -> {
+            amounts.portion(Portions.coats(
+                    "converter",
+                    "Rust converter",
+                    Portion.Form.BRUSHED,
+                    i,
+                    f.areaMm2(Zone.Kind.RUST),
+                    1,
+                    "coat.converter"));
+            waits.drying("converter", i, "Dry right through, black, no tack?");
+        });
         ShelfItem primer = need(Role.SEAL);
         amounts.portion(Portions.coats(
                 "primer",
@@ -133,6 +135,7 @@ final class RustMeshLayout extends Layout {
                 f.areaMm2(Zone.Kind.STRIP) + f.areaMm2(Zone.Kind.PRIME_BACK),
                 2,
                 "coat.primer"));
+        waits.drying("primer", primer, "No string, no print?");
         amounts.coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
     }
 

@@ -33,16 +33,7 @@ abstract class RustPage extends MethodPage {
                 .active(TradeBook.value("minutes.seal"))
                 .caution("solvent")
                 .acts(Act.CONVERT));
-        add(step("convert-dry", Kind.WAIT, "Let the converter dry completely")
-                .detail("By test, and by its label: black and dry right through. Longer cold or damp.")
-                .zone(rust)
-                .gate(gate(
-                        "Dry right through, black, no tack?",
-                        "Dry",
-                        "look at the zone",
-                        "Still tacky",
-                        branch("wet", "Still tacky", "wait and try again", "wait-again")))
-                .acts(Act.CONVERTED));
+        add(converterDry("convert-dry", rust).acts(Act.CONVERTED));
         add(look(
                 "sound",
                 "Only sound metal or converted rust",
@@ -70,10 +61,28 @@ abstract class RustPage extends MethodPage {
                         .active(TradeBook.value("minutes.seal"))
                         .caution("solvent")
                         .acts(Act.CONVERT),
-                step("dry", Kind.WAIT, "Let it dry")
-                        .detail("By test.")
-                        .zone(rust)
-                        .acts(Act.CONVERTED));
+                converterDry("dry", rust).acts(Act.CONVERTED));
+    }
+
+    private StepBuilder converterDry(String id, Zone.Kind rust) {
+        return drying(
+                id,
+                "Let the converter dry completely",
+                "Black and dry right through; longer cold or damp.",
+                "converter",
+                rust,
+                "Dry right through, black, no tack?");
+    }
+
+    /** Primer dry on every side before anything follows it. */
+    final void primerDry() {
+        add(drying(
+                "prime-dry",
+                "Let the primer dry",
+                "A gloved finger leaves no print where it lies thickest.",
+                "primer",
+                Zone.Kind.STRIP,
+                "No string, no print?"));
     }
 
     /** Body filler beyond the edge of the glass-fibre filler, levelled, feathered and looked at. */

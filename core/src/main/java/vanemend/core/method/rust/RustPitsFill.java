@@ -30,6 +30,7 @@ public final class RustPitsFill extends RustPage {
         p.fibre();
         p.filler();
         p.prime();
+        p.primerDry();
         p.ready(
                 "Ready for paint",
                 "Look behind, too: what rusts from the back is treated from the back, then waxed by its label.");

@@ -96,6 +96,8 @@ final class RustPitsLayout extends Layout {
                 f,
                 1,
                 "coat.converter");
+        item(Role.CONVERT).ifPresent(i -> waits.drying("converter", i, "Dry right through, black, no tack?"));
+        waits.drying("primer", need(Role.SEAL), "No string, no print?");
         amounts.coats("primer", "Primer", Portion.Form.SPRAYED, Role.SEAL, Zone.Kind.STRIP, f, 2, "coat.primer");
         amounts.coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
     }

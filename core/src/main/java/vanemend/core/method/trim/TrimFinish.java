@@ -21,16 +21,22 @@ public final class TrimFinish extends MethodPage {
 
     private final boolean residue;
     private final boolean divot;
+    private final boolean whole;
 
-    private TrimFinish(Kit kit, boolean residue, boolean divot) {
+    private TrimFinish(Kit kit, boolean residue, boolean divot, boolean whole) {
         super(kit);
         this.residue = residue;
         this.divot = divot;
+        this.whole = whole;
     }
 
-    /** The steps for glue residue, a divot, or both. */
-    static MethodSteps lay(Kit kit, boolean residue, boolean divot) {
-        TrimFinish p = new TrimFinish(kit, residue, divot);
+    /**
+     * The steps for glue residue, a divot, or both.
+     *
+     * @param whole whether the part is so small that all of it is coloured
+     */
+    static MethodSteps lay(Kit kit, boolean residue, boolean divot, boolean whole) {
+        TrimFinish p = new TrimFinish(kit, residue, divot, whole);
         p.trialSpot();
         if (residue) {
             p.glueOff();
@@ -154,12 +160,7 @@ public final class TrimFinish extends MethodPage {
                 .material(name(Role.TEXTURE))
                 .active(TradeBook.value("minutes.file"))
                 .caution("spray"));
-        add(coat(
-                "texture",
-                "Texture, several coats",
-                "Bursts from the distance that matched; let each set.",
-                "texture",
-                Zone.Kind.TEXTURE));
+        coats("texture", "Texture", "Bursts from the distance that matched.", Zone.Kind.TEXTURE);
         add(look(
                 "grain",
                 "Compare the grain",
@@ -174,30 +175,54 @@ public final class TrimFinish extends MethodPage {
         loop(
                 "texture-again",
                 "One more coat of texture",
-                coat("texture", "One more coat of texture", "As before.", "texture", Zone.Kind.TEXTURE));
+                coat("texture", "One more coat of texture", "As before.", "texture", Zone.Kind.TEXTURE),
+                dries("texture-dry", "texture", Zone.Kind.TEXTURE));
+    }
+
+    /** The coats of {@code portion}, each dry before the next. */
+    private void coats(String portion, String title, String detail, Zone.Kind zone) {
+        int n = coatsOf(portion);
+        for (int i = 1; i <= n; i++) {
+            add(coat(portion + "-" + i, title + ", coat " + i + " of " + n, detail, portion, zone));
+            add(dries(portion + "-dry-" + i, portion, zone));
+        }
+    }
+
+    private static int coatsOf(String portion) {
+        return (int) TradeBook.value("coat." + portion + "-coats");
     }
 
     private StepBuilder coat(String id, String title, String detail, String portion, Zone.Kind zone) {
+        Portion p = kit.portion(portion);
         return step(id, Kind.DO, title)
-                .detail(detail + " Dry to the touch between coats.")
+                .detail(detail)
                 .zone(zone)
                 .layer(portion)
-                .material(kit.portion(portion).material())
-                .amount(needed(kit.portion(portion)))
+                .material(p.material())
+                .amount(Text.of(Math.ceil(p.needed() / coatsOf(portion) * 2 - 1e-9) / 2, p.unit()))
                 .portion(portion)
-                .active(TradeBook.value("minutes.prime") * TradeBook.value("coat." + portion + "-coats"))
+                .active(TradeBook.value("minutes.prime"))
                 .caution("spray")
                 .acts(Act.PRIMER);
     }
 
+    private StepBuilder dries(String id, String portion, Zone.Kind zone) {
+        return drying(
+                id,
+                "Let it dry",
+                "Touched beside the work, not on it; thick places last.",
+                portion + "-dry",
+                zone,
+                "Dry to the touch, no print?");
+    }
+
     private void colour() {
-        add(coat(
+        coats(
                 "colour",
-                "Colour: light on the repair, then fuller",
-                "Light coats on the repair, dried warm; then fuller from " + Text.book("coat.colour-from") + " to "
-                        + Text.book("coat.colour-to") + ".",
-                "colour",
-                Zone.Kind.COLOUR));
+                whole ? "Colour over the whole part" : "Colour",
+                "The first light, on the repair alone; those after it fuller, from " + Text.book("coat.colour-from")
+                        + " to " + Text.book("coat.colour-to") + "." + (whole ? " Edges and returns too." : ""),
+                Zone.Kind.COLOUR);
         ready("Refit, look from the seat", "");
     }
 }

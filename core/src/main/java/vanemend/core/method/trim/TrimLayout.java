@@ -7,6 +7,7 @@ import vanemend.core.damage.Blemish;
 import vanemend.core.damage.Damage;
 import vanemend.core.footprint.Footprint;
 import vanemend.core.footprint.Grown;
+import vanemend.core.footprint.Reach;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Chemistry;
 import vanemend.core.material.MaterialClass.Role;
@@ -58,11 +59,14 @@ final class TrimLayout extends Layout {
         double sand = value("trim.sand-past");
         double texture = value("coat.texture-past");
         double colour = texture + value("coat.colour-past");
-        Footprint f = Grown.on(part(), job.outline())
-                .out(Zone.Kind.FINE_320, sand)
-                .fine(Zone.Kind.TEXTURE, texture)
-                .fine(Zone.Kind.COLOUR, colour)
-                .out(Zone.Kind.CLEAN, Math.max(colour, value("trim.clean-past")))
+        boolean whole = whole(colour);
+        Grown grown =
+                Grown.on(part(), job.outline()).out(Zone.Kind.FINE_320, sand).fine(Zone.Kind.TEXTURE, texture);
+        Footprint f = (whole
+                        ? grown.shape(Zone.Kind.COLOUR, colour, part().shape())
+                                .shape(Zone.Kind.CLEAN, colour, part().shape())
+                        : grown.fine(Zone.Kind.COLOUR, colour)
+                                .out(Zone.Kind.CLEAN, Math.max(colour, value("trim.clean-past"))))
                 .footprint();
         List<Leg> legs = new ArrayList<>();
         if (residue) {
@@ -82,7 +86,14 @@ final class TrimLayout extends Layout {
             ladderHolds(ladder);
             amounts(f, divot);
         }
-        return laid(plastic.word(), f, section(f), ladder, () -> TrimFinish.lay(kit(f, ladder), residue, divot));
+        return laid(plastic.word(), f, section(f), ladder, () -> TrimFinish.lay(kit(f, ladder), residue, divot, whole));
+    }
+
+    /** Where colour would cover most of a part, all of it is coloured: no corner stays in the old shade. */
+    private boolean whole(double colourMm) {
+        double coloured = Reach.within(Reach.grow(job.outline(), colourMm), part().shape())
+                .getArea();
+        return coloured >= value("trim.whole-share") * part().shape().getArea();
     }
 
     private void amounts(Footprint f, boolean divot) {
@@ -113,6 +124,8 @@ final class TrimLayout extends Layout {
             }
         }
         item(Role.SEAL).ifPresent(i -> waits.flash("seal", i));
+        item(Role.TEXTURE).ifPresent(i -> waits.drying("texture-dry", i, "Dry to the touch, no print?"));
+        item(Role.COLOUR).ifPresent(i -> waits.drying("colour-dry", i, "Dry to the touch, no print?"));
         amounts.coats(
                 "seal",
                 "Promoter under the texture",
