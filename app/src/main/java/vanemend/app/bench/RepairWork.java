@@ -228,7 +228,10 @@ public class RepairWork {
             keep(
                     now,
                     now.version(),
-                    Known.into(run.frozen().draft(), run.state().readings()),
+                    Known.into(
+                            run.frozen().draft(),
+                            run.frozen().workup().plan().orElseThrow(),
+                            run.state().readings()),
                     who);
         }
         repairs.anew(id, Optional.of(said));

@@ -3,6 +3,7 @@ package vanemend.core.method;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import vanemend.core.cure.CureLaw;
@@ -204,7 +205,8 @@ public abstract class MixingPage {
                 "Heat off, let it cool, read again: over its cap it shrinks and lifts at the edge.",
                 law.capC() == TradeBook.value("cure.polyester.cap")
                         ? TradeBook.shipped().entry("cure.polyester.cap").shown()
-                        : "figure of its material class");
+                        : "figure of its material class",
+                Optional.empty());
     }
 
     /** What "still soft" and "still wet" lead to: heat only as far as what cures, and what it lies on, stand it. */
@@ -261,6 +263,11 @@ public abstract class MixingPage {
     protected String grams(MixPlan mix) {
         return Text.of(mix.pour().fillerG(), "g") + ", cream "
                 + Text.of(mix.pour().creamG(), "g");
+    }
+
+    protected static String strokes(MixPlan mix) {
+        int n = mix.pour().strokes();
+        return n == 1 ? "one stroke" : n + " strokes";
     }
 
     protected static String lifts(MixPlan mix) {

@@ -1,5 +1,6 @@
 package vanemend.core.method;
 
+import java.util.Optional;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.TradeBook;
 
@@ -19,6 +20,7 @@ import vanemend.core.trade.TradeBook;
  * @param title what is wrong where it is not met
  * @param follows what to do then
  * @param source where the limit comes from; empty for what was planned
+ * @param of which damage is read, where each is read by itself; empty where the deepest speaks for all
  */
 public record Watch(
         String id,
@@ -32,7 +34,21 @@ public record Watch(
         int passes,
         String title,
         String follows,
-        String source) {
+        String source,
+        Optional<OfDamage> of) {
+    /** Plans of an earlier release read the deepest for all. */
+    public Watch {
+        of = of == null ? Optional.empty() : of;
+    }
+
+    /**
+     * One damage of several.
+     *
+     * @param damage its place in the draft, from 0
+     * @param share of what a mm more of all together takes, that a mm more of it takes
+     */
+    public record OfDamage(int damage, double share) {}
+
     /** How a reading is held against a limit. */
     public enum Sense {
         AT_MOST,
@@ -47,31 +63,44 @@ public record Watch(
     public static Watch limit(
             String id, Quantity q, Sense sense, String book, Weight weight, String title, String follows) {
         TradeBook.Turn v = TradeBook.shipped().turn(book);
-        return new Watch(id, q, sense, v.value(), weight, false, "", "", 1, title, follows, v.shown());
+        return new Watch(
+                id, q, sense, v.value(), weight, false, "", "", 1, title, follows, v.shown(), Optional.empty());
     }
 
     /** What the plan was made for; {@code mix} follows it, empty for none. */
     public static Watch planned(String id, Quantity q, double value, String mix, String title, String follows) {
-        return new Watch(id, q, Sense.PLANNED, value, Weight.OTHER, false, "", mix, 1, title, follows, "");
+        return new Watch(
+                id, q, Sense.PLANNED, value, Weight.OTHER, false, "", mix, 1, title, follows, "", Optional.empty());
     }
 
     /** A copy that a lead may go against. */
     public Watch ofCare() {
-        return new Watch(id, quantity, sense, limit, weight, true, loop, mix, passes, title, follows, source);
+        return new Watch(id, quantity, sense, limit, weight, true, loop, mix, passes, title, follows, source, of);
     }
 
     /** A copy whose stop leaves the rework {@code way} open. */
     public Watch leaving(String way) {
-        return new Watch(id, quantity, sense, limit, weight, care, way, mix, passes, title, follows, source);
+        return new Watch(id, quantity, sense, limit, weight, care, way, mix, passes, title, follows, source, of);
     }
 
     /** A copy whose stop takes {@code n} passing readings to lift. */
     public Watch liftedBy(int n) {
-        return new Watch(id, quantity, sense, limit, weight, care, loop, mix, n, title, follows, source);
+        return new Watch(id, quantity, sense, limit, weight, care, loop, mix, n, title, follows, source, of);
+    }
+
+    /** A copy that is about one damage of several. */
+    public Watch of(OfDamage one) {
+        return new Watch(
+                id, quantity, sense, limit, weight, care, loop, mix, passes, title, follows, source, Optional.of(one));
+    }
+
+    /** A copy called {@code other}: what was read of one damage lifts no stop of another. */
+    public Watch called(String other) {
+        return new Watch(other, quantity, sense, limit, weight, care, loop, mix, passes, title, follows, source, of);
     }
 
     /** A copy at the limit {@code other}. */
     public Watch at(double other) {
-        return new Watch(id, quantity, sense, other, weight, care, loop, mix, passes, title, follows, source);
+        return new Watch(id, quantity, sense, other, weight, care, loop, mix, passes, title, follows, source, of);
     }
 }

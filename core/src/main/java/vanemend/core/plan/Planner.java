@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.damage.Damage;
 import vanemend.core.damage.DamageDraft;
+import vanemend.core.damage.Dent;
 import vanemend.core.method.Conditions;
 import vanemend.core.method.Job;
 import vanemend.core.method.Laid;
@@ -92,6 +93,18 @@ public final class Planner {
         return Optional.of(new Planner(draft, shop, house, part, damages));
     }
 
+    /** The house's rules, but for one that does not reach this damage: whole paint is kept under small dings alone. */
+    private HouseRules fitting() {
+        boolean small = !part.coats().isEmpty()
+                && damages.stream()
+                        .allMatch(d -> d instanceof Dent x
+                                && x.depthMm() <= TradeBook.value("stack.whole-paint-deep")
+                                && Math.max(x.lengthMm(), x.widthMm()) <= TradeBook.value("stack.putty-alone-across"));
+        return house.is("filler-base", "whole-paint") && !small
+                ? house.with("filler-base", HouseRules.school("filler-base").defaultOption())
+                : house;
+    }
+
     private static void pane(RepairDraft.PaneDraft pane, Check check) {
         if (pane.slopeDeg() != null) {
             check.range("pane.slopeDeg", "Slope of the pane from level", pane.slopeDeg(), 0, 90, "°");
@@ -103,7 +116,7 @@ public final class Planner {
 
     private Workup workup(Extent extent) {
         double lampC = TradeBook.value("heat.lamp-plateau");
-        FollowedSchools schools = FollowedSchools.of(house);
+        FollowedSchools schools = FollowedSchools.of(fitting());
         Identity identity = Identity.of(part.substrate());
         TimesToday times = new TimesToday(shop.air().tempC());
         Need need = new Need(
@@ -112,7 +125,7 @@ public final class Planner {
                 damages,
                 shop.air().tempC(),
                 shop.today(),
-                house,
+                fitting(),
                 identity.heatCapC().map(OptionalDouble::of).orElse(OptionalDouble.empty()),
                 times);
         StackChoice stack = choose(need, extent);

@@ -1,9 +1,13 @@
 package vanemend.core.run;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import vanemend.core.damage.Damage;
 import vanemend.core.damage.DamageDraft;
+import vanemend.core.method.Watch;
+import vanemend.core.plan.Plan;
+import vanemend.core.plan.PlannedStep;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.trade.Quantity;
 
@@ -12,11 +16,16 @@ public final class Known {
     private Known() {}
 
     /**
-     * {@code draft} with what was read: the depth in the deepest dent, the others in proportion, since the gauge stands at the deepest place;
-     * angle and size in an injury; the film beside a run.
+     * {@code draft} with what was read: the depth of each dent where each was read by itself, else that of the deepest, the others in
+     * proportion, since the gauge stands at the deepest place; angle and size in an injury; the film beside a run.
+     *
+     * @param plan that was worked by
      */
-    public static RepairDraft into(RepairDraft draft, List<RunState.Reading> readings) {
-        List<DamageDraft> damages = draft.damages();
+    public static RepairDraft into(RepairDraft draft, Plan plan, List<RunState.Reading> readings) {
+        List<DamageDraft> damages = eachDepth(draft.damages(), plan, readings);
+        if (!damages.equals(draft.damages())) {
+            return draft.damaged(damages);
+        }
         Optional<Double> depth = last(readings, Quantity.DEPTH_MM).filter(mm -> mm > 0);
         double deepest = damages.stream()
                 .filter(d -> dent(d) && d.depthMm() != null)
@@ -41,6 +50,23 @@ public final class Known {
                     return d.kind() == Damage.Kind.RUN ? film.map(d::beside).orElse(d) : d;
                 })
                 .toList());
+    }
+
+    /** The depths that were read dent by dent, each in its own. */
+    private static List<DamageDraft> eachDepth(List<DamageDraft> damages, Plan plan, List<RunState.Reading> readings) {
+        List<DamageDraft> out = new ArrayList<>(damages);
+        for (PlannedStep p : plan.steps()) {
+            p.step().watches().stream()
+                    .filter(w -> w.quantity() == Quantity.DEPTH_MM)
+                    .flatMap(w -> w.of().stream())
+                    .map(Watch.OfDamage::damage)
+                    .filter(i -> i < out.size())
+                    .distinct()
+                    .forEach(i -> Rework.last(p.step().id(), Quantity.DEPTH_MM, readings)
+                            .filter(mm -> mm > 0)
+                            .ifPresent(mm -> out.set(i, out.get(i).deep(tenth(mm)))));
+        }
+        return List.copyOf(out);
     }
 
     /** Damage without a kind is a dent, as everywhere. */

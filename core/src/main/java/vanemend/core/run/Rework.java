@@ -78,23 +78,27 @@ public record Rework(RunStepId gate, String answer, String path) {
         if (of(id).isPresent() || mix.pour().again().isEmpty()) {
             return Optional.empty();
         }
+        double perMm = mix.pour().again().get().perMm() / mix.pour().batches();
+        double more = 0;
+        boolean other = false;
         for (PlannedStep p : plan.steps()) {
             for (Watch w : p.step().watches()) {
-                if (w.mix().equals(mix.id())) {
-                    double perMm = mix.pour().again().get().perMm() / mix.pour().batches();
-                    return last(p.step().id(), w, readings)
-                            .filter(mm -> Math.abs(mm - w.limit()) > 1e-9)
-                            .map(mm -> Math.ceil(mix.pour().fillerG() + perMm * (mm - w.limit()) - 1e-9));
+                Optional<Double> mm =
+                        w.mix().equals(mix.id()) ? last(p.step().id(), w.quantity(), readings) : Optional.empty();
+                if (mm.filter(x -> Math.abs(x - w.limit()) > 1e-9).isPresent()) {
+                    double share = w.of().map(Watch.OfDamage::share).orElse(1.0);
+                    more += perMm * share * (mm.get() - w.limit());
+                    other = true;
                 }
             }
         }
-        return Optional.empty();
+        return other ? Optional.of(Math.ceil(mix.pour().fillerG() + more - 1e-9)) : Optional.empty();
     }
 
-    /** The newest of {@code w}'s quantity read at the plan's {@code step}, the first time it was asked or any time after. */
-    private static Optional<Double> last(String step, Watch w, List<RunState.Reading> readings) {
+    /** The newest of {@code quantity} read at the plan's {@code step}, the first time it was asked or any time after. */
+    static Optional<Double> last(String step, Quantity quantity, List<RunState.Reading> readings) {
         return readings.reversed().stream()
-                .filter(r -> r.quantity() == w.quantity())
+                .filter(r -> r.quantity() == quantity)
                 .filter(r -> r.step().equals(step) || r.step().startsWith(step + "~"))
                 .findFirst()
                 .map(RunState.Reading::value);

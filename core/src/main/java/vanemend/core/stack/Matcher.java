@@ -333,6 +333,10 @@ public final class Matcher {
         if (alone) {
             return depth + " deep: under " + Text.of(shallow, "mm") + ", putty alone.";
         }
+        if (need.deepestMm() < shallow && putty.isPresent() && need.tooWideForPutty()) {
+            return depth + " deep, wider than " + Text.book("stack.putty-alone-across")
+                    + ": too wide for putty alone, so filler first.";
+        }
         if (need.deepestMm() < shallow && putty.isPresent()) {
             return depth + " deep: the putty's label holds it to "
                     + Text.of(putty.get().typical("maxFinishedMm"), "mm") + " finished, so filler first.";

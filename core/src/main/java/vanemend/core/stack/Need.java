@@ -97,6 +97,7 @@ public record Need(
         return switch (house.of("filler-base")) {
             case "epoxy-primer" -> Surface.EPOXY_PRIMER;
             case "bare-metal" -> bareMetal(metal);
+            case "whole-paint" -> Surface.SANDED_COAT;
             default -> part.coatsMm(true) > 0 ? Surface.SANDED_COAT : bareMetal(metal);
         };
     }
@@ -181,10 +182,25 @@ public record Need(
         return damages.stream().anyMatch(d -> d instanceof Injury i && i.angleDeg() > square);
     }
 
-    /** Whether putty alone fills it: shallow by the limits, and within what {@code putty}'s label holds. */
+    /** Whether a dent is wider than putty alone is used for. */
+    boolean tooWideForPutty() {
+        return widestDentMm() > TradeBook.value("stack.putty-alone-across");
+    }
+
+    private double widestDentMm() {
+        return damages.stream()
+                .filter(Dent.class::isInstance)
+                .map(Dent.class::cast)
+                .mapToDouble(d -> Math.max(d.lengthMm(), d.widthMm()))
+                .max()
+                .orElse(0);
+    }
+
+    /** Whether putty alone fills it: shallow by the limits, no wider than it is used for, and within what {@code putty}'s label holds. */
     boolean puttyAlone(Optional<ShelfItem> putty) {
         double shallow = Limits.rule("metal-shallow").upTo().orElseThrow();
         return deepestMm() < shallow
+                && !tooWideForPutty()
                 && putty.isPresent()
                 && deepestMm() <= putty.get().typical("maxFinishedMm");
     }

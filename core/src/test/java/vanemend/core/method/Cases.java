@@ -48,7 +48,7 @@ public final class Cases {
     public static Map<String, RepairDraft> all() {
         Map<String, RepairDraft> out = new LinkedHashMap<>();
         out.put("dent-filler-putty", TestShop.repair(TestShop.door(), TestShop.dent(340, 240, 120, 100, 4.2)));
-        out.put("dent-putty-alone", TestShop.repair(TestShop.door(), TestShop.dent(340, 240, 120, 100, 1.4)));
+        out.put("dent-putty-alone", TestShop.repair(TestShop.door(), TestShop.dent(340, 240, 58, 50, 1.4)));
         put(out, "rust-mesh", RUST, HOLE);
         put(out, "rust-converted", RUST, HOLE);
         put(

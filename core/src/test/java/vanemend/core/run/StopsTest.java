@@ -137,6 +137,33 @@ class StopsTest {
     }
 
     @Test
+    @DisplayName("two dents are read each by itself: the mix follows the one that is deeper, and its stop is its own")
+    void depthOfEachDent() {
+        Work w = new Work(TestShop.repair(
+                TestShop.door(), TestShop.dent(200, 240, 90, 80, 4), TestShop.dent(560, 240, 60, 50, 2.5)));
+        double before = w.plan().mix("filler").pour().fillerG();
+        int batches = w.plan().mix("filler").pour().batches();
+        double perMm = w.plan().mix("filler").pour().again().orElseThrow().perMm() / batches;
+        w.to("depth-2");
+        w.read(Quantity.DEPTH_MM, 7);
+        assertThat(w.state().stops()).hasSize(1);
+        w.read(Quantity.DEPTH_MM, 3.5);
+        assertThat(w.state().stops()).isEmpty();
+        w.answer(Gate.YES, "");
+        // Of what a mm more of both holds, the small one's share is its volume over its depth: here its area.
+        double share = 60 * 50 / (90 * 80 + 2.5 / 4 * 60 * 50);
+        while (w.hand().step().kind() != Step.Kind.MIX) {
+            w.on();
+        }
+        double target = w.state().mixes().getLast().fillerTargetG();
+        assertThat(target).isEqualTo(Math.ceil(before + perMm * share * 1.0 - 1e-9));
+        assertThat(Known.into(w.plans.getLast().draft(), w.plan(), w.state().readings())
+                        .damages())
+                .extracting(DamageDraft::depthMm)
+                .containsExactly(4.0, 3.5);
+    }
+
+    @Test
     @DisplayName(
             "depth 3.4 mm where less was planned: the gate is green, the first mix takes more by what a millimetre of that hollow holds")
     void depthIsFollowed() {
@@ -300,7 +327,7 @@ class StopsTest {
         w.answer(Gate.YES, "");
         w.answer(Gate.YES, "");
         assertThat(w.hand().id()).isEqualTo("angle");
-        w.anew(d -> Known.into(d, w.state().readings()), "32° from square");
+        w.anew(d -> Known.into(d, w.plan(), w.state().readings()), "32° from square");
         RunState s = w.state();
         assertThat(w.plan().recipe()).isEqualTo("tyre-two-piece");
         assertThat(s.stops()).isEmpty();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import vanemend.core.Seeds;
 import vanemend.core.TestShop;
@@ -13,6 +14,7 @@ import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.material.ShelfItem.LabelTime;
 import vanemend.core.part.Metal;
+import vanemend.core.plan.Plan;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
 import vanemend.core.trade.HouseRules;
@@ -97,14 +99,45 @@ class MetalStackTest {
                 .contains("at most 60 min");
     }
 
+    private static Workup ding(double depth, double across, HouseRules house) {
+        return TestShop.workup(
+                TestShop.repair(TestShop.door(), TestShop.dent(340, 240, across, 50, depth)),
+                TestShop.shop(21, house, TestShop.shelf()));
+    }
+
     @Test
-    void underThreeMillimetresPuttyAloneAsFarAsItsLabelGoes() {
-        assertThat(at(21, HouseRules.defaults(), 1.9).stack().puttyAlone()).isTrue();
-        assertThat(at(21, HouseRules.defaults(), 2).stack().puttyAlone()).isTrue();
-        assertThat(at(21, HouseRules.defaults(), 2.5).stack().puttyAlone()).isFalse();
-        assertThat(Text.plain(at(21, HouseRules.defaults(), 2.5).stack().fillNote()))
-                .contains("label holds it to 2 mm");
-        assertThat(at(21, HouseRules.defaults(), 4).stack().puttyAlone()).isFalse();
+    @DisplayName("putty alone: under 3 mm, as far as its label goes, and no wider than 60 mm (recalled)")
+    void puttyAloneHasALimitOfDepthAndOfWidth() {
+        HouseRules house = HouseRules.defaults();
+        assertThat(ding(1.9, 60, house).stack().puttyAlone()).isTrue();
+        assertThat(ding(2, 60, house).stack().puttyAlone()).isTrue();
+        assertThat(ding(2.5, 60, house).stack().puttyAlone()).isFalse();
+        assertThat(Text.plain(ding(2.5, 60, house).stack().fillNote())).contains("label holds it to 2 mm");
+        assertThat(ding(1.9, 60.5, house).stack().puttyAlone()).isFalse();
+        assertThat(Text.plain(ding(1.9, 120, house).stack().fillNote())).contains("wider than 60 mm");
+        assertThat(ding(4, 60, house).stack().puttyAlone()).isFalse();
+    }
+
+    @Test
+    @DisplayName(
+            "whole paint is kept under a small ding alone (2 mm, 60 mm, recalled); a larger one has its coats opened, and the plan names that school")
+    void wholePaintUnderSmallDings() {
+        HouseRules whole = HouseRules.defaults().with("filler-base", "whole-paint");
+        Plan small = ding(1.5, 58, whole).plan().orElseThrow();
+        assertThat(followed(small)).isEqualTo("whole-paint");
+        assertThat(small.steps()).anyMatch(s -> s.step().id().equals("paint-sound"));
+        assertThat(small.steps()).noneMatch(s -> Text.plain(s.step().detail()).contains("Feather the paint edge"));
+        for (Workup large : List.of(ding(2.1, 58, whole), ding(1.5, 61, whole))) {
+            assertThat(followed(large.plan().orElseThrow())).isEqualTo("sound-coats");
+        }
+    }
+
+    private static String followed(Plan p) {
+        return p.schools().stream()
+                .filter(s -> s.school().equals("filler-base"))
+                .findFirst()
+                .orElseThrow()
+                .option();
     }
 
     @Test

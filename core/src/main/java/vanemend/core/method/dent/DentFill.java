@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Act;
@@ -42,12 +43,25 @@ public final class DentFill extends MethodPage {
     /**
      * What the page turns on besides its kit.
      *
-     * @param dents number of dents
-     * @param deepestMm deepest, mm
+     * @param hollows each dent or scratch, in the order of the draft; one at least
+     * @param whole whether the paint is kept whole and only dulled
      * @param primerSandMin time until epoxy primer can be scuffed, min; absent where none is asked
      * @param sealerDryMin time until pinhole sealer is dry today, min; absent where its label gives none
      */
-    record Found(int dents, double deepestMm, Optional<Double> primerSandMin, Optional<Double> sealerDryMin) {}
+    record Found(List<Hollow> hollows, boolean whole, Optional<Double> primerSandMin, Optional<Double> sealerDryMin) {
+        double deepestMm() {
+            return hollows.stream().mapToDouble(Hollow::deepMm).max().orElseThrow();
+        }
+    }
+
+    /**
+     * A dent or a scratch.
+     *
+     * @param damage its place in the draft, from 0
+     * @param deepMm deepest, mm
+     * @param share of what a mm more of all together takes, that a mm more of it takes
+     */
+    record Hollow(int damage, double deepMm, double share) {}
 
     private final Found found;
 
@@ -76,7 +90,11 @@ public final class DentFill extends MethodPage {
     private MethodSteps lay() {
         wash();
         straighten();
-        openTheCoats();
+        if (found.whole()) {
+            dullWholePaint();
+        } else {
+            openTheCoats();
+        }
         filler().ifPresent(this::fill);
         filler().ifPresent(f -> shape());
         skim();
@@ -108,39 +126,53 @@ public final class DentFill extends MethodPage {
                 .zone(Zone.Kind.DAMAGE)
                 .layer("part")
                 .tool("Hammer, dolly, studs")
-                .active(TradeBook.value("minutes.per-dent.straighten") * found.dents())
+                .active(TradeBook.value("minutes.per-dent.straighten")
+                        * found.hollows().size())
                 .caution("metalwork")
                 .caution("hot-work");
         if (metal().kind() == Metal.Kind.GALVANISED_STEEL) {
             straighten.caution("zinc-fume");
         }
         add(straighten);
-        add(step("depth", Kind.GATE, "Measure the depth left")
-                .detail("Straightedge across the dent, depth gauge at the deepest place.")
-                .zone(Zone.Kind.DAMAGE)
-                .layer("part")
-                .tool("Straightedge, depth gauge")
-                .figure(Text.of(found.deepestMm(), "mm"))
-                .active(TradeBook.value("minutes.measure"))
-                .asks(Quantity.DEPTH_MM)
-                .watches(depthWatches())
-                .gate(new Gate(
-                                "Depth left read, " + Text.of(found.deepestMm(), "mm") + " planned, never over "
-                                        + Text.book("limit.metal-depth.upTo") + "?",
-                                "Shallow enough",
-                                "open the coats",
-                                "Too deep",
-                                List.of(new Gate.Branch("deep", "Too deep", "straighten again", "straighten-again")))
-                        .reading(Quantity.DEPTH_MM)));
+        boolean one = found.hollows().size() == 1;
+        for (int i = 0; i < found.hollows().size(); i++) {
+            Hollow h = found.hollows().get(i);
+            String of = one ? "" : ", " + (i + 1) + " of " + found.hollows().size();
+            add(step(one ? "depth" : "depth-" + (i + 1), Kind.GATE, "Measure the depth left" + of)
+                    .detail("Straightedge across the dent, depth gauge at the deepest place.")
+                    .zone(Zone.Kind.DAMAGE)
+                    .layer("part")
+                    .tool("Straightedge, depth gauge")
+                    .figure(Text.of(h.deepMm(), "mm"))
+                    .active(TradeBook.value("minutes.measure"))
+                    .asks(Quantity.DEPTH_MM)
+                    .watches(one ? depthWatches(h) : eachWatches(h, i + 1))
+                    .gate(new Gate(
+                                    "Depth left read, " + Text.of(h.deepMm(), "mm") + " planned, never over "
+                                            + Text.book("limit.metal-depth.upTo") + "?",
+                                    "Shallow enough",
+                                    i + 1 < found.hollows().size() ? "the next dent" : "open the coats",
+                                    "Too deep",
+                                    List.of(new Gate.Branch(
+                                            "deep", "Too deep", "straighten again", "straighten-again")))
+                            .reading(Quantity.DEPTH_MM)));
+        }
+    }
+
+    /** Each dent is read by itself: what is wrong with one is not put right by another. */
+    private Watch[] eachWatches(Hollow h, int n) {
+        return Stream.of(depthWatches(h))
+                .map(w -> w.called(w.id() + "-" + n).of(new Watch.OfDamage(h.damage(), h.share())))
+                .toArray(Watch[]::new);
     }
 
     /** Between the aim and the most, amounts and lifts follow what is read; over the most nothing is filled. */
-    private Watch[] depthWatches() {
+    private Watch[] depthWatches(Hollow h) {
         Watch most = tooDeep();
         Watch planned = Watch.planned(
                 "depth",
                 Quantity.DEPTH_MM,
-                found.deepestMm(),
+                h.deepMm(),
                 filler().isPresent() ? "filler" : "putty",
                 "Depth other than planned",
                 "The first mix follows the depth that was read.");
@@ -153,7 +185,7 @@ public final class DentFill extends MethodPage {
                 "Deeper than the aim",
                 "Straighten more if it can be; else thin lifts.");
         double aim = TradeBook.shipped().turn("limit.metal-shallow.upTo").value();
-        return found.deepestMm() <= aim ? new Watch[] {planned, shallow, most} : new Watch[] {planned, most};
+        return h.deepMm() <= aim ? new Watch[] {planned, shallow, most} : new Watch[] {planned, most};
     }
 
     private static Watch tooDeep() {
@@ -166,6 +198,50 @@ public final class DentFill extends MethodPage {
                         "Too deep to fill",
                         "Back to straightening, then measure again: thicker filler cracks and prints through.")
                 .leaving("straighten-again");
+    }
+
+    /** Small dings: the paint stays whole, and is dulled as far as anything will lie on it. */
+    private void dullWholePaint() {
+        add(look(
+                "paint-sound",
+                "Is the paint sound?",
+                "Tape pressed on over the ding and pulled off; a nail along any edge.",
+                Zone.Kind.OPENING,
+                gate(
+                        "No flake, no crack at the ding, the tape takes nothing?",
+                        "Sound",
+                        "dull it",
+                        "It lets go",
+                        stop(
+                                "lets-go",
+                                "The paint lets go",
+                                "Nothing holds on paint that does not: plan anew with the coats opened.",
+                                Weight.STOP))));
+        double cm2 = area(Zone.Kind.OPENING) / 100;
+        add(step("open", Kind.SAND, "Dull the whole paint, none of it off")
+                .detail(
+                        "The ding itself by finger and paper, then around it; dull all over, no bare metal looked for. A spot that"
+                                + " goes bare is feathered and primed first.")
+                .zone(Zone.Kind.OPENING)
+                .layer("coats")
+                .tool("Flat DA, finger")
+                .paper("120")
+                .active(Math.max(1, TradeBook.value("minutes.sand.per-100cm2") * cm2 / 100))
+                .caution("dust")
+                .caution("old-paint")
+                .needs(Resource.SANDER)
+                .acts(Act.SAND_FACE));
+        wipeOpened();
+    }
+
+    private void wipeOpened() {
+        add(step("wipe", Kind.DO, "Blow off, " + name(Role.WIPE).toLowerCase(Locale.ROOT))
+                .detail("Clean dry oil-free air, then wipe. Fingers off from here.")
+                .zone(Zone.Kind.PUTTY)
+                .material(name(Role.WIPE))
+                .active(TradeBook.value("minutes.wipe"))
+                .caution("solvent")
+                .acts(Act.WIPE_AGAIN));
     }
 
     private void openTheCoats() {
@@ -204,13 +280,7 @@ public final class DentFill extends MethodPage {
             open.caution("aluminium-dust");
         }
         add(open);
-        add(step("wipe", Kind.DO, "Blow off, " + name(Role.WIPE).toLowerCase(Locale.ROOT))
-                .detail("Clean dry oil-free air, then wipe. Fingers off from here.")
-                .zone(Zone.Kind.PUTTY)
-                .material(name(Role.WIPE))
-                .active(TradeBook.value("minutes.wipe"))
-                .caution("solvent")
-                .acts(Act.WIPE_AGAIN));
+        wipeOpened();
         found.primerSandMin().ifPresent(min -> {
             add(step("prime", Kind.DO, "Prime the bare metal")
                     .detail("Epoxy primer over the opening, even wet coat, by its label.")
@@ -246,11 +316,12 @@ public final class DentFill extends MethodPage {
                 "filler",
                 Zone.Kind.FILLER,
                 "Spread the tight coat, then build",
-                "Press a thin tight coat into the scratches first, then build in " + lifts(mix)
-                        + ". Each stroke overlaps the last"
-                        + " by a third, " + mix.pour().strokes()
-                        + " strokes a pass. Taper the edges inside the feathered paint; end"
-                        + " " + mm("dent.proud") + " proud.",
+                "Press a thin tight coat into the scratches first, then build in " + lifts(mix) + "."
+                        + (mix.pour().lifts() > 1 ? " Its label says whether a lift sets before the next." : "")
+                        + " Each stroke overlaps the last"
+                        + " by a third, " + strokes(mix)
+                        + " a pass. Taper the edges inside the "
+                        + (found.whole() ? "dulled ring" : "feathered paint") + "; end " + mm("dent.proud") + " proud.",
                 Act.BODY_FILLER);
         boolean file = house().is("first-grade", "file-cheese");
         if (file) {
@@ -322,8 +393,10 @@ public final class DentFill extends MethodPage {
                 Zone.Kind.PUTTY,
                 alone ? "Spread the putty" : "Skim putty over the entire repair",
                 (alone ? "Fill the hollow in " + lifts(mix) + ", then over all. " : "")
-                        + "From paint edge to paint edge, past the feathered clear: it seals the base and prevents rings. "
-                        + mix.pour().strokes() + " strokes a pass.",
+                        + (found.whole()
+                                ? "Over the ding and out to nothing inside the dulled ring. "
+                                : "From paint edge to paint edge, past the feathered clear: it seals the base and prevents rings. ")
+                        + first(strokes(mix)) + " a pass.",
                 Act.FINISH_COAT);
         cure(mix, "putty", Zone.Kind.PUTTY, "180");
     }
@@ -385,8 +458,12 @@ public final class DentFill extends MethodPage {
     }
 
     private void sand(Rung r) {
+        add(sanding(r));
+    }
+
+    private StepBuilder sanding(Rung r) {
         boolean onFiller = r.leg().equals(DentLadder.SHAPE);
-        add(step(
+        return step(
                         r.id(),
                         Kind.SAND,
                         "Guide coat, " + r.paper() + " by " + r.tool().within())
@@ -400,7 +477,7 @@ public final class DentFill extends MethodPage {
                 .active(r.minutes())
                 .caution("dust")
                 .needs(sander(r))
-                .acts(Act.GUIDE, Act.PAPER));
+                .acts(Act.GUIDE, Act.PAPER);
     }
 
     private List<Loop> rework() {
@@ -424,16 +501,15 @@ public final class DentFill extends MethodPage {
                     rework(
                             filler,
                             Optional.of("Tap the high spot down"),
-                            correction("Skim the spot again", "Skim all over again"),
-                            "P180")));
+                            correction("Skim the spot again", "Skim all over again"))));
             out.add(new Loop(
                     "low",
                     "Low spot",
                     rework(
                             filler,
                             Optional.empty(),
-                            correction("Fill the hollow, the spot only", "Fill the hollow, then skim over the whole"),
-                            "P180")));
+                            correction(
+                                    "Fill the hollow, the spot only", "Fill the hollow, then skim over the whole"))));
             out.add(new Loop(
                     "pinholes",
                     "Pinholes",
@@ -441,8 +517,8 @@ public final class DentFill extends MethodPage {
                             filler,
                             Optional.empty(),
                             correction(
-                                    "Fill the pinholes, the spot only", "Fill the pinholes, then a thin coat over all"),
-                            "P180")));
+                                    "Fill the pinholes, the spot only",
+                                    "Fill the pinholes, then a thin coat over all"))));
         });
         out.add(new Loop(
                 "putty-again",
@@ -450,8 +526,7 @@ public final class DentFill extends MethodPage {
                 rework(
                         putty(),
                         Optional.empty(),
-                        correction("Putty the low spot only", "Putty the low spot, then skim over the whole"),
-                        "P320")));
+                        correction("Putty the low spot only", "Putty the low spot, then skim over the whole"))));
         out.add(new Loop("seal-again", "Seal again", List.of(named("seal"), named("seal-wait"))));
         out.add(new Loop(
                 "dull-again",
@@ -466,7 +541,7 @@ public final class DentFill extends MethodPage {
         return house().is("local-correction", "spot") ? spot : whole;
     }
 
-    private List<Step> rework(MixPlan mix, Optional<String> before, String spread, String paper) {
+    private List<Step> rework(MixPlan mix, Optional<String> before, String spread) {
         boolean filler = mix != putty();
         String layer = filler ? "filler" : "putty";
         Zone.Kind zone = filler ? Zone.Kind.FILLER : Zone.Kind.PUTTY;
@@ -498,19 +573,13 @@ public final class DentFill extends MethodPage {
                         zone)
                 .acts(filler ? Act.BODY_FILLER : Act.FINISH_COAT));
         all.add(curing(mix, "wait", zone, "180"));
-        all.add(step("sand", Kind.SAND, "Guide coat, " + paper + " by hand block")
-                .detail("Cross the directions until the guide coat is gone.")
-                .zone(Zone.Kind.FEATHER)
-                .layer(layer)
-                .tool(Tool.HAND_BLOCK.word())
-                .paper(paper)
-                .active(kit.ladder().rungs().stream()
-                        .filter(r -> r.tool() == Tool.HAND_BLOCK)
-                        .mapToDouble(Rung::minutes)
-                        .findFirst()
-                        .orElse(TradeBook.value("minutes.scuff")))
-                .caution("dust")
-                .acts(Act.GUIDE, Act.PAPER));
+        // The papers that the thickness asks, at the rates of the first time: what stands proud is not cut with 180 by
+        // hand.
+        double share = house().is("local-correction", "spot") ? area(Zone.Kind.DAMAGE) / area(zone) : 1;
+        kit.ladder().rungs().stream()
+                .filter(r -> r.leg().equals(filler ? DentLadder.SHAPE : DentLadder.REFINE))
+                .map(r -> sanding(r).active(Math.max(1, r.minutes() * share)))
+                .forEach(all::add);
         return chain("", all.toArray(StepBuilder[]::new));
     }
 

@@ -71,9 +71,30 @@ final class DentLayout extends Layout {
                 section(footprint),
                 ladder,
                 () -> DentFill.lay(
-                        kit(footprint, ladder),
-                        new DentFill.Found(
-                                field.dents().size(), field.deepest().depthMm(), primer, sealerDryMin(stack))));
+                        kit(footprint, ladder), new DentFill.Found(hollows(), whole(), primer, sealerDryMin(stack))));
+    }
+
+    /** Each dent or scratch with its share of what a mm more of all takes: volume over depth, of their sum. */
+    private List<DentFill.Hollow> hollows() {
+        List<DentFill.Hollow> out = new ArrayList<>();
+        double all = field.volumeMm3() / field.deepest().depthMm();
+        for (int i = 0; i < job.damages().size(); i++) {
+            List<Dent> own = switch (job.damages().get(i)) {
+                case Dent d -> List.of(d);
+                case Scratch s -> s.hollows();
+                default -> List.of();
+            };
+            if (!own.isEmpty()) {
+                DepthField one = new DepthField(own);
+                double deep = one.deepest().depthMm();
+                out.add(new DentFill.Hollow(i, deep, one.volumeMm3() / deep / all));
+            }
+        }
+        return List.copyOf(out);
+    }
+
+    private boolean whole() {
+        return job.house().is("filler-base", "whole-paint");
     }
 
     private Optional<Double> sealerDryMin(StackChoice stack) {
@@ -136,6 +157,9 @@ final class DentLayout extends Layout {
 
     /** Coats that stay under the filler, mm. */
     private double keptMm() {
+        if (whole()) {
+            return part().coatsMm(true) + part().coatsMm(false);
+        }
         return switch (Need.metalGround(part(), metal, job.house())) {
             case SANDED_COAT -> part().coatsMm(true);
             case EPOXY_PRIMER -> TradeBook.value("coat.epoxy-primer") / 1000;
@@ -149,14 +173,16 @@ final class DentLayout extends Layout {
     }
 
     private String mark() {
-        String coats = keepsGround()
-                ? part().coats().stream()
-                        .filter(c -> c.kind().isGround())
-                        .map(c -> c.kind().word())
-                        .findFirst()
-                        .map(w -> w + " kept")
-                        .orElse("")
-                : job.house().is("filler-base", "epoxy-primer") ? "epoxy primed" : "bare";
+        String coats = whole()
+                ? "whole paint kept"
+                : keepsGround()
+                        ? part().coats().stream()
+                                .filter(c -> c.kind().isGround())
+                                .map(c -> c.kind().word())
+                                .findFirst()
+                                .map(w -> w + " kept")
+                                .orElse("")
+                        : job.house().is("filler-base", "epoxy-primer") ? "epoxy primed" : "bare";
         return metal.word() + " " + Text.of(metal.gaugeMm(), "mm") + (coats.isEmpty() ? "" : ", " + coats);
     }
 }

@@ -1,5 +1,6 @@
 package vanemend.core.method.tyre;
 
+import java.util.Optional;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Act;
@@ -459,7 +460,8 @@ public final class TyreInjury extends MethodPage {
                 1,
                 "Wider than cutter and stem",
                 "Plan anew with this size: the stem has to fill the channel.",
-                "");
+                "",
+                Optional.empty());
         Watch angle = Watch.limit(
                 "angle",
                 Quantity.ANGLE_DEG,
@@ -488,7 +490,8 @@ public final class TyreInjury extends MethodPage {
                 1,
                 "Slants out of the crown",
                 "Its inner end lies in the shoulder: the belt edge is cut. Scrap the tyre, or a full-service shop.",
-                Limits.rule("tyre-slant-out").shown());
+                Limits.rule("tyre-slant-out").shown(),
+                Optional.empty());
         return injury.twoPiece()
                 ? new Watch[] {planned, size, fits, slant, out}
                 : new Watch[] {planned, size, fits, slant, angle, out};
