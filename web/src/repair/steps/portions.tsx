@@ -154,6 +154,24 @@ const BY: Record<Api["DryingRoute"]["kind"], string> = {
   UV_LAMP: "UV lamp",
 };
 
+/** Which way is ready first, and by how much sooner than the one that is planned. */
+export function Quickest({
+  routes,
+  planned,
+}: {
+  routes: readonly Api["DryingRoute"][];
+  planned: Api["DryingRoute"];
+}) {
+  const first = routes.filter((r) => r.sandFromMin >= 0).sort((a, b) => a.sandFromMin - b.sandFromMin)[0];
+  const saves = first ? Math.floor(planned.sandFromMin - first.sandFromMin) : 0;
+  if (!first || saves < 1) return null;
+  return (
+    <p className="mt-1">
+      <b>Quickest: {BY[first.kind].toLowerCase()}</b>, ready {minutes(saves)} sooner; {HANDS[first.kind]}.
+    </p>
+  );
+}
+
 /** Every wait with its ways to cure side by side; tapping one plans it. */
 export function WaitsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftOnScreen; frozen: boolean }) {
   const mixed = new Set(plan.mixes.map((m) => m.id));
@@ -170,6 +188,7 @@ export function WaitsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
               {w.material}; {w.source}
             </span>
           </div>
+          <Quickest routes={w.routes} planned={w.route} />
           <div className="mt-2 grid grid-cols-[repeat(auto-fit,minmax(170px,1fr))] gap-1.5">
             {w.routes.map((r) => {
               const planned = r.kind === w.route.kind;
@@ -181,7 +200,7 @@ export function WaitsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
                   aria-pressed={planned}
                   disabled={frozen || !cures || w.routes.length === 1}
                   className={`firm min-h-14 px-3 py-1.5 text-left ${planned ? "bg-ink text-sheet" : ""}`}
-                  onClick={() => on.change((d) => ({ ...d, drying: r.kind }))}
+                  onClick={() => on.change((d) => ({ ...d, dryings: { ...d.dryings, [w.id]: r.kind } }))}
                 >
                   <span className="text-14 block">
                     {BY[r.kind]}

@@ -272,7 +272,7 @@ function Routes({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftOnScreen; f
             aria-pressed={chosen}
             disabled={frozen || !cures}
             className={`text-left ${chosen ? "outline-violet outline-3 -outline-offset-3" : ""}`}
-            onClick={() => on.change((d) => ({ ...d, drying: r.kind }))}
+            onClick={() => on.change((d) => ({ ...d, dryings: { ...d.dryings, [mix.id]: r.kind } }))}
           >
             <Big
               small

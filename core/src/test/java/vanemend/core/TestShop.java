@@ -243,6 +243,7 @@ public final class TestShop {
                 null,
                 null,
                 null,
+                null,
                 null);
     }
 

@@ -118,7 +118,7 @@ public final class Amounts {
         DryingRoute air = DryingRoute.air(law, airC, factor);
         DryingRoute lamp =
                 waits.warmed(DryingRoute.Kind.LAMP, item, law, factor, deepMm, TradeBook.value("heat.lamp-plateau"));
-        DryingRoute route = job.wishes().drying() == DryingRoute.Kind.LAMP && lamp.cures() ? lamp : air;
+        DryingRoute route = job.wishes().drying(id) == DryingRoute.Kind.LAMP && lamp.cures() ? lamp : air;
         MixPlan mix = new MixPlan(id, title, pour, law, labelWork, List.of(air, lamp), route, effect.said());
         mixes.put(id, mix);
         waits.put(new Wait(

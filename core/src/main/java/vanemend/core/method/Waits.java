@@ -88,7 +88,7 @@ public final class Waits {
         if (cap >= oven) {
             routes.add(warmed(DryingRoute.Kind.OVEN, item, law, peroxideFactor, 0, oven));
         }
-        DryingRoute route = chosen(routes);
+        DryingRoute route = chosen(id, routes);
         put(new Wait(
                 id,
                 title,
@@ -108,9 +108,9 @@ public final class Waits {
         return "label " + Text.of(Math.round(law.sandMin()), "min") + " at " + Text.of(law.refC(), "°C");
     }
 
-    private DryingRoute chosen(List<DryingRoute> routes) {
+    private DryingRoute chosen(String id, List<DryingRoute> routes) {
         return routes.stream()
-                .filter(r -> r.kind() == job.wishes().drying() && r.cures())
+                .filter(r -> r.kind() == job.wishes().drying(id) && r.cures())
                 .findFirst()
                 .orElse(routes.getFirst());
     }

@@ -236,7 +236,25 @@ public final class Portions {
         double perM2 = TradeBook.value(perM2Id);
         boolean wiped = form == Form.WIPED;
         String time = wiped ? "round" : "coat";
-        double ml = areaMm2 / MM2_A_M2 * coats * perM2;
+        double on = areaMm2 / MM2_A_M2 * coats * perM2;
+        List<Figure> figures = new ArrayList<>(List.of(
+                figure("Area", areaMm2 / 100, "cm²", ""),
+                figure(
+                        wiped ? "Rounds" : "Coats",
+                        coats,
+                        coats == 1 ? time : time + "s",
+                        Text.of(perM2, "mL/m²") + " each; " + source(perM2Id)),
+                figure("On the part", on, "mL", "")));
+        List<String> notes = new ArrayList<>();
+        double ml = on;
+        if (form == Form.SPRAYED) {
+            String transfer = item.materialClass().chemistry().isMixed() ? "coat.transfer.gun" : "coat.transfer.can";
+            double share = TradeBook.value(transfer);
+            ml = on / share;
+            figures.add(figure(
+                    "To spray", ml, "mL", Text.of(Math.round(share * 100), "%") + " arrives; " + source(transfer)));
+            notes.add("Never less than the gun or can needs to spray evenly: its own label.");
+        }
         return new Portion(
                 id,
                 title,
@@ -244,22 +262,24 @@ public final class Portions {
                 item.name(),
                 item.id(),
                 item.lot(),
-                item.unit().equals("pieces") ? coats : up(ml, 1),
+                needed(item, ml, coats),
                 item.unit(),
-                List.of(
-                        figure("Area", areaMm2 / 100, "cm²", ""),
-                        figure(
-                                wiped ? "Rounds" : "Coats",
-                                coats,
-                                coats == 1 ? time : time + "s",
-                                Text.of(perM2, "mL/m²") + " each; " + source(perM2Id)),
-                        figure("In all", ml, "mL", "")),
+                List.copyOf(figures),
                 1,
                 0,
                 0,
                 0,
-                List.of(),
+                List.copyOf(notes),
                 Optional.empty());
+    }
+
+    /** What {@code ml} is in the unit that the shelf counts the item in; by the piece, one each coat. */
+    private static double needed(ShelfItem item, double ml, double coats) {
+        return switch (item.unit()) {
+            case "pieces" -> coats;
+            case "g" -> up(ml * item.density(), 1);
+            default -> up(ml, 1);
+        };
     }
 
     /** Something cut from a sheet. */

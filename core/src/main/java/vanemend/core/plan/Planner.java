@@ -105,6 +105,10 @@ public final class Planner {
                 : house;
     }
 
+    private boolean lamp() {
+        return draft.drying() == DryingRoute.Kind.LAMP || draft.dryings().containsValue(DryingRoute.Kind.LAMP);
+    }
+
     private static void pane(RepairDraft.PaneDraft pane, Check check) {
         if (pane.slopeDeg() != null) {
             check.range("pane.slopeDeg", "Slope of the pane from level", pane.slopeDeg(), 0, 90, "°");
@@ -148,7 +152,7 @@ public final class Planner {
                 part,
                 damages,
                 shop.air(),
-                draft.drying() == DryingRoute.Kind.LAMP ? lampC : shop.air().tempC(),
+                lamp() ? lampC : shop.air().tempC(),
                 shop.today(),
                 job.map(Job::house).orElse(schools),
                 draft.overrules(),

@@ -1,6 +1,7 @@
 package vanemend.core.plan;
 
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,6 +29,7 @@ import vanemend.core.verdict.Overrule;
  * @param edits changes made to the plan, in their order
  * @param lightAt when the resin of a chip is to meet the light; at once when absent or past
  * @param pane how the pane lies to the sky then; level while one of its angles is missing
+ * @param dryings ways to dry by wait, where one differs from {@code drying}; a wait that this plan has not is let be
  */
 public record RepairDraft(
         PartDraft part,
@@ -41,7 +43,8 @@ public record RepairDraft(
         List<Overrule> overrules,
         List<PlanEditDraft> edits,
         Instant lightAt,
-        PaneDraft pane) {
+        PaneDraft pane,
+        Map<String, DryingRoute.Kind> dryings) {
     /**
      * A pane as typed so far.
      *
@@ -52,31 +55,88 @@ public record RepairDraft(
 
     /** A draft of {@code part} and {@code damages}, the rest left open. */
     public static RepairDraft of(PartDraft part, List<DamageDraft> damages) {
-        return new RepairDraft(part, damages, null, null, null, null, null, null, null, null, null, null);
+        return new RepairDraft(part, damages, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     /** A copy with {@code signed} as its overrules. */
     public RepairDraft overruled(List<Overrule> signed) {
         return new RepairDraft(
-                part, damages, pins, drying, houseRules, cutYMm, promisedAt, recipe, signed, edits, lightAt, pane);
+                part,
+                damages,
+                pins,
+                drying,
+                houseRules,
+                cutYMm,
+                promisedAt,
+                recipe,
+                signed,
+                edits,
+                lightAt,
+                pane,
+                dryings);
     }
 
     /** A copy of the same repair with {@code other} damage. */
     public RepairDraft damaged(List<DamageDraft> other) {
         return new RepairDraft(
-                part, other, pins, drying, houseRules, cutYMm, promisedAt, recipe, overrules, edits, lightAt, pane);
+                part,
+                other,
+                pins,
+                drying,
+                houseRules,
+                cutYMm,
+                promisedAt,
+                recipe,
+                overrules,
+                edits,
+                lightAt,
+                pane,
+                dryings);
     }
 
     /** A copy whose pane lies as {@code other}. */
     public RepairDraft facing(PaneDraft other) {
         return new RepairDraft(
-                part, damages, pins, drying, houseRules, cutYMm, promisedAt, recipe, overrules, edits, lightAt, other);
+                part,
+                damages,
+                pins,
+                drying,
+                houseRules,
+                cutYMm,
+                promisedAt,
+                recipe,
+                overrules,
+                edits,
+                lightAt,
+                other,
+                dryings);
+    }
+
+    /** A copy whose wait {@code id} dries {@code by}. */
+    public RepairDraft drying(String id, DryingRoute.Kind by) {
+        Map<String, DryingRoute.Kind> each = new LinkedHashMap<>(dryings);
+        each.put(id, by);
+        return new RepairDraft(
+                part,
+                damages,
+                pins,
+                drying,
+                houseRules,
+                cutYMm,
+                promisedAt,
+                recipe,
+                overrules,
+                edits,
+                lightAt,
+                pane,
+                each);
     }
 
     /** What a layout follows of it where it can. */
     Wishes wishes() {
         return new Wishes(
                 drying,
+                dryings,
                 Optional.ofNullable(cutYMm),
                 Optional.ofNullable(lightAt),
                 Optional.ofNullable(pane)
@@ -95,5 +155,6 @@ public record RepairDraft(
         overrules = overrules == null ? List.of() : List.copyOf(overrules);
         edits = edits == null ? List.of() : List.copyOf(edits);
         drying = drying == null ? DryingRoute.Kind.AIR : drying;
+        dryings = Ordered.copyOf(dryings);
     }
 }

@@ -117,7 +117,8 @@ public final class Cases {
         RepairDraft d = TestShop.job(part, damages);
         out.put(
                 recipe,
-                new RepairDraft(d.part(), d.damages(), null, null, null, null, null, recipe, null, null, null, null));
+                new RepairDraft(
+                        d.part(), d.damages(), null, null, null, null, null, recipe, null, null, null, null, null));
     }
 
     /** {@code d} dried {@code by}; {@code lightAt} is when light is to come on it, null for now. */
@@ -134,7 +135,8 @@ public final class Cases {
                 null,
                 null,
                 lightAt,
-                d.pane());
+                d.pane(),
+                d.dryings());
     }
 
     /** {@code d} with its plan changed by hand. */
@@ -151,6 +153,7 @@ public final class Cases {
                 d.overrules(),
                 List.of(edits),
                 d.lightAt(),
-                d.pane());
+                d.pane(),
+                d.dryings());
     }
 }

@@ -88,14 +88,11 @@ class SchoolsDifferTest {
     @ParameterizedTest(name = "{0}: {1}")
     @MethodSource("turned")
     void changesWhatIsKept(String question, String option) throws IOException {
-        RepairDraft d = where(
-                question,
-                Cases.all()
-                        .get(option.equals("whole-paint") ? "dent-putty-alone" : caseFor(HouseRules.school(question))));
+        String way = option.equals("whole-paint") ? "dent-putty-alone" : caseFor(HouseRules.school(question));
+        RepairDraft d = where(question, Cases.all().get(way));
         List<String> house = lines(d, HouseRules.defaults());
         List<String> other = lines(d, HouseRules.defaults().with(question, option));
-        StringBuilder now =
-                new StringBuilder(question + ": " + option + ", on " + caseFor(HouseRules.school(question)) + "\n");
+        StringBuilder now = new StringBuilder(question + ": " + option + ", on " + way + "\n");
         house.stream()
                 .filter(l -> !other.contains(l))
                 .forEach(l -> now.append("- ").append(l).append('\n'));

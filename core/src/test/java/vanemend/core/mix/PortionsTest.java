@@ -104,8 +104,17 @@ class PortionsTest {
         assertThat(figure(drops, "Drops")).isEqualTo(6);
         assertThat(drops.needed()).isCloseTo(0.18, within(1e-9));
         Portion coats = Portions.coats("c", "Promoter", Portion.Form.SPRAYED, abs, 50_000, 2, "coat.promoter");
-        assertThat(figure(coats, "In all")).isCloseTo(6, within(1e-9));
-        assertThat(coats.needed()).isEqualTo(6);
+        assertThat(figure(coats, "On the part")).isCloseTo(6, within(1e-9));
+        // Of an aerosol 0.4 arrives, of a low-pressure gun 0.65 (value from memory of the trade).
+        assertThat(coats.needed()).isEqualTo(15);
+        assertThat(coats.notes()).hasSize(1);
+        ShelfItem primer = TestShop.mix("primer", "epoxy-primer", 60, new LabelTime(21, 90));
+        assertThat(figure(
+                        Portions.coats("c", "P", Portion.Form.SPRAYED, primer, 50_000, 2, "coat.promoter"), "To spray"))
+                .isCloseTo(9.2, within(0.05));
+        assertThat(Portions.coats("c", "C", Portion.Form.BRUSHED, abs, 50_000, 2, "coat.promoter")
+                        .needed())
+                .isEqualTo(6);
         assertThat(Portions.gel("g", "Gel", abs, 0.001).needed()).isEqualTo(0.1);
     }
 

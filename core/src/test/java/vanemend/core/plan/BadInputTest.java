@@ -105,7 +105,8 @@ class BadInputTest {
                         "part.heightMm",
                         "part.reach",
                         "damages");
-        assertThat(problems(new RepairDraft(null, null, null, null, null, null, null, null, null, null, null, null)))
+        assertThat(problems(
+                        new RepairDraft(null, null, null, null, null, null, null, null, null, null, null, null, null)))
                 .singleElement()
                 .satisfies(p -> assertThat(p.field()).isEqualTo("part"));
     }
@@ -149,6 +150,7 @@ class BadInputTest {
                 DryingRoute.Kind.AIR,
                 Map.of("ladder", "coarse"),
                 900.0,
+                null,
                 null,
                 null,
                 null,

@@ -149,6 +149,22 @@ class PlanTrendsTest {
     }
 
     @Test
+    @DisplayName("each wait dries its own way: the filler under the lamp, the putty in the shop's air")
+    void heatIsChosenForEachWait() {
+        RepairDraft d = Cases.all().get("dent-filler-putty").drying("filler", DryingRoute.Kind.LAMP);
+        Plan p = plan(d, shop(20, 50, TestShop.NOW));
+        assertThat(p.mix("filler").route().kind()).isEqualTo(DryingRoute.Kind.LAMP);
+        assertThat(p.mix("putty").route().kind()).isEqualTo(DryingRoute.Kind.AIR);
+        Plan air = plan(Cases.all().get("dent-filler-putty"), shop(20, 50, TestShop.NOW));
+        assertThat(p.mix("filler").route().sandFromMin())
+                .isLessThan(air.mix("filler").route().sandFromMin());
+        // One that this plan has not is let be.
+        assertThat(plan(d.drying("cream", DryingRoute.Kind.OVEN), shop(20, 50, TestShop.NOW))
+                        .mixes())
+                .isEqualTo(p.mixes());
+    }
+
+    @Test
     @DisplayName("a plastic's lamp stays 5 K below its heat limit (55 °C for PP+EPDM, recalled): 45 °C, and no oven")
     void capsByPartAndByMaterial() {
         Wait w = wait(plan(skirt(3), crack(80)), "face");

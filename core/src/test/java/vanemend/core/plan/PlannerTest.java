@@ -70,7 +70,7 @@ class PlannerTest {
 
     @Test
     void puttyAloneHasNoFillerStepsAndOpensWith180() {
-        Plan p = plan(TestShop.repair(TestShop.door(), TestShop.dent(340, 240, 120, 100, 1.6)), TestShop.shop());
+        Plan p = plan(TestShop.repair(TestShop.door(), TestShop.dent(340, 240, 58, 50, 1.6)), TestShop.shop());
         assertThat(ids(p)).doesNotContain("filler-mix", "shape-p80");
         assertThat(p.steps().stream()
                         .filter(s -> s.step().id().equals("open"))
@@ -175,6 +175,7 @@ class PlannerTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         Plan p = plan(lamp, TestShop.shop(13, HOUSE, TestShop.shelf()));
         assertThat(p.mix("filler").route().kind()).isEqualTo(DryingRoute.Kind.LAMP);
@@ -221,6 +222,7 @@ class PlannerTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         Plan p = plan(promised, TestShop.shop());
         assertThat(p.spareMin().orElseThrow()).isCloseTo(480 - p.totalMin(), within(1e-9));
@@ -257,6 +259,7 @@ class PlannerTest {
                             Map.of(),
                             DryingRoute.Kind.values()[r.nextInt(2)],
                             Map.of(),
+                            null,
                             null,
                             null,
                             null,

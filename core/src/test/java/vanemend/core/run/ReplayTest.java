@@ -172,19 +172,21 @@ class ReplayTest {
         Hands h = new Hands().to("shape-gate").answer("low");
         List<String> ids = h.state().steps().stream().map(RunState.RunStep::id).toList();
         int gate = ids.indexOf("shape-gate");
-        assertThat(ids.subList(gate + 1, gate + 7))
+        assertThat(ids.subList(gate + 1, gate + 9))
                 .containsExactly(
                         "shape-gate:low/clean",
                         "shape-gate:low/mix",
                         "shape-gate:low/spread",
                         "shape-gate:low/wait",
-                        "shape-gate:low/sand",
+                        "shape-gate:low/shape-p80",
+                        "shape-gate:low/shape-p120",
+                        "shape-gate:low/shape-p180",
                         "shape-gate~2");
         h.to("shape-gate~2").answer("pinholes").to("shape-gate~3").answer("yes");
         assertThat(h.current()).isEqualTo("putty-dull");
         assertThat(h.state().mixes()).hasSize(3).allMatch(m -> m.mix().equals("filler"));
         assertThat(h.state().steps().stream().filter(s -> s.loop().equals("Low spot")))
-                .hasSize(5);
+                .hasSize(7);
     }
 
     @Test
@@ -198,7 +200,7 @@ class ReplayTest {
         h.done();
         assertThat(h.state().now().orElseThrow().step().gate()).isPresent();
         h.answer("yes");
-        assertThat(h.current()).isEqualTo("shape-gate:high/sand");
+        assertThat(h.current()).isEqualTo("shape-gate:high/shape-p80");
     }
 
     @Test

@@ -39,6 +39,7 @@ class SharingTest {
                                 d.overrules(),
                                 d.edits(),
                                 d.lightAt(),
+                                null,
                                 null),
                         TestShop.shop())
                 .plan()

@@ -42,6 +42,7 @@ class EverySectionTest {
                 d.overrules(),
                 d.edits(),
                 d.lightAt(),
+                null,
                 null);
         return TestShop.workup(cut, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
     }

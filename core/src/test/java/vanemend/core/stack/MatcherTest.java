@@ -293,6 +293,7 @@ class MatcherTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         assertThat(at(free, HouseRules.defaults(), TestShop.fullShelf()).stack().taken())
                 .isEqualTo("plastic-adhesive-cloth");
@@ -306,7 +307,19 @@ class MatcherTest {
     void theTechnicianMayTakeAnotherStackThanTheFirst() {
         RepairDraft free = TestShop.job("{made: {material: GLASS, stamp: II, wheelXMm: 200}}", CHIP);
         RepairDraft taken = new RepairDraft(
-                free.part(), free.damages(), null, null, null, null, null, "chip-pressure", null, null, null, null);
+                free.part(),
+                free.damages(),
+                null,
+                null,
+                null,
+                null,
+                null,
+                "chip-pressure",
+                null,
+                null,
+                null,
+                null,
+                null);
         StackChoice s = at(taken, HouseRules.defaults(), TestShop.fullShelf()).stack();
         assertThat(s.taken()).isEqualTo("chip-pressure");
         assertThat(s.ranked().getFirst().recipe()).isEqualTo("chip-vacuum");

@@ -28,7 +28,7 @@ class OrderedTest {
             Map<String, String> typed = new LinkedHashMap<>();
             words.forEach(w -> typed.put(w, "NO"));
             RepairDraft draft =
-                    new RepairDraft(null, null, null, null, typed, null, null, null, null, null, null, null);
+                    new RepairDraft(null, null, null, null, typed, null, null, null, null, null, null, null, null);
             assertThat(draft.houseRules().keySet()).containsExactlyElementsOf(words);
             assertThat(Ordered.copyOf(draft.houseRules()).keySet()).containsExactlyElementsOf(words);
             assertThat(Ordered.copyOf(new LinkedHashSet<>(words))).containsExactlyElementsOf(words);

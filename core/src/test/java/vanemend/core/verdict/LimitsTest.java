@@ -518,6 +518,7 @@ class LimitsTest {
                 List.of(new Overrule(rule, "customer told, refinish later", "Isla", Instant.EPOCH)),
                 null,
                 d.lightAt(),
+                null,
                 null);
     }
 

@@ -156,7 +156,7 @@ final class ChipLayout extends Layout {
         routes.add(by(DryingRoute.Kind.SUN, UvCure.sunMin(up, school()), height));
         routes.add(by(DryingRoute.Kind.CLOUD, UvCure.cloudMin(up), height + ", a quarter of its light comes through"));
         DryingRoute route = routes.stream()
-                .filter(r -> r.kind() == job.wishes().drying() && r.cures())
+                .filter(r -> r.kind() == job.wishes().drying("light") && r.cures())
                 .findFirst()
                 .orElse(lamp);
         waits.put(new Wait(

@@ -56,7 +56,10 @@ class DentFillTest {
         assertThat(p.loop("low").steps().stream().map(Step::title).toList())
                 .startsWith("Blow off and wipe", "Weigh and mix", "Fill the hollow, then skim over the whole");
         assertThat(p.loop("pinholes").steps().stream().map(Step::id).toList())
-                .containsExactly("clean", "mix", "spread", "wait", "sand");
+                .as("what is laid proud again is cut by the same papers, not with 180 by hand")
+                .containsExactly("clean", "mix", "spread", "wait", "shape-p80", "shape-p120", "shape-p180");
+        assertThat(p.loop("putty-again").steps().stream().map(Step::id).toList())
+                .containsExactly("clean", "mix", "spread", "wait", "fine-p180", "fine-p240", "fine-p320");
     }
 
     @Test
