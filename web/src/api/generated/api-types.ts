@@ -1817,6 +1817,12 @@ export interface components {
             step: string;
             text: string;
         };
+        OfDamage: {
+            /** Format: int32 */
+            damage: number;
+            /** Format: double */
+            share: number;
+        };
         Option: {
             id: string;
             label: string;
@@ -2210,6 +2216,9 @@ export interface components {
             damages?: components["schemas"]["DamageDraft"][];
             /** @enum {string} */
             drying?: "AIR" | "LAMP" | "OVEN" | "SUN" | "CLOUD" | "UV_LAMP";
+            dryings?: {
+                [key: string]: "AIR" | "LAMP" | "OVEN" | "SUN" | "CLOUD" | "UV_LAMP";
+            };
             edits?: components["schemas"]["PlanEditDraft"][];
             houseRules?: {
                 [key: string]: string;
@@ -2918,6 +2927,7 @@ export interface components {
             limit: number;
             loop: string;
             mix: string;
+            of?: components["schemas"]["OfDamage"];
             /** Format: int32 */
             passes: number;
             /** @enum {string} */

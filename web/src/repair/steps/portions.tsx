@@ -155,13 +155,7 @@ const BY: Record<Api["DryingRoute"]["kind"], string> = {
 };
 
 /** Which way is ready first, and by how much sooner than the one that is planned. */
-export function Quickest({
-  routes,
-  planned,
-}: {
-  routes: readonly Api["DryingRoute"][];
-  planned: Api["DryingRoute"];
-}) {
+export function Quickest({ routes, planned }: { routes: readonly Api["DryingRoute"][]; planned: Api["DryingRoute"] }) {
   const first = routes.filter((r) => r.sandFromMin >= 0).sort((a, b) => a.sandFromMin - b.sandFromMin)[0];
   const saves = first ? Math.floor(planned.sandFromMin - first.sandFromMin) : 0;
   if (!first || saves < 1) return null;
