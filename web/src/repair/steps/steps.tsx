@@ -41,9 +41,12 @@ export function StepsStation({
   id: number;
 }) {
   const [params, setParams] = useSearchParams();
-  const tab = TABS.some((t) => t.value === params.get("sheet")) ? (params.get("sheet") ?? "steps") : "steps";
   if (!workup) return <NotYet what="a plan" />;
   const plan = workup.plan;
+  // A pane and a tyre are not sanded by grades: no ladder stands empty.
+  const tabs = TABS.filter((t) => t.value !== "ladder" || (plan && (plan.ladder.rungs.length > 0 || plan.budget)));
+  const asked = params.get("sheet") ?? "steps";
+  const tab = tabs.some((t) => t.value === asked) ? asked : "steps";
   if (!plan) {
     return (
       <div className="p-6">
@@ -66,7 +69,7 @@ export function StepsStation({
     >
       <div className="firm-b bg-ground flex shrink-0">
         <Tabs.List className="flex" aria-label="Sheets">
-          {TABS.map((t) => (
+          {tabs.map((t) => (
             <Tabs.Trigger
               key={t.value}
               value={t.value}

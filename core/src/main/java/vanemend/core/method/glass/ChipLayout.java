@@ -185,11 +185,11 @@ final class ChipLayout extends Layout {
     }
 
     private static String onPane(Optional<Pane> pane, double up, Sun.Place sun) {
-        if (pane.isEmpty()) {
-            return ", pane taken as level";
+        if (sun.elevationDeg() <= 0) {
+            return "";
         }
-        return sun.elevationDeg() <= 0
-                ? ""
+        return pane.isEmpty()
+                ? ", pane taken as level"
                 : up <= 0
                         ? ", the pane in its own shade: turn the vehicle"
                         : ", " + Text.of(Math.round(up), "°") + " over the pane";
