@@ -30,7 +30,7 @@ export function HouseRules({ book, find }: { book: Api["RulesView"]; find: strin
           The shop lies at <b>{placeSaid(shop.place)}</b>: the sun follows it.
           {book.mayTurn && (
             <PlaceDialog place={shop.place}>
-              <button type="button" className="firm min-h-11 px-3 font-bold">
+              <button type="button" className="firm min-h-14 px-4 font-bold">
                 Change
               </button>
             </PlaceDialog>

@@ -41,7 +41,7 @@ export function DaylightFields({ on, frozen }: { on: DraftOnScreen; frozen: bool
           Shop at {placeSaid(shop.place)}
           {lead && !frozen && (
             <PlaceDialog place={shop.place}>
-              <button type="button" className="firm ml-2 min-h-11 px-3 font-bold text-ink">
+              <button type="button" className="firm ml-2 min-h-14 px-4 font-bold text-ink">
                 Change
               </button>
             </PlaceDialog>

@@ -42,6 +42,12 @@ public abstract class MixingPage {
 
     protected void mixAndSpread(
             MixPlan mix, String prefix, String layer, Zone.Kind zone, String title, String detail, Act... acts) {
+        prepareMix(mix, prefix, zone);
+        batches(mix, prefix, "", layer, zone, title, detail, acts);
+    }
+
+    /** Tin, cream, board and hands ready. */
+    protected void prepareMix(MixPlan mix, String prefix, Zone.Kind zone) {
         add(step(prefix + "-prepare", Kind.DO, "Stir the tin, knead the cream")
                 .detail(
                         "Board, spreaders and scale laid out. Never cardboard: it drinks resin and sheds fibre. Hands free until it is spread.")
@@ -49,12 +55,22 @@ public abstract class MixingPage {
                 .zone(zone)
                 .active(TradeBook.value("minutes.prepare-mix"))
                 .acts(Act.STIR));
+    }
+
+    /** The batches of {@code mix}, each mixed and spread; {@code what} says what they are for, empty for all of it. */
+    protected void batches(
+            MixPlan mix,
+            String prefix,
+            String what,
+            String layer,
+            Zone.Kind zone,
+            String title,
+            String detail,
+            Act... acts) {
         for (int b = 1; b <= mix.pour().batches(); b++) {
-            String suffix = mix.pour().batches() == 1 ? "" : "-" + b;
-            String of = mix.pour().batches() == 1
-                    ? ""
-                    : ", batch " + b + " of " + mix.pour().batches();
-            batch(mix, prefix, suffix, of, layer, zone, title, detail, acts);
+            boolean only = mix.pour().batches() == 1;
+            String of = what + (only ? "" : ", batch " + b + " of " + mix.pour().batches());
+            batch(mix, prefix, only ? "" : "-" + b, of, layer, zone, title, detail, acts);
         }
     }
 
@@ -160,9 +176,14 @@ public abstract class MixingPage {
     }
 
     protected StepBuilder curing(MixPlan mix, String id, Zone.Kind zone, String paper) {
+        return curing(mix, id, "", zone, paper);
+    }
+
+    /** As above; {@code what} says what of it cures, empty for all. */
+    protected StepBuilder curing(MixPlan mix, String id, String what, Zone.Kind zone, String paper) {
         DryingRoute route = mix.route();
         boolean lamp = route.kind().heats();
-        StepBuilder b = step(id, Kind.WAIT, lamp ? "Dry under the lamp" : "Wait to sand")
+        StepBuilder b = step(id, Kind.WAIT, (lamp ? "Dry under the lamp" : "Wait to sand") + what)
                 .detail((lamp ? route.note() + " Then cool. " : "")
                         + "Thin edges cure last. The surface may stay slightly tacky: try a corner with " + paper + ".")
                 .zone(zone)

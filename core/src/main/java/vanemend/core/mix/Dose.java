@@ -90,7 +90,9 @@ public final class Dose {
         if (perBatch * gramsPerMl < least) {
             notes.add("The hollow needs only " + Text.of(Math.round(Math.ceil(perBatch * item.density())), "g")
                     + "; a scale of " + Text.book("mix.scale-step") + " doses no less than "
-                    + Text.of(Math.round(least), "g") + " well.");
+                    + Text.of(Math.round(least), "g") + " well: "
+                    + Text.of(Math.floor(least - perBatch * item.density()), "g")
+                    + " of it is left over, unless another spot takes it in the same minutes.");
         }
         double puddle = BeadRule.puddleMm(filler / item.density());
         double stepPercent = TradeBook.value("mix.scale-step") / filler * 100;

@@ -29,6 +29,9 @@ final class ItemFilter {
         }
     }
 
+    static final String TOO_SLOW = "too-slow";
+    static final String TOO_QUICK = "too-quick";
+
     static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
     private final Need need;
@@ -163,7 +166,7 @@ final class ItemFilter {
         OptionalDouble sand = need.times().sandMin(item);
         if (!sprayed && sand.isPresent() && sand.getAsDouble() > slow) {
             return reason(
-                    "too-slow",
+                    TOO_SLOW,
                     () -> "too slow today: " + Text.of(Math.round(Math.ceil(sand.getAsDouble())), "min")
                             + " to sand at " + Text.of(need.airC(), "°C") + ", at most " + Text.atMost(slow, "min"));
         }
@@ -172,7 +175,7 @@ final class ItemFilter {
                 : TradeBook.value("mix.cartridge-least");
         if (!sprayed && work.getAsDouble() * TradeBook.value("mix.work-share") <= needs) {
             return reason(
-                    "too-quick",
+                    TOO_QUICK,
                     () -> "too quick today: " + Text.of(Math.round(work.getAsDouble() * 60), "s") + " of work time at "
                             + Text.of(need.airC(), "°C") + " leaves no time to spread");
         }

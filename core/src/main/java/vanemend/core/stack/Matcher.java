@@ -313,8 +313,36 @@ public final class Matcher {
                     + " in this class of tyre: put " + classes
                     + " on it, with the sizes of its label. None is planned that is too small.";
         }
-        return "Nothing on the shelf for " + slot.role().word().toLowerCase(Locale.ROOT) + ": put " + classes
-                + " on it.";
+        return byAir(slot, surface)
+                .orElseGet(() -> "Nothing on the shelf for "
+                        + slot.role().word().toLowerCase(Locale.ROOT) + ": put " + classes + " on it.");
+    }
+
+    /** Where only today's air rules out what is on the shelf, that is the reason, with what helps. */
+    private Optional<String> byAir(Recipe.Slot slot, Optional<Surface> surface) {
+        for (String classId : slot.classes()) {
+            for (ShelfItem item : byClass.getOrDefault(classId, List.of())) {
+                Optional<ItemFilter.Reason> out = filter.inRole(item, slot.role(), surface);
+                Optional<String> helps = out.flatMap(r -> helps(r, item));
+                if (helps.isPresent()) {
+                    return Optional.of(item.name() + ": " + out.get().words().get() + ". " + helps.get());
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<String> helps(ItemFilter.Reason why, ShelfItem item) {
+        boolean cream = item.materialClass().chemistry() == MaterialClass.Chemistry.POLYESTER;
+        return switch (why.rule()) {
+            case ItemFilter.TOO_QUICK ->
+                Optional.of((cream ? "What helps: less cream inside its window, " : "What helps: ")
+                        + "a slower grade, smaller batches, part and material kept cool, an earlier hour.");
+            case ItemFilter.TOO_SLOW ->
+                Optional.of("What helps: part and material warmed, a warmer hour, "
+                        + (cream ? "more cream inside its window, " : "") + "a quicker grade.");
+            default -> Optional.empty();
+        };
     }
 
     private int pinsUsed(Built b) {

@@ -99,6 +99,20 @@ class MetalStackTest {
                 .contains("at most 60 min");
     }
 
+    @Test
+    @DisplayName(
+            "where only the heat of the day rules the filler out, that is the reason, with what helps; the shelf is not blamed")
+    void airIsNamedBeforeTheShelf() {
+        Workup hot = at(45, HouseRules.defaults(), 4);
+        assertThat(hot.plan()).isEmpty();
+        assertThat(hot.blockers().stream().map(Text::plain))
+                .anySatisfy(b -> assertThat(b)
+                        .contains("too quick today")
+                        .contains("45 °C")
+                        .contains("less cream inside its window"))
+                .noneSatisfy(b -> assertThat(b).contains("Nothing on the shelf for fill"));
+    }
+
     private static Workup ding(double depth, double across, HouseRules house) {
         return TestShop.workup(
                 TestShop.repair(TestShop.door(), TestShop.dent(340, 240, across, 50, depth)),

@@ -44,15 +44,17 @@ public final class DentFill extends MethodPage {
      * What the page turns on besides its kit.
      *
      * @param hollows each dent or scratch, in the order of the draft; one at least
+     * @param servings which of them each mix of filler serves, in the order it is mixed; empty where putty alone fills
      * @param whole whether the paint is kept whole and only dulled
      * @param primerSandMin time until epoxy primer can be scuffed, min; absent where none is asked
      * @param sealerDryMin time until pinhole sealer is dry today, min; absent where its label gives none
      */
-    record Found(List<Hollow> hollows, boolean whole, Optional<Double> primerSandMin, Optional<Double> sealerDryMin) {
-        double deepestMm() {
-            return hollows.stream().mapToDouble(Hollow::deepMm).max().orElseThrow();
-        }
-    }
+    record Found(
+            List<Hollow> hollows,
+            List<Serving> servings,
+            boolean whole,
+            Optional<Double> primerSandMin,
+            Optional<Double> sealerDryMin) {}
 
     /**
      * A dent or a scratch.
@@ -62,6 +64,14 @@ public final class DentFill extends MethodPage {
      * @param share of what a mm more of all together takes, that a mm more of it takes
      */
     record Hollow(int damage, double deepMm, double share) {}
+
+    /**
+     * Hollows that one mix fills.
+     *
+     * @param mix its id
+     * @param hollows places in the list of hollows, from 0
+     */
+    record Serving(String mix, List<Integer> hollows) {}
 
     private final Found found;
 
@@ -95,8 +105,10 @@ public final class DentFill extends MethodPage {
         } else {
             openTheCoats();
         }
-        filler().ifPresent(this::fill);
-        filler().ifPresent(f -> shape());
+        if (filler().isPresent()) {
+            fill();
+            shape();
+        }
         skim();
         refine();
         sealAndPass();
@@ -146,7 +158,7 @@ public final class DentFill extends MethodPage {
                     .figure(Text.of(h.deepMm(), "mm"))
                     .active(TradeBook.value("minutes.measure"))
                     .asks(Quantity.DEPTH_MM)
-                    .watches(one ? depthWatches(h) : eachWatches(h, i + 1))
+                    .watches(one ? depthWatches(h, mixOf(i)) : eachWatches(h, i))
                     .gate(new Gate(
                                     "Depth left read, " + Text.of(h.deepMm(), "mm") + " planned, never over "
                                             + Text.book("limit.metal-depth.upTo") + "?",
@@ -160,20 +172,29 @@ public final class DentFill extends MethodPage {
     }
 
     /** Each dent is read by itself: what is wrong with one is not put right by another. */
-    private Watch[] eachWatches(Hollow h, int n) {
-        return Stream.of(depthWatches(h))
-                .map(w -> w.called(w.id() + "-" + n).of(new Watch.OfDamage(h.damage(), h.share())))
+    private Watch[] eachWatches(Hollow h, int i) {
+        return Stream.of(depthWatches(h, mixOf(i)))
+                .map(w -> w.called(w.id() + "-" + (i + 1)).of(new Watch.OfDamage(h.damage(), h.share())))
                 .toArray(Watch[]::new);
     }
 
+    /** The mix that fills hollow {@code i}. */
+    private String mixOf(int i) {
+        return found.servings().stream()
+                .filter(s -> s.hollows().contains(i))
+                .map(Serving::mix)
+                .findFirst()
+                .orElse("putty");
+    }
+
     /** Between the aim and the most, amounts and lifts follow what is read; over the most nothing is filled. */
-    private Watch[] depthWatches(Hollow h) {
+    private Watch[] depthWatches(Hollow h, String mix) {
         Watch most = tooDeep();
         Watch planned = Watch.planned(
                 "depth",
                 Quantity.DEPTH_MM,
                 h.deepMm(),
-                filler().isPresent() ? "filler" : "putty",
+                mix,
                 "Depth other than planned",
                 "The first mix follows the depth that was read.");
         Watch shallow = Watch.limit(
@@ -309,68 +330,95 @@ public final class DentFill extends MethodPage {
         });
     }
 
-    private void fill(MixPlan mix) {
-        mixAndSpread(
-                mix,
-                "filler",
-                "filler",
-                Zone.Kind.FILLER,
-                "Spread the tight coat, then build",
-                "Press a thin tight coat into the scratches first, then build in " + lifts(mix) + "."
-                        + (mix.pour().lifts() > 1 ? " Its label says whether a lift sets before the next." : "")
-                        + " Each stroke overlaps the last"
-                        + " by a third, " + strokes(mix)
-                        + " a pass. Taper the edges inside the "
-                        + (found.whole() ? "dulled ring" : "feathered paint") + "; end " + mm("dent.proud") + " proud.",
-                Act.BODY_FILLER);
-        boolean file = house().is("first-grade", "file-cheese");
-        if (file) {
-            double cheese = mix.route().sandFromMin() * TradeBook.value("cure.cheese-share");
-            add(step("cheese", Kind.WAIT, "Wait for the cheese stage")
-                    .detail("Firm, not hard: a thumbnail dents it, nothing sticks to the file.")
-                    .zone(Zone.Kind.FILLER)
-                    .layer("filler")
-                    .clock(
-                            Clock.Kind.FROM,
-                            "File from",
-                            cheese,
-                            Text.book("cure.cheese-share") + " of the time to sand; the thumbnail decides")
-                    .gate(new Gate(
-                            "Firm as cheese?",
-                            "Firm",
-                            "file now",
-                            "Too soft",
-                            List.of(new Gate.Branch("soft", "Too soft", "wait and try again", "wait-again")))));
-            add(step("file", Kind.DO, "File off the excess")
-                    .detail("Grating file inside the filler only; leave enough for 80.")
-                    .zone(Zone.Kind.FILLER)
-                    .layer("filler")
-                    .tool("Grating file")
-                    .active(TradeBook.value("minutes.file"))
-                    .caution("dust"));
+    /** Mix after mix, each for its own dents: what was spread first cures while the next is mixed and spread. */
+    private void fill() {
+        prepareMix(filler().orElseThrow(), "filler", Zone.Kind.FILLER);
+        for (Serving s : found.servings()) {
+            MixPlan mix = kit.mix(s.mix());
+            batches(
+                    mix,
+                    s.mix(),
+                    forHollows(s),
+                    "filler",
+                    Zone.Kind.FILLER,
+                    "Spread the tight coat, then build",
+                    "Press a thin tight coat into the scratches first, then build in " + lifts(mix) + "."
+                            + (mix.pour().lifts() > 1 ? " Its label says whether a lift sets before the next." : "")
+                            + " Each stroke overlaps the last by a third, " + strokes(mix)
+                            + " a pass. Taper the edges inside the "
+                            + (found.whole() ? "dulled ring" : "feathered paint") + "; end " + mm("dent.proud")
+                            + " proud.",
+                    Act.BODY_FILLER);
         }
-        cure(mix, "filler", Zone.Kind.FILLER, "80");
+        for (Serving s : found.servings()) {
+            MixPlan mix = kit.mix(s.mix());
+            if (house().is("first-grade", "file-cheese")) {
+                cheese(mix, s);
+            }
+            add(curing(mix, s.mix() + "-wait", forHollows(s), Zone.Kind.FILLER, "80")
+                    .layer("filler"));
+        }
+    }
+
+    /** Which hollows a mix is for; empty where one mix is for all. */
+    private String forHollows(Serving s) {
+        return found.servings().size() == 1
+                ? ""
+                : ", dent "
+                        + s.hollows().stream().map(i -> String.valueOf(i + 1)).collect(Collectors.joining(" and "));
+    }
+
+    private void cheese(MixPlan mix, Serving s) {
+        String first = s.mix().equals("filler") ? "" : s.mix() + "-";
+        double cheese = mix.route().sandFromMin() * TradeBook.value("cure.cheese-share");
+        add(step(first + "cheese", Kind.WAIT, "Wait for the cheese stage" + forHollows(s))
+                .detail("Firm, not hard: a thumbnail dents it, nothing sticks to the file.")
+                .zone(Zone.Kind.FILLER)
+                .layer("filler")
+                .clock(
+                        Clock.Kind.FROM,
+                        "File from",
+                        cheese,
+                        Text.book("cure.cheese-share") + " of the time to sand; the thumbnail decides")
+                .gate(new Gate(
+                        "Firm as cheese?",
+                        "Firm",
+                        "file now",
+                        "Too soft",
+                        List.of(new Gate.Branch("soft", "Too soft", "wait and try again", "wait-again")))));
+        add(step(first + "file", Kind.DO, "File off the excess" + forHollows(s))
+                .detail("Grating file inside the filler only; leave enough for 80.")
+                .zone(Zone.Kind.FILLER)
+                .layer("filler")
+                .tool("Grating file")
+                .active(TradeBook.value("minutes.file"))
+                .caution("dust"));
     }
 
     private void shape() {
         kit.ladder().rungs().stream()
                 .filter(r -> r.leg().equals(DentLadder.SHAPE))
                 .forEach(this::sand);
-        add(step("shape-gate", Kind.GATE, "Look for high, low, pinholes")
-                .detail("Guide coat left dark is low. Metal showing proud is high. Light from the side.")
-                .howDeep()
-                .zone(Zone.Kind.FEATHER)
-                .layer("filler")
-                .active(TradeBook.value("minutes.gate"))
-                .gate(new Gate(
-                        "Four fifths formed, whole feather edge showing, no high or low spot?",
-                        "Good",
-                        "putty next",
-                        "Not yet",
-                        List.of(
-                                new Gate.Branch("high", "High spot", "tap down, skim all", "high"),
-                                new Gate.Branch("low", "Low spot", "fill the hollow, skim all", "low"),
-                                new Gate.Branch("pinholes", "Pinholes", "fill, thin coat over all", "pinholes")))));
+        int n = found.hollows().size();
+        boolean one = n == 1;
+        for (int i = 1; i <= n; i++) {
+            String of = one ? "" : ", " + i + " of " + n;
+            add(step(one ? "shape-gate" : "shape-gate-" + i, Kind.GATE, "Look for high, low, pinholes" + of)
+                    .detail("Guide coat left dark is low. Metal showing proud is high. Light from the side.")
+                    .howDeep()
+                    .zone(Zone.Kind.FEATHER)
+                    .layer("filler")
+                    .active(TradeBook.value("minutes.gate"))
+                    .gate(new Gate(
+                            "Four fifths formed, whole feather edge showing, no high or low spot?",
+                            "Good",
+                            i < n ? "the next dent" : "putty next",
+                            "Not yet",
+                            List.of(
+                                    new Gate.Branch("high", "High spot", "tap down, skim all", "high"),
+                                    new Gate.Branch("low", "Low spot", "fill the hollow, skim all", "low"),
+                                    new Gate.Branch("pinholes", "Pinholes", "fill, thin coat over all", "pinholes")))));
+        }
     }
 
     private void skim() {

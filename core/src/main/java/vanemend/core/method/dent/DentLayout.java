@@ -1,13 +1,18 @@
 package vanemend.core.method.dent;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.locationtech.jts.geom.Geometry;
 import vanemend.core.damage.Dent;
 import vanemend.core.damage.DepthField;
 import vanemend.core.damage.Scratch;
 import vanemend.core.footprint.Footprint;
+import vanemend.core.footprint.Reach;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.MaterialClass.Surface;
@@ -15,6 +20,7 @@ import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Job;
 import vanemend.core.method.Laid;
 import vanemend.core.method.Layout;
+import vanemend.core.method.MixPlan;
 import vanemend.core.mix.Again;
 import vanemend.core.mix.FillVolume;
 import vanemend.core.mix.Portion;
@@ -30,6 +36,21 @@ import vanemend.core.trade.TradeBook;
 final class DentLayout extends Layout {
     private final Metal metal;
     private final DepthField field;
+    private final List<Own> owns;
+    private List<DentFill.Serving> servings = List.of();
+
+    /**
+     * A dent or scratch of the draft.
+     *
+     * @param damage its place there
+     * @param field its hollows
+     */
+    private record Own(int damage, DepthField field) {
+        /** What a mm more of it takes, mm³. */
+        double perMm() {
+            return field.volumeMm3() / field.deepest().depthMm();
+        }
+    }
 
     DentLayout(Job job, List<String> blockers) {
         super(job, blockers);
@@ -37,6 +58,7 @@ final class DentLayout extends Layout {
         List<Dent> hollows = new ArrayList<>(job.all(Dent.class));
         job.all(Scratch.class).forEach(s -> hollows.addAll(s.hollows()));
         this.field = new DepthField(hollows);
+        this.owns = owns();
     }
 
     @Override
@@ -48,7 +70,7 @@ final class DentLayout extends Layout {
         Optional<Double> primer = stack.item(Role.PRIME)
                 .map(i -> job.times().law(i).sandMinAt(airC(), 1).orElse(-1));
         if (blockers.isEmpty()) {
-            stack.item(Role.FILL).ifPresent(i -> fillerMix(i, footprint));
+            stack.item(Role.FILL).ifPresent(i -> servings = fillerMixes(i, footprint));
             puttyMix(need(Role.FINISH), footprint, stack.puttyAlone());
             if (primer.isPresent() && primer.get() < 0) {
                 blockers.add("Epoxy primer does not cure at " + Text.of(airC(), "°C") + ": warm the shop.");
@@ -71,13 +93,12 @@ final class DentLayout extends Layout {
                 section(footprint),
                 ladder,
                 () -> DentFill.lay(
-                        kit(footprint, ladder), new DentFill.Found(hollows(), whole(), primer, sealerDryMin(stack))));
+                        kit(footprint, ladder),
+                        new DentFill.Found(hollows(), servings, whole(), primer, sealerDryMin(stack))));
     }
 
-    /** Each dent or scratch with its share of what a mm more of all takes: volume over depth, of their sum. */
-    private List<DentFill.Hollow> hollows() {
-        List<DentFill.Hollow> out = new ArrayList<>();
-        double all = field.volumeMm3() / field.deepest().depthMm();
+    private List<Own> owns() {
+        List<Own> out = new ArrayList<>();
         for (int i = 0; i < job.damages().size(); i++) {
             List<Dent> own = switch (job.damages().get(i)) {
                 case Dent d -> List.of(d);
@@ -85,12 +106,37 @@ final class DentLayout extends Layout {
                 default -> List.of();
             };
             if (!own.isEmpty()) {
-                DepthField one = new DepthField(own);
-                double deep = one.deepest().depthMm();
-                out.add(new DentFill.Hollow(i, deep, one.volumeMm3() / deep / all));
+                out.add(new Own(i, new DepthField(own)));
             }
         }
         return List.copyOf(out);
+    }
+
+    /** Each dent or scratch with its share of what a mm more takes of its mix; the first mix is told for all of them. */
+    private List<DentFill.Hollow> hollows() {
+        List<DentFill.Hollow> out = new ArrayList<>();
+        for (int i = 0; i < owns.size(); i++) {
+            int at = i;
+            double basis = servings.stream()
+                    .skip(1)
+                    .filter(s -> s.hollows().contains(at))
+                    .findFirst()
+                    .map(s -> perMm(together(s.hollows())))
+                    .orElse(perMm(field));
+            Own own = owns.get(i);
+            out.add(new DentFill.Hollow(own.damage(), own.field().deepest().depthMm(), own.perMm() / basis));
+        }
+        return List.copyOf(out);
+    }
+
+    private static double perMm(DepthField f) {
+        return f.volumeMm3() / f.deepest().depthMm();
+    }
+
+    private DepthField together(List<Integer> hollows) {
+        return new DepthField(hollows.stream()
+                .flatMap(i -> owns.get(i).field().dents().stream())
+                .toList());
     }
 
     private boolean whole() {
@@ -103,17 +149,92 @@ final class DentLayout extends Layout {
         return today.isPresent() ? Optional.of(today.getAsDouble()) : Optional.empty();
     }
 
-    private void fillerMix(ShelfItem item, Footprint f) {
-        FillVolume volume = FillVolume.of(
-                field.volumeMm3(),
-                f.areaMm2(Zone.Kind.DAMAGE),
-                f.areaMm2(Zone.Kind.FILLER),
+    /**
+     * One mix for all where hands lay it in time; else a mix for as many dents as they lay, the largest first. Dents whose filler meets stay
+     * together.
+     */
+    private List<DentFill.Serving> fillerMixes(ShelfItem item, Footprint f) {
+        List<Integer> all = IntStream.range(0, owns.size()).boxed().toList();
+        Geometry over = f.zone(Zone.Kind.FILLER).shape();
+        MixPlan lump = filler("filler", "Filler", item, field, over, again(volume(field, over), f, Zone.Kind.FILLER));
+        List<Island> islands = islands(over);
+        if (lump.pour().batches() == 1 || islands.size() == 1 || !blockers.isEmpty()) {
+            return List.of(new DentFill.Serving("filler", all));
+        }
+        double gramsPerMl = lump.pour().fillerG()
+                * lump.pour().batches()
+                / volume(field, over).totalMl();
+        double most = lump.pour().again().orElseThrow().most() / gramsPerMl;
+        List<List<Island>> mixes = new ArrayList<>();
+        double room = 0;
+        for (Island i : islands) {
+            double ml = volume(together(i.hollows()), i.over()).totalMl();
+            if (mixes.isEmpty() || ml > room) {
+                mixes.add(new ArrayList<>());
+                room = most;
+            }
+            mixes.getLast().add(i);
+            room -= ml;
+        }
+        List<DentFill.Serving> out = new ArrayList<>();
+        for (List<Island> mix : mixes) {
+            List<Integer> hollows =
+                    mix.stream().flatMap(i -> i.hollows().stream()).sorted().toList();
+            DepthField own = together(hollows);
+            Geometry where = over.getFactory()
+                    .buildGeometry(mix.stream().map(Island::over).toList());
+            String id = out.isEmpty() ? "filler" : "filler-" + (out.size() + 1);
+            // Rework is told by the first mix, and may be anywhere.
+            Again again = out.isEmpty()
+                    ? again(volume(field, over), f, Zone.Kind.FILLER)
+                    : volume(own, where).again(perMm(own) / 1000, 1);
+            String numbers = hollows.stream().map(i -> String.valueOf(i + 1)).collect(Collectors.joining(" and "));
+            filler(id, "Filler, dent " + numbers, item, own, where, again);
+            out.add(new DentFill.Serving(id, hollows));
+        }
+        return List.copyOf(out);
+    }
+
+    /**
+     * Dents that are filled together.
+     *
+     * @param hollows places among the dents and scratches
+     * @param over where their filler lies
+     */
+    private record Island(List<Integer> hollows, Geometry over) {}
+
+    /** The largest first. */
+    private List<Island> islands(Geometry over) {
+        List<Island> out = new ArrayList<>();
+        for (int k = 0; k < over.getNumGeometries(); k++) {
+            Geometry one = over.getGeometryN(k);
+            List<Integer> in = IntStream.range(0, owns.size())
+                    .filter(i -> one.intersects(owns.get(i).field().outline()))
+                    .boxed()
+                    .toList();
+            if (!in.isEmpty()) {
+                out.add(new Island(in, one));
+            }
+        }
+        out.sort(Comparator.comparingDouble((Island i) -> together(i.hollows()).volumeMm3())
+                .reversed());
+        return out;
+    }
+
+    private MixPlan filler(String id, String title, ShelfItem item, DepthField own, Geometry over, Again again) {
+        Zone zone = new Zone(Zone.Kind.FILLER, value("dent.filler-past"), over);
+        return amounts.tin(id, title, item, volume(own, over), own.deepest().depthMm(), zone, again);
+    }
+
+    private FillVolume volume(DepthField own, Geometry over) {
+        return FillVolume.of(
+                own.volumeMm3(),
+                Reach.within(own.outline(), part().shape()).getArea(),
+                over.getArea(),
                 offMm(),
                 value("dent.proud"),
                 value("dent.tight-coat"),
                 value("mix.board-loss"));
-        Again again = again(volume, f, Zone.Kind.FILLER);
-        amounts.tin("filler", "Filler", item, volume, field.deepest().depthMm(), f.zone(Zone.Kind.FILLER), again);
     }
 
     private void puttyMix(ShelfItem item, Footprint f, boolean alone) {

@@ -2,6 +2,7 @@ package vanemend.core.method.dent;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Set;
@@ -13,7 +14,9 @@ import vanemend.core.damage.DamageDraft;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.Gate;
 import vanemend.core.method.Loop;
+import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
+import vanemend.core.method.Watch;
 import vanemend.core.part.Metal;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
@@ -125,5 +128,76 @@ class DentFillTest {
                 .isEqualTo(2 * step(one, "straighten").activeMin());
         assertThat(two.mix("filler").pour().fillerG())
                 .isGreaterThan(one.mix("filler").pour().fillerG());
+    }
+
+    private static RepairDraft dents(int n, double across, double gapMm, double deepMm) {
+        DamageDraft[] all = new DamageDraft[n];
+        for (int i = 0; i < n; i++) {
+            all[i] = TestShop.dent(90 + i * (across + gapMm), 200, across, across, deepMm);
+        }
+        return TestShop.repair(TestShop.door(), all);
+    }
+
+    @Test
+    @DisplayName(
+            "five dents that cannot be laid in one work time are mixed in groups of whole dents, each within its time, none left out")
+    void batchesBelongToDents() {
+        Plan p = plan(dents(5, 95, 40, 5));
+        List<MixPlan> fillers =
+                p.mixes().stream().filter(m -> !m.id().equals("putty")).toList();
+        assertThat(fillers).hasSizeGreaterThan(1);
+        assertThat(fillers).allSatisfy(m -> {
+            assertThat(m.pour().batches()).isEqualTo(1);
+            assertThat(m.pour().spreadMin() + m.pour().mixMin())
+                    .isLessThanOrEqualTo(m.pour().onPartByMin() + 1e-9);
+        });
+        // Every dent once, over all mixes.
+        String titles = fillers.stream().map(MixPlan::title).collect(Collectors.joining(";"));
+        for (int i = 1; i <= 5; i++) {
+            assertThat(titles).containsOnlyOnce(String.valueOf(i));
+        }
+        // Together as much as one lump would be, but for what is weighed up to whole grams.
+        double lump = plan(dents(1, 95, 40, 5)).mix("filler").pour().volume().totalMl() * 5;
+        assertThat(fillers.stream()
+                        .mapToDouble(m -> m.pour().volume().totalMl())
+                        .sum())
+                .isCloseTo(lump, within(0.5));
+        List<String> ids = p.steps().stream().map(s -> s.step().id()).toList();
+        assertThat(ids)
+                .as("one cures while the next is mixed and spread")
+                .containsSubsequence(
+                        "filler-spread", "filler-2-mix", "filler-2-spread", "filler-wait", "filler-2-wait");
+        assertThat(ids).contains("depth-1", "depth-5", "shape-gate-1", "shape-gate-5");
+        for (PlannedStep s : p.steps()) {
+            if (s.step().id().equals("depth-5")) {
+                String mix = s.step().watches().stream()
+                        .filter(w -> w.sense() == Watch.Sense.PLANNED)
+                        .findFirst()
+                        .orElseThrow()
+                        .mix();
+                assertThat(p.mix(mix).title()).contains("5");
+            }
+        }
+    }
+
+    @Test
+    @DisplayName("dents that one work time lays stay one mix; dents whose filler meets are never parted")
+    void oneMixWhereHandsLayIt() {
+        assertThat(plan(dents(2, 60, 60, 3.5)).mixes()).extracting(MixPlan::id).containsExactly("filler", "putty");
+        Plan met = plan(dents(4, 120, 5, 5));
+        assertThat(met.mixes()).extracting(MixPlan::id).containsExactly("filler", "putty");
+        assertThat(met.mix("filler").pour().batches()).isGreaterThan(1);
+    }
+
+    @Test
+    @DisplayName("what a mm more of every dent takes adds up to what a mm more of its mix takes")
+    void sharesAddUp() {
+        Plan p = plan(dents(2, 60, 60, 3.5));
+        double shares = p.steps().stream()
+                .flatMap(s -> s.step().watches().stream())
+                .filter(w -> w.sense() == Watch.Sense.PLANNED)
+                .mapToDouble(w -> w.of().orElseThrow().share())
+                .sum();
+        assertThat(shares).isCloseTo(1, within(1e-9));
     }
 }
