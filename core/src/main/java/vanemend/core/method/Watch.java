@@ -45,7 +45,7 @@ public record Watch(
      * One damage of several.
      *
      * @param damage its place in the draft, from 0
-     * @param share of what a mm more of all together takes, that a mm more of it takes
+     * @param share what a mm more of it takes, as a share of what the mix tells for a mm more
      */
     public record OfDamage(int damage, double share) {}
 

@@ -150,8 +150,8 @@ class StopsTest {
         w.read(Quantity.DEPTH_MM, 3.5);
         assertThat(w.state().stops()).isEmpty();
         w.answer(Gate.YES, "");
-        // Of what a mm more of both holds, the small one's share is its volume over its depth: here its area.
-        double share = 60 * 50 / (90 * 80 + 2.5 / 4 * 60 * 50);
+        // A bowl holds in proportion to its area: what a mm more of the small one takes of what the large one does.
+        double share = 60.0 * 50 / (90 * 80);
         while (w.hand().step().kind() != Step.Kind.MIX) {
             w.on();
         }

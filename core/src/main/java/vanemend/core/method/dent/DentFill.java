@@ -61,7 +61,7 @@ public final class DentFill extends MethodPage {
      *
      * @param damage its place in the draft, from 0
      * @param deepMm deepest, mm
-     * @param share of what a mm more of all together takes, that a mm more of it takes
+     * @param share what a mm more of it takes, as a share of what a mm more of the largest takes
      */
     record Hollow(int damage, double deepMm, double share) {}
 
@@ -362,10 +362,13 @@ public final class DentFill extends MethodPage {
 
     /** Which hollows a mix is for; empty where one mix is for all. */
     private String forHollows(Serving s) {
-        return found.servings().size() == 1
-                ? ""
-                : ", dent "
-                        + s.hollows().stream().map(i -> String.valueOf(i + 1)).collect(Collectors.joining(" and "));
+        return found.servings().size() == 1 ? "" : ", " + called(s.hollows());
+    }
+
+    /** Dents by their numbers, from 1. */
+    static String called(List<Integer> hollows) {
+        String numbers = hollows.stream().map(i -> String.valueOf(i + 1)).collect(Collectors.joining(", "));
+        return (hollows.size() == 1 ? "dent " : "dents ") + numbers;
     }
 
     private void cheese(MixPlan mix, Serving s) {

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.locationtech.jts.geom.Geometry;
 import vanemend.core.damage.Dent;
@@ -112,25 +111,15 @@ final class DentLayout extends Layout {
         return List.copyOf(out);
     }
 
-    /** Each dent or scratch with its share of what a mm more takes of its mix; the first mix is told for all of them. */
+    /** Each dent or scratch with what a mm more of it takes, as a share of what a mm more of the largest takes. */
     private List<DentFill.Hollow> hollows() {
-        List<DentFill.Hollow> out = new ArrayList<>();
-        for (int i = 0; i < owns.size(); i++) {
-            int at = i;
-            double basis = servings.stream()
-                    .skip(1)
-                    .filter(s -> s.hollows().contains(at))
-                    .findFirst()
-                    .map(s -> perMm(together(s.hollows())))
-                    .orElse(perMm(field));
-            Own own = owns.get(i);
-            out.add(new DentFill.Hollow(own.damage(), own.field().deepest().depthMm(), own.perMm() / basis));
-        }
-        return List.copyOf(out);
+        return owns.stream()
+                .map(o -> new DentFill.Hollow(o.damage(), o.field().deepest().depthMm(), o.perMm() / largestPerMm()))
+                .toList();
     }
 
-    private static double perMm(DepthField f) {
-        return f.volumeMm3() / f.deepest().depthMm();
+    private double largestPerMm() {
+        return owns.stream().mapToDouble(Own::perMm).max().orElseThrow();
     }
 
     private DepthField together(List<Integer> hollows) {
@@ -156,8 +145,9 @@ final class DentLayout extends Layout {
     private List<DentFill.Serving> fillerMixes(ShelfItem item, Footprint f) {
         List<Integer> all = IntStream.range(0, owns.size()).boxed().toList();
         Geometry over = f.zone(Zone.Kind.FILLER).shape();
-        MixPlan lump = filler("filler", "Filler", item, field, over, again(volume(field, over), f, Zone.Kind.FILLER));
         List<Island> islands = islands(over);
+        Again again = again(islands);
+        MixPlan lump = filler("filler", "Filler", item, field, over, again);
         if (lump.pour().batches() == 1 || islands.size() == 1 || !blockers.isEmpty()) {
             return List.of(new DentFill.Serving("filler", all));
         }
@@ -184,12 +174,7 @@ final class DentLayout extends Layout {
             Geometry where = over.getFactory()
                     .buildGeometry(mix.stream().map(Island::over).toList());
             String id = out.isEmpty() ? "filler" : "filler-" + (out.size() + 1);
-            // Rework is told by the first mix, and may be anywhere.
-            Again again = out.isEmpty()
-                    ? again(volume(field, over), f, Zone.Kind.FILLER)
-                    : volume(own, where).again(perMm(own) / 1000, 1);
-            String numbers = hollows.stream().map(i -> String.valueOf(i + 1)).collect(Collectors.joining(" and "));
-            filler(id, "Filler, dent " + numbers, item, own, where, again);
+            filler(id, "Filler, " + DentFill.called(hollows), item, own, where, again);
             out.add(new DentFill.Serving(id, hollows));
         }
         return List.copyOf(out);
@@ -229,7 +214,7 @@ final class DentLayout extends Layout {
     private FillVolume volume(DepthField own, Geometry over) {
         return FillVolume.of(
                 own.volumeMm3(),
-                Reach.within(own.outline(), part().shape()).getArea(),
+                damageMm2(own),
                 over.getArea(),
                 offMm(),
                 value("dent.proud"),
@@ -247,15 +232,32 @@ final class DentLayout extends Layout {
                 0,
                 value("mix.board-loss"));
         double deep = value("dent.putty-spread") + (alone ? field.deepest().depthMm() : 0);
-        Again again = again(volume, f, Zone.Kind.PUTTY);
+        Again again = puttyAgain(volume, f);
         amounts.tin("putty", "Putty", item, volume, deep, f.zone(Zone.Kind.PUTTY), again);
     }
 
-    /** A low spot lies in the dent; where the house corrects the spot only, the coat is no wider than the dent. */
-    private Again again(FillVolume volume, Footprint f, Zone.Kind whole) {
-        boolean spot = job.house().is("local-correction", "spot");
-        double share = spot ? f.areaMm2(Zone.Kind.DAMAGE) / f.areaMm2(whole) : 1;
-        return volume.again(field.volumeMm3() / 1000 / field.deepest().depthMm(), share);
+    /** A low spot lies in one dent: its coat is no wider than that dent's filler, or than the dent where the house corrects the spot only. */
+    private Again again(List<Island> islands) {
+        Island widest = islands.stream()
+                .max(Comparator.comparingDouble(i -> i.over().getArea()))
+                .orElseThrow();
+        DepthField own = together(widest.hollows());
+        return volume(own, widest.over())
+                .again(
+                        largestPerMm() / 1000,
+                        spotShare(damageMm2(own), widest.over().getArea()));
+    }
+
+    private Again puttyAgain(FillVolume volume, Footprint f) {
+        return volume.again(largestPerMm() / 1000, spotShare(f.areaMm2(Zone.Kind.DAMAGE), f.areaMm2(Zone.Kind.PUTTY)));
+    }
+
+    private double spotShare(double damageMm2, double wholeMm2) {
+        return job.house().is("local-correction", "spot") ? damageMm2 / wholeMm2 : 1;
+    }
+
+    private double damageMm2(DepthField own) {
+        return Reach.within(own.outline(), part().shape()).getArea();
     }
 
     private Section section(Footprint footprint) {

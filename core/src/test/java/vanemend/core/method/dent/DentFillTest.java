@@ -17,6 +17,7 @@ import vanemend.core.method.Loop;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.method.Watch;
+import vanemend.core.mix.Again;
 import vanemend.core.part.Metal;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
@@ -190,14 +191,25 @@ class DentFillTest {
     }
 
     @Test
-    @DisplayName("what a mm more of every dent takes adds up to what a mm more of its mix takes")
-    void sharesAddUp() {
-        Plan p = plan(dents(2, 60, 60, 3.5));
-        double shares = p.steps().stream()
-                .flatMap(s -> s.step().watches().stream())
-                .filter(w -> w.sense() == Watch.Sense.PLANNED)
-                .mapToDouble(w -> w.of().orElseThrow().share())
-                .sum();
-        assertThat(shares).isCloseTo(1, within(1e-9));
+    @DisplayName(
+            "rework is told for one dent, the largest: a second dent far from it adds nothing to its coat or its hollow")
+    void reworkIsOneDents() {
+        Again one = plan(TestShop.repair(TestShop.door(), TestShop.dent(150, 200, 95, 95, 4)))
+                .mix("filler")
+                .pour()
+                .again()
+                .orElseThrow();
+        Plan two = plan(TestShop.repair(
+                TestShop.door(), TestShop.dent(150, 200, 95, 95, 4), TestShop.dent(500, 200, 60, 60, 3)));
+        Again again = two.mix("filler").pour().again().orElseThrow();
+        assertThat(again.perMm()).isCloseTo(one.perMm(), within(0.01));
+        assertThat(again.coat()).isCloseTo(one.coat(), within(0.1));
+        assertThat(two.steps().stream()
+                        .flatMap(s -> s.step().watches().stream())
+                        .filter(w -> w.sense() == Watch.Sense.PLANNED)
+                        .map(w -> w.of().orElseThrow().share()))
+                .satisfiesExactly(
+                        s -> assertThat(s).isCloseTo(1, within(1e-9)),
+                        s -> assertThat(s).isCloseTo(60.0 * 60 / (95 * 95), within(1e-6)));
     }
 }
