@@ -27,7 +27,9 @@ export function HouseRules({ book, find }: { book: Api["RulesView"]; find: strin
       </p>
       {shop && (
         <p className="flex items-center gap-3 px-4 pt-2">
-          The shop lies at <b>{placeSaid(shop.place)}</b>: the sun follows it.
+          <span>
+            The shop lies at <b>{placeSaid(shop.place)}</b>: the sun follows it.
+          </span>
           {book.mayTurn && (
             <PlaceDialog place={shop.place}>
               <button type="button" className="firm min-h-14 px-4 font-bold">
