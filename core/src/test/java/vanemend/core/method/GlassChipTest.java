@@ -48,6 +48,9 @@ class GlassChipTest {
     void countedDown(String recipe) {
         Plan p = plan(Cases.all().get(recipe), HouseRules.defaults());
         assertThat(step(p, "load").amount()).contains("6 drops");
+        assertThat(step(p, "load").kind())
+                .as("no mix that is spread or scrapped")
+                .isEqualTo(Step.Kind.DO);
         assertThat(step(p, "last-bead").amount()).contains("3 drops");
         assertThat(p.loops().stream().flatMap(l -> l.steps().stream()))
                 .anySatisfy(s -> assertThat(s.amount()).contains("4 drops"));

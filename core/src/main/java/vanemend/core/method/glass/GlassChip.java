@@ -152,7 +152,7 @@ public final class GlassChip extends MethodPage {
     private StepBuilder drops(String id, String title, String detail, String portion, Zone.Kind zone) {
         Portion p = kit.portion(portion);
         String drops = figure(p, "Drops");
-        return step(id, Kind.SPREAD, title)
+        return step(id, Kind.DO, title)
                 .detail(detail)
                 .zone(zone)
                 .layer("resin")
