@@ -161,7 +161,8 @@ export function Quickest({ routes, planned }: { routes: readonly Api["DryingRout
   if (!first || saves < 1) return null;
   return (
     <p className="mt-1">
-      <b>Quickest: {BY[first.kind].toLowerCase()}</b>, ready {minutes(saves)} sooner; {HANDS[first.kind]}.
+      <b>Quickest: {first.kind === "UV_LAMP" ? "the UV lamp" : BY[first.kind].toLowerCase()}</b>, ready {minutes(saves)}{" "}
+      sooner; {HANDS[first.kind]}.
     </p>
   );
 }

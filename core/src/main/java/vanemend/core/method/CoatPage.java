@@ -61,7 +61,7 @@ public abstract class CoatPage extends GatePage {
     /** The loop that {@link #late(String)} leads into. */
     protected void late(String id, StepBuilder coat, StepBuilder flash) {
         if (loops.stream().noneMatch(l -> l.id().equals(id + "-again"))) {
-            loop(id + "-again", "On again", coat, flash);
+            loop(id + "-again", "Promoter on again", coat, flash);
         }
     }
 

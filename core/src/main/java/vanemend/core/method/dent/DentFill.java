@@ -349,12 +349,13 @@ public final class DentFill extends MethodPage {
                             + (found.whole() ? "dulled ring" : "feathered paint") + "; end " + mm("dent.proud")
                             + " proud.",
                     Act.BODY_FILLER);
-        }
-        for (Serving s : found.servings()) {
-            MixPlan mix = kit.mix(s.mix());
+            // Cheese is a moment: what waits for it is filed before the next is mixed.
             if (house().is("first-grade", "file-cheese")) {
                 cheese(mix, s);
             }
+        }
+        for (Serving s : found.servings()) {
+            MixPlan mix = kit.mix(s.mix());
             add(curing(mix, s.mix() + "-wait", forHollows(s), Zone.Kind.FILLER, "80")
                     .layer("filler"));
         }

@@ -22,6 +22,7 @@ import vanemend.core.part.Metal;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
 import vanemend.core.plan.RepairDraft;
+import vanemend.core.trade.HouseRules;
 
 @DisplayName("metal dent fill, as its page reads (common practice)")
 class DentFillTest {
@@ -179,6 +180,29 @@ class DentFillTest {
                 assertThat(p.mix(mix).title()).contains("5");
             }
         }
+    }
+
+    @Test
+    @DisplayName(
+            "filed at the cheese stage, each mix is filed before the next is mixed: cured through, it is cheese no more")
+    void cheeseIsFiledInItsMoment() {
+        RepairDraft d = dents(5, 95, 40, 5);
+        Plan p = TestShop.workup(
+                        d,
+                        TestShop.shop(21, HouseRules.defaults().with("first-grade", "file-cheese"), TestShop.shelf()))
+                .plan()
+                .orElseThrow();
+        assertThat(p.steps().stream().map(s -> s.step().id()))
+                .containsSubsequence(
+                        "filler-spread",
+                        "cheese",
+                        "file",
+                        "filler-2-mix",
+                        "filler-2-spread",
+                        "filler-2-cheese",
+                        "filler-2-file",
+                        "filler-wait",
+                        "filler-2-wait");
     }
 
     @Test
