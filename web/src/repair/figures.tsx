@@ -100,7 +100,7 @@ function MixFigures({ mix }: { mix: Api["MixPlan"] }) {
       <Big
         waits
         label={`${mix.title}: sand after`}
-        value={minutes(mix.route.sandFromMin)}
+        value={minutes(mix.route.sandFromMin ?? 0)}
         note={
           mix.route.kind === "LAMP"
             ? `lamp ${Math.ceil(mix.route.rampMin)} + ${Math.ceil(mix.route.holdMin)} + cool ${Math.ceil(mix.route.coolMin)} min`
@@ -127,12 +127,12 @@ function MixFigures({ mix }: { mix: Api["MixPlan"] }) {
 
 /** The longest wait, and what goes off soonest. */
 function PortionFigures({ plan }: { plan: Api["Plan"] }) {
-  const wait = [...plan.waits].sort((a, b) => b.route.sandFromMin - a.route.sandFromMin)[0];
+  const wait = [...plan.waits].sort((a, b) => (b.route.sandFromMin ?? 0) - (a.route.sandFromMin ?? 0))[0];
   const hurried = plan.portions.filter((p) => p.workMin > 0).sort((a, b) => a.workMin - b.workMin)[0];
   const most = hurried ?? plan.portions[0];
   return (
     <>
-      {wait && <Big waits label={wait.title} value={minutes(wait.route.sandFromMin)} note={wait.material} />}
+      {wait && <Big waits label={wait.title} value={minutes(wait.route.sandFromMin ?? 0)} note={wait.material} />}
       {hurried && (
         <Big
           label={`${hurried.title}: work time`}

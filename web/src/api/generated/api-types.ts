@@ -934,6 +934,8 @@ export interface components {
             /** Format: double */
             most: number;
             /** Format: double */
+            perMl: number;
+            /** Format: double */
             perMm: number;
         };
         AgainView: {
@@ -1297,7 +1299,7 @@ export interface components {
             /** Format: double */
             rampMin: number;
             /** Format: double */
-            sandFromMin: number;
+            sandFromMin?: number;
         };
         EditMade: {
             /** @enum {string} */
@@ -1323,7 +1325,7 @@ export interface components {
             kind?: "START" | "CLOCK" | "DONE" | "GATE" | "READING" | "NOTE" | "UNDO" | "AMEND" | "TAKE" | "SIGN" | "PICTURE" | "SCRAP" | "PLAN" | "END" | "AGAINST";
             logged?: boolean;
             /** @enum {string} */
-            quantity?: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
+            quantity?: "DEPTH_MM" | "OPENING_MM" | "SPOT_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
             step?: string;
             /** Format: uuid */
             target?: string;
@@ -1462,7 +1464,7 @@ export interface components {
             branches: components["schemas"]["Branch"][];
             no: string;
             question: string;
-            reads: ("DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
+            reads: ("DEPTH_MM" | "OPENING_MM" | "SPOT_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
             yes: string;
             yesNote: string;
         };
@@ -1506,7 +1508,7 @@ export interface components {
         HousePagesView: {
             acts: components["schemas"]["HandworkView"][];
             maySign: boolean;
-            readable: ("DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
+            readable: ("DEPTH_MM" | "OPENING_MM" | "SPOT_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
             rules: components["schemas"]["PageRuleView"][];
         };
         IdentifyDraft: {
@@ -1864,7 +1866,7 @@ export interface components {
             minutes?: number;
             no?: string;
             /** @enum {string} */
-            quantity?: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
+            quantity?: "DEPTH_MM" | "OPENING_MM" | "SPOT_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
             question?: string;
             reason?: string;
             step?: string;
@@ -2129,7 +2131,7 @@ export interface components {
             /** Format: double */
             min: number;
             /** @enum {string} */
-            quantity: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
+            quantity: "DEPTH_MM" | "OPENING_MM" | "SPOT_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
             /** @enum {string} */
             sort: "DEPTH" | "TEMPERATURE" | "PLAIN";
             unit: string;
@@ -2162,7 +2164,7 @@ export interface components {
             event: string;
             logged: boolean;
             /** @enum {string} */
-            quantity: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
+            quantity: "DEPTH_MM" | "OPENING_MM" | "SPOT_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
             source: string;
             step: string;
             /** Format: double */
@@ -2193,8 +2195,6 @@ export interface components {
             materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
             /** @enum {string} */
             method: "METAL_DENT" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
-            /** Format: double */
-            minutes: number;
             name: string;
             schools: {
                 [key: string]: string;
@@ -2722,7 +2722,7 @@ export interface components {
             acts: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "AIR_IN" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY")[];
             after: string[];
             amount: string;
-            asks: ("DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
+            asks: ("DEPTH_MM" | "OPENING_MM" | "SPOT_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
             cautions: components["schemas"]["Caution"][];
             clock?: components["schemas"]["Clock"];
             detail: string;
@@ -2917,7 +2917,7 @@ export interface components {
         };
         Wanted: {
             picture: boolean;
-            readings: ("DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
+            readings: ("DEPTH_MM" | "OPENING_MM" | "SPOT_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
         };
         Watch: {
             care: boolean;
@@ -2931,7 +2931,7 @@ export interface components {
             /** Format: int32 */
             passes: number;
             /** @enum {string} */
-            quantity: "DEPTH_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
+            quantity: "DEPTH_MM" | "OPENING_MM" | "SPOT_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
             /** @enum {string} */
             sense: "AT_MOST" | "AT_LEAST" | "OVER_DEW" | "PLANNED";
             source: string;

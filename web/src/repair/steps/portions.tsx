@@ -154,10 +154,13 @@ const BY: Record<Api["DryingRoute"]["kind"], string> = {
   UV_LAMP: "UV lamp",
 };
 
+/** Minutes to sanding; a way that does not cure comes after all others. */
+const soonest = (r: Api["DryingRoute"]) => r.sandFromMin ?? Number.MAX_VALUE;
+
 /** Which way is ready first, and by how much sooner than the one that is planned. */
 export function Quickest({ routes, planned }: { routes: readonly Api["DryingRoute"][]; planned: Api["DryingRoute"] }) {
-  const first = routes.filter((r) => r.sandFromMin >= 0).sort((a, b) => a.sandFromMin - b.sandFromMin)[0];
-  const saves = first ? Math.floor(planned.sandFromMin - first.sandFromMin) : 0;
+  const first = [...routes].sort((a, b) => soonest(a) - soonest(b))[0];
+  const saves = first ? Math.floor(soonest(planned) - soonest(first)) : 0;
   if (!first || saves < 1) return null;
   return (
     <p className="mt-1">
@@ -187,7 +190,7 @@ export function WaitsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
           <div className="mt-2 grid grid-cols-[repeat(auto-fit,minmax(170px,1fr))] gap-1.5">
             {w.routes.map((r) => {
               const planned = r.kind === w.route.kind;
-              const cures = r.sandFromMin >= 0;
+              const cures = r.sandFromMin !== undefined;
               return (
                 <button
                   key={r.kind}
@@ -202,7 +205,7 @@ export function WaitsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
                     {planned ? ", planned" : ""}
                   </span>
                   <span className="n block text-20 font-semibold">
-                    {cures
+                    {r.sandFromMin !== undefined
                       ? minutes(r.sandFromMin)
                       : on.draft?.lightAt && r.kind !== "UV_LAMP"
                         ? "not then"

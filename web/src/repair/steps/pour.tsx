@@ -264,7 +264,7 @@ function Routes({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftOnScreen; f
       {mix.routes.map((r) => {
         const chosen = r.kind === mix.route.kind;
         const lamp = r.kind === "LAMP";
-        const cures = r.sandFromMin >= 0;
+        const cures = r.sandFromMin !== undefined;
         return (
           <button
             key={r.kind}
@@ -277,7 +277,7 @@ function Routes({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftOnScreen; f
             <Big
               small
               label={`${lamp ? "Under the lamp" : "In the shop's air"}${chosen ? ", planned" : ""}`}
-              value={cures ? minutes(r.sandFromMin) : "does not cure"}
+              value={r.sandFromMin !== undefined ? minutes(r.sandFromMin) : "does not cure"}
               note={
                 lamp && cures
                   ? `ramp ${Math.ceil(r.rampMin)}, hold ${Math.ceil(r.holdMin)}, cool ${Math.ceil(r.coolMin)}\u202fmin. ${r.note}`

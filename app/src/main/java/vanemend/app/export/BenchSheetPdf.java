@@ -272,7 +272,7 @@ public final class BenchSheetPdf {
                         t,
                         size,
                         w.title(),
-                        Math.round(w.route().sandFromMin()) + " min",
+                        Math.round(w.route().minutes()) + " min",
                         w.route().kind().word(),
                         w.source() + ". " + w.sign()));
         plan.pieces()

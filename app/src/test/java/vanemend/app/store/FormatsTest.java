@@ -2,11 +2,13 @@ package vanemend.app.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -14,7 +16,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.node.ObjectNode;
 import vanemend.app.TestServer;
 import vanemend.app.store.upgrade.Formats;
+import vanemend.core.cure.DryingRoute;
 import vanemend.core.method.Step;
+import vanemend.core.mix.Again;
 import vanemend.core.record.RecordFile;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.run.Replay;
@@ -134,6 +138,34 @@ class FormatsTest {
             assertThat(file.frozen().draft().damages().getFirst().film().underUm())
                     .isEqualTo(70);
         });
+    }
+
+    @Test
+    @DisplayName(
+            "records of the fifth format: a way that does not cure has no minutes; a spot was as large as its damage")
+    void recordsOfTheFifthFormat() {
+        RecordFile file = read(kept("record-5-dent-filler-putty.json"));
+        Check check = new Check();
+        file.check(check);
+        assertThat(check.problems()).isEmpty();
+        RunState state = Replay.of(file.frozen().plan(), file.events(), LATER);
+        assertThat(state.ignored()).isEmpty();
+        assertThat(state.finishedAt()).isPresent();
+        assertThat(RepairRecord.of(file.frozen(), file.events(), LATER).used()).isNotEmpty();
+        Again again = file.frozen().plan().mix("filler").pour().again().orElseThrow();
+        assertThat(again.amount(1, OptionalDouble.of(20))).isEqualTo(again.amount(1));
+        Json json = TestServer.bean(Json.class);
+        ObjectNode tree = json.tree(kept("record-5-dent-filler-putty.json"));
+        ((ObjectNode) tree.at("/frozen/workup/plan/mixes/0/routes/1")).put("sandFromMin", -1);
+        Formats.record(tree);
+        assertThat(json.read(tree, RecordFile.class)
+                        .frozen()
+                        .plan()
+                        .mixes()
+                        .getFirst()
+                        .routes())
+                .extracting(r -> r.kind(), r -> r.cures())
+                .containsExactly(tuple(DryingRoute.Kind.AIR, true), tuple(DryingRoute.Kind.LAMP, false));
     }
 
     @Test

@@ -1,5 +1,6 @@
 package vanemend.core.cure;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
@@ -8,7 +9,7 @@ import vanemend.core.trade.TradeBook;
  * One way to get from spread to sanded.
  *
  * @param kind air or lamp
- * @param sandFromMin minutes from spread to sanding; negative where it does not cure this way
+ * @param sandFromMin minutes from spread to sanding; empty where it does not cure this way
  * @param rampMin to reach temperature
  * @param holdMin at temperature
  * @param coolMin down to 30 °C
@@ -16,7 +17,13 @@ import vanemend.core.trade.TradeBook;
  * @param note in words
  */
 public record DryingRoute(
-        Kind kind, double sandFromMin, double rampMin, double holdMin, double coolMin, double peakC, String note) {
+        Kind kind,
+        Optional<Double> sandFromMin,
+        double rampMin,
+        double holdMin,
+        double coolMin,
+        double peakC,
+        String note) {
     /** Ways to dry. */
     public enum Kind {
         AIR("in air"),
@@ -48,20 +55,25 @@ public record DryingRoute(
 
     /** Whether it cures this way today. */
     public boolean cures() {
-        return sandFromMin >= 0;
+        return sandFromMin.isPresent();
+    }
+
+    /** Minutes from spread to sanding, of a way that cures. */
+    public double minutes() {
+        return sandFromMin.orElseThrow(() -> new IllegalStateException("it does not cure " + kind.word()));
+    }
+
+    private static DryingRoute never(Kind kind, double airC, String note) {
+        return new DryingRoute(kind, Optional.empty(), 0, 0, 0, airC, note);
     }
 
     /** Left in the shop's air. */
     public static DryingRoute air(CureLaw law, double airC, double peroxideFactor) {
         OptionalDouble min = law.sandMinAt(airC, peroxideFactor);
         return min.isPresent()
-                ? new DryingRoute(Kind.AIR, min.getAsDouble(), 0, min.getAsDouble(), 0, airC, "")
-                : new DryingRoute(
+                ? new DryingRoute(Kind.AIR, Optional.of(min.getAsDouble()), 0, min.getAsDouble(), 0, airC, "")
+                : never(
                         Kind.AIR,
-                        -1,
-                        0,
-                        0,
-                        0,
                         airC,
                         !law.speaksOf(airC)
                                 ? "Its label gives no time near " + Text.of(airC, "°C") + ": warm it as the label says."
@@ -80,7 +92,7 @@ public record DryingRoute(
     public static DryingRoute heated(
             Kind kind, CureLaw law, double airC, double peroxideFactor, double tauMin, double plateauC) {
         if (airC >= plateauC - NEAR_K) {
-            return new DryingRoute(kind, -1, 0, 0, 0, airC, "The shop is as warm as that would be.");
+            return never(kind, airC, "The shop is as warm as that would be.");
         }
         double wanted = law.sandMin() * peroxideFactor;
         double ramp = rampMin(airC, tauMin, plateauC);
@@ -99,7 +111,7 @@ public record DryingRoute(
         }
         double worth = law.worth(plateauC - NEAR_K);
         if (age < wanted && worth == 0) {
-            return new DryingRoute(kind, -1, 0, 0, 0, airC, "Too cold to cure, warmed or not.");
+            return never(kind, airC, "Too cold to cure, warmed or not.");
         }
         double hold = age < wanted ? (wanted - age) / worth : 0;
         double up = Math.min(on, ramp);
@@ -110,7 +122,7 @@ public record DryingRoute(
     public static DryingRoute held(
             Kind kind, CureLaw law, double airC, double tauMin, double plateauC, double heldMin) {
         return airC >= plateauC - NEAR_K
-                ? new DryingRoute(kind, -1, 0, 0, 0, airC, "The shop is as warm as that would be.")
+                ? never(kind, airC, "The shop is as warm as that would be.")
                 : cooled(kind, law, airC, tauMin, plateauC, rampMin(airC, tauMin, plateauC), heldMin);
     }
 
@@ -129,7 +141,7 @@ public record DryingRoute(
         double down = airC >= cool || hottest <= cool ? 0 : tauMin * Math.log((hottest - airC) / (cool - airC));
         return new DryingRoute(
                 kind,
-                ramp + hold + down,
+                Optional.of(ramp + hold + down),
                 ramp,
                 hold,
                 down,
@@ -141,7 +153,7 @@ public record DryingRoute(
     /** A route that takes {@code minutes} without warming the part; not a number where it does not cure. */
     public static DryingRoute still(Kind kind, double minutes, double airC, String note) {
         return Double.isNaN(minutes)
-                ? new DryingRoute(kind, -1, 0, 0, 0, airC, note)
-                : new DryingRoute(kind, minutes, 0, minutes, 0, airC, note);
+                ? never(kind, airC, note)
+                : new DryingRoute(kind, Optional.of(minutes), 0, minutes, 0, airC, note);
     }
 }

@@ -97,8 +97,24 @@ public record DamageDraft(
                         new FilmDraft(film.peakUm(), totalUm, film.underUm(), film.gauge()));
     }
 
+    /** A copy of a rust hole as it is now, cut back: {@code length} by {@code width}, with no rust past it. */
+    public DamageDraft cutBack(Double length, Double width) {
+        return copy(length, width, angleDeg, depthMm, injury, film, 0.0);
+    }
+
     private DamageDraft copy(
             Double length, Double width, Double angle, Double depth, InjuryDraft end, FilmDraft readings) {
+        return copy(length, width, angle, depth, end, readings, rustPastMm);
+    }
+
+    private DamageDraft copy(
+            Double length,
+            Double width,
+            Double angle,
+            Double depth,
+            InjuryDraft end,
+            FilmDraft readings,
+            Double rustPast) {
         return new DamageDraft(
                 kind,
                 xMm,
@@ -112,7 +128,7 @@ public record DamageDraft(
                 through,
                 ends,
                 fromChip,
-                rustPastMm,
+                rustPast,
                 soundMm,
                 pieceKept,
                 groundBelow,

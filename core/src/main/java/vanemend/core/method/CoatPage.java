@@ -39,7 +39,7 @@ public abstract class CoatPage extends GatePage {
                 .layer(promoterLayer(role))
                 .material(name(role))
                 .portion(portion)
-                .active(TradeBook.value("minutes.promote"))
+                .active(hands("minutes.promote", zone))
                 .caution("spray")
                 .acts(on);
     }
@@ -87,7 +87,7 @@ public abstract class CoatPage extends GatePage {
                         step("warm", Kind.DO, "Warm the part, wipe it dry")
                                 .detail("Gently, below its heat limit; or wait until the shop is drier.")
                                 .zone(zone)
-                                .active(TradeBook.value("minutes.wipe"))
+                                .active(hands("minutes.wipe", zone))
                                 .caution("lamp"))));
         return List.of(look(
                         "dew",

@@ -3,6 +3,7 @@ package vanemend.core.method;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import vanemend.core.cure.Wait;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
@@ -101,7 +102,7 @@ public abstract class MethodPage extends CoatPage {
                 .detail(detail)
                 .zone(zone)
                 .material(name(Role.CLEAN))
-                .active(TradeBook.value("minutes.wipe"))
+                .active(hands("minutes.wipe", zone))
                 .caution("solvent")
                 .acts(Act.CLEAN);
     }
@@ -115,7 +116,7 @@ public abstract class MethodPage extends CoatPage {
         return step(id, Kind.DO, "Dust off")
                 .detail(how)
                 .zone(zone)
-                .active(TradeBook.value("minutes.wipe"))
+                .active(hands("minutes.wipe", zone))
                 .caution("solvent")
                 .acts(Act.WIPE_AGAIN);
     }
@@ -212,6 +213,31 @@ public abstract class MethodPage extends CoatPage {
     /** What one of several goes lays, in words; empty where all are alike. */
     protected interface OfGo {
         String said(int go, int goes);
+    }
+
+    /** Which of {@code cloths} each go lays: they are shared out among the goes, with material under the first and over the last. */
+    protected static OfGo cloths(int cloths) {
+        return (go, goes) -> {
+            List<Integer> now = new ArrayList<>();
+            int before = 0;
+            for (int c = 1; c <= cloths; c++) {
+                long in = Math.max(1, Math.round((double) c * goes / (cloths + 1)));
+                if (in == go) {
+                    now.add(c);
+                }
+                before += in < go ? 1 : 0;
+            }
+            if (now.isEmpty()) {
+                return before == 0
+                        ? "Under the cloth. "
+                        : before < cloths ? "Between the cloths. " : "Over the cloth. ";
+            }
+            String which = now.stream().map(String::valueOf).collect(Collectors.joining(" and "));
+            return (cloths == 1
+                            ? "The cloth goes"
+                            : "Cloth " + which + " of " + cloths + (now.size() > 1 ? " go" : " goes"))
+                    + " into this one. ";
+        };
     }
 
     /** As above; {@code of} says what each go lays where there are several. */
@@ -341,7 +367,7 @@ public abstract class MethodPage extends CoatPage {
         add(step("ready", Kind.DO, title)
                 .detail(detail + " " + TradeBook.shipped().closing())
                 .zone(Zone.Kind.CLEAN)
-                .active(TradeBook.value("minutes.wipe"))
+                .active(hands("minutes.wipe", Zone.Kind.CLEAN))
                 .acts(Act.READY));
     }
 

@@ -35,6 +35,21 @@ public abstract class MixingPage {
         return kit.job().house();
     }
 
+    /** Hands-on minutes of one pass over {@code zone}: see {@link #hands(String, Zone.Kind, double)}. */
+    protected double hands(String valueId, Zone.Kind zone) {
+        return hands(valueId, zone, 1);
+    }
+
+    /**
+     * Hands-on minutes of {@code passes} over {@code zone}, min: setting up once, then each pass at the book's rate per 100 cm²; at
+     * least one.
+     */
+    protected double hands(String valueId, Zone.Kind zone, double passes) {
+        double rate = TradeBook.value(valueId + ".per-100cm2");
+        double min = TradeBook.value(valueId) + passes * rate * kit.footprint().areaMm2(zone) / 100 / 100;
+        return Math.max(1, min);
+    }
+
     /** What is taken from the shelf. */
     protected StackChoice stack() {
         return kit.job().stack();
@@ -127,7 +142,7 @@ public abstract class MixingPage {
     /** A mix of a rework: its amount follows the depth that is read. */
     protected StepBuilder mixingAgain(MixPlan mix, Zone.Kind zone) {
         StepBuilder b =
-                mixing(mix, "mix", "", zone).amount(said(mix)).figure("").asks(Quantity.DEPTH_MM);
+                mixing(mix, "mix", "", zone).amount(said(mix)).figure("").asks(Quantity.DEPTH_MM, Quantity.SPOT_MM);
         return creamAcross()
                 ? b.detail(
                         "Filler first, spread to a flat puddle; then a bead of cream across it, weighed all the same."
@@ -195,7 +210,7 @@ public abstract class MixingPage {
                 .clock(
                         Clock.Kind.FROM,
                         "Sand from",
-                        route.sandFromMin(),
+                        route.minutes(),
                         lamp
                                 ? "ramp, hold and cool"
                                 : "label " + Text.of(Math.round(mix.law().sandMin()), "min") + " at "

@@ -69,19 +69,19 @@ public final class StepBuilder {
         return this;
     }
 
-    /** Asks for the depth here: a second round then takes as much as that hollow needs. */
     /** Puts {@code s} before what is said already. */
     public StepBuilder detailFirst(String s) {
         return detail(s + text.getOrDefault("detail", ""));
     }
 
+    /** Asks for depth and size of a spot here: a second round then takes as much as that hollow needs. */
     public StepBuilder howDeep() {
         String how = text.getOrDefault("detail", "");
         return detail(
                         kind == Kind.GATE
-                                ? how + " A low spot: read how deep, the amount follows."
-                                : "Read how deep it is: the amount follows. " + how)
-                .asks(Quantity.DEPTH_MM);
+                                ? how + " A low spot: read how deep and how far across, the amount follows."
+                                : "Read how deep it is, how far across: the amount follows. " + how)
+                .asks(Quantity.DEPTH_MM, Quantity.SPOT_MM);
     }
 
     public StepBuilder layer(String s) {
@@ -136,7 +136,7 @@ public final class StepBuilder {
 
     /** The clock of a wait of the plan. */
     public StepBuilder clock(String label, Wait w) {
-        clock = Optional.of(new Clock(Clock.Kind.FROM, label, w.route().sandFromMin(), w.source(), w.id()));
+        clock = Optional.of(new Clock(Clock.Kind.FROM, label, w.route().minutes(), w.source(), w.id()));
         return this;
     }
 

@@ -73,6 +73,12 @@ public record Watch(
                 id, q, Sense.PLANNED, value, Weight.OTHER, false, "", mix, 1, title, follows, "", Optional.empty());
     }
 
+    /** As far as the plan reaches, and no further: past {@code value} another plan is needed. */
+    public static Watch reach(String id, Quantity q, double value, String title, String follows) {
+        return new Watch(
+                id, q, Sense.AT_MOST, value, Weight.STOP, false, "", "", 1, title, follows, "", Optional.empty());
+    }
+
     /** A copy that a lead may go against. */
     public Watch ofCare() {
         return new Watch(id, quantity, sense, limit, weight, true, loop, mix, passes, title, follows, source, of);

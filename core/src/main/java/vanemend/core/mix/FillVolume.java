@@ -28,7 +28,7 @@ public record FillVolume(double hollowMl, double coatsMl, double proudMl, double
      */
     public Again again(double mlPerMm, double share) {
         double with = onPartMl() > 0 ? totalMl() / onPartMl() : 1;
-        return new Again((proudMl + skimMl) * share * with, mlPerMm * with, 0, Double.MAX_VALUE);
+        return new Again((proudMl + skimMl) * share * with, mlPerMm * with, with, 0, Double.MAX_VALUE);
     }
 
     /**

@@ -1,5 +1,6 @@
 package vanemend.core.mix;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import vanemend.core.trade.Check;
@@ -51,7 +52,7 @@ public record Portion(
     /** A copy whose second round takes {@code mL}; what comes out of a cartridge then needs a fresh mixer, purged first. */
     public Portion again(Again ml) {
         double waste = form == Form.CARTRIDGE ? Portions.perMixerMl() : 0;
-        Again with = new Again(ml.coat() + waste, ml.perMm(), 1, Double.MAX_VALUE);
+        Again with = new Again(ml.coat() + waste, ml.perMm(), ml.perMl(), 1, Double.MAX_VALUE);
         return new Portion(
                 id,
                 title,
@@ -68,6 +69,28 @@ public record Portion(
                 spreadMin,
                 notes,
                 Optional.of(with));
+    }
+
+    /** A copy that also says {@code more}. */
+    public Portion noting(String more) {
+        List<String> all = new ArrayList<>(notes);
+        all.add(more);
+        return new Portion(
+                id,
+                title,
+                form,
+                material,
+                itemId,
+                lot,
+                needed,
+                unit,
+                figures,
+                batches,
+                workMin,
+                onPartByMin,
+                spreadMin,
+                List.copyOf(all),
+                again);
     }
 
     /** How a material is dispensed. */

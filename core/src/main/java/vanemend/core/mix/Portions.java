@@ -248,12 +248,24 @@ public final class Portions {
         List<String> notes = new ArrayList<>();
         double ml = on;
         if (form == Form.SPRAYED) {
-            String transfer = item.materialClass().chemistry().isMixed() ? "coat.transfer.gun" : "coat.transfer.can";
+            boolean gun = byGun(item);
+            String transfer = gun ? "coat.transfer.gun" : "coat.transfer.can";
             double share = TradeBook.value(transfer);
-            ml = on / share;
+            double sprayed = on / share;
             figures.add(figure(
-                    "To spray", ml, "mL", Text.of(Math.round(share * 100), "%") + " arrives; " + source(transfer)));
-            notes.add("Never less than the gun or can needs to spray evenly: its own label.");
+                    "To spray",
+                    sprayed,
+                    "mL",
+                    Text.of(Math.round(share * 100), "%") + " arrives; " + source(transfer)));
+            ml = gun ? Math.max(sprayed, TradeBook.value("coat.least.gun")) : sprayed;
+            if (ml > sprayed) {
+                figures.add(figure("In the gun", ml, "mL", "at least; " + source("coat.least.gun")));
+                notes.add(Text.of(Math.floor(ml - sprayed), "mL") + " of it is left over: waste, unless another part is"
+                        + " sprayed in its pot life.");
+            }
+            if (!gun) {
+                notes.add("What clears the nozzle before and after a coat is not counted: the can's own label.");
+            }
         }
         return new Portion(
                 id,
@@ -271,6 +283,11 @@ public final class Portions {
                 0,
                 List.copyOf(notes),
                 Optional.empty());
+    }
+
+    /** Whether {@code item} is mixed and sprayed by a gun, not out of a can. */
+    public static boolean byGun(ShelfItem item) {
+        return item.materialClass().chemistry().isMixed();
     }
 
     /** What {@code ml} is in the unit that the shelf counts the item in; by the piece, one each coat. */

@@ -39,10 +39,7 @@ final class PlanMaker {
                 : Duration.between(job.shop().now(), draft.promisedAt()).toSeconds() / 60.0;
         List<Step> edited = draft.edits().isEmpty() ? page.steps() : PlanEdits.apply(page.steps(), draft.edits());
         List<PlannedStep> steps = Schedule.of(edited, promised);
-        double total = steps.stream()
-                .mapToDouble(s -> s.earliestMin() + Schedule.minutes(s.step()))
-                .max()
-                .orElse(0);
+        double total = Schedule.end(steps);
         return new Plan(
                 job.recipe().method(),
                 job.recipe().id(),

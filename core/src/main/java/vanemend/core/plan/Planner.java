@@ -1,24 +1,24 @@
 package vanemend.core.plan;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.BiFunction;
 import java.util.stream.Collectors;
-import vanemend.core.cure.DryingRoute;
 import vanemend.core.damage.Damage;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
 import vanemend.core.method.Conditions;
 import vanemend.core.method.Job;
 import vanemend.core.method.Laid;
-import vanemend.core.method.Layout;
-import vanemend.core.method.Methods;
 import vanemend.core.method.TimesToday;
 import vanemend.core.part.Part;
 import vanemend.core.sanding.FilmBudget;
+import vanemend.core.stack.Effort;
 import vanemend.core.stack.Matcher;
 import vanemend.core.stack.Need;
 import vanemend.core.stack.Recipe;
@@ -105,10 +105,6 @@ public final class Planner {
                 : house;
     }
 
-    private boolean lamp() {
-        return draft.drying() == DryingRoute.Kind.LAMP || draft.dryings().containsValue(DryingRoute.Kind.LAMP);
-    }
-
     private static void pane(RepairDraft.PaneDraft pane, Check check) {
         if (pane.slopeDeg() != null) {
             check.range("pane.slopeDeg", "Slope of the pane from level", pane.slopeDeg(), 0, 90, "°");
@@ -119,7 +115,6 @@ public final class Planner {
     }
 
     private Workup workup(Extent extent) {
-        double lampC = TradeBook.value("heat.lamp-plateau");
         FollowedSchools schools = FollowedSchools.of(fitting());
         Identity identity = Identity.of(part.substrate());
         TimesToday times = new TimesToday(shop.air().tempC());
@@ -132,31 +127,37 @@ public final class Planner {
                 fitting(),
                 identity.heatCapC().map(OptionalDouble::of).orElse(OptionalDouble.empty()),
                 times);
-        StackChoice stack = choose(need, extent);
-        List<String> blockers = new ArrayList<>();
-        // Laid out first: of a film the verdict judges what the plan's own papers take.
-        Optional<Job> job = Recipe.find(stack.taken())
-                .filter(r -> !damages.isEmpty())
-                .map(r -> new Job(
+        Map<String, Way> ways = new HashMap<>();
+        BiFunction<Recipe, StackChoice, Way> way = (r, s) -> ways.computeIfAbsent(
+                r.id(),
+                id -> Way.of(new Job(
                         shop,
                         schools.taking(r.schools()),
                         part,
                         damages,
-                        stack,
+                        s,
                         r,
                         identity.heatCapC(),
                         times,
-                        draft.wishes()));
-        Optional<Layout> layout = job.map(j -> Methods.of(j.recipe().method()).layOut(j, blockers));
+                        draft.wishes())));
+        StackChoice stack = choose(
+                need,
+                extent,
+                (r, s) -> damages.isEmpty() ? Optional.empty() : way.apply(r, s).effort());
+        // Laid out first: of a film the verdict judges what the plan's own papers take.
+        Optional<Way> taken =
+                Recipe.find(stack.taken()).filter(r -> !damages.isEmpty()).map(r -> way.apply(r, stack));
+        Optional<Job> job = taken.map(Way::job);
+        List<String> blockers = taken.map(w -> new ArrayList<>(w.blockers())).orElseGet(ArrayList::new);
         Verdict verdict = Judge.of(new JudgedRepair(
                 part,
                 damages,
                 shop.air(),
-                lamp() ? lampC : shop.air().tempC(),
+                taken.map(Way::hottestC).orElse(shop.air().tempC()),
                 shop.today(),
                 job.map(Job::house).orElse(schools),
                 draft.overrules(),
-                layout.flatMap(Layout::film).map(FilmBudget::takenUm).orElse(0.0)));
+                taken.flatMap(Way::film).map(FilmBudget::takenUm).orElse(0.0)));
         if (!verdict.mends()) {
             verdict.findings().stream()
                     .filter(f -> f.bears() && f.outcome().compareTo(Verdict.Outcome.LIMITS) > 0)
@@ -164,7 +165,9 @@ public final class Planner {
                             blockers.add(f.outcome().word() + ": " + f.title().toLowerCase(Locale.ROOT) + ". "
                                     + (f.change().isEmpty() ? f.reason() : f.change())));
         }
-        blockers.addAll(stack.missing());
+        if (taken.isEmpty()) {
+            blockers.addAll(stack.missing());
+        }
         if (stack.taken().isEmpty()) {
             blockers.add(stack.fillNote());
         }
@@ -182,9 +185,10 @@ public final class Planner {
                     Optional.empty(),
                     blockers);
         }
-        Laid laid = layout.orElseThrow().laid();
+        Laid laid = taken.orElseThrow().laid();
         Optional<Plan> plan = blockers.isEmpty()
-                ? Optional.of(new PlanMaker(job.orElseThrow(), draft, extent).plan(layout.orElseThrow(), laid))
+                ? Optional.of(new PlanMaker(job.orElseThrow(), draft, extent)
+                        .plan(taken.get().layout(), laid))
                 : Optional.empty();
         return workup(laid.mark(), identity, verdict, stack, Drawings.of(part, damages, laid), plan, blockers);
     }
@@ -210,11 +214,11 @@ public final class Planner {
                 List.copyOf(blockers));
     }
 
-    private StackChoice choose(Need need, Extent extent) {
+    private StackChoice choose(Need need, Extent extent, Effort.Planned planned) {
         Optional<String> taken = Optional.ofNullable(draft.recipe());
         return switch (extent) {
-            case WHOLE -> Matcher.choose(need, shop.shelf(), draft.pins(), taken);
-            case SKETCH -> Matcher.brief(need, shop.shelf(), draft.pins(), taken);
+            case WHOLE -> Matcher.choose(need, shop.shelf(), draft.pins(), taken, planned);
+            case SKETCH -> Matcher.brief(need, shop.shelf(), draft.pins(), taken, planned);
         };
     }
 }

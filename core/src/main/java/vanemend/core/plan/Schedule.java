@@ -18,6 +18,14 @@ public final class Schedule {
         return s.activeMin() + s.waitMin();
     }
 
+    /** When the last of {@code steps} ends, minutes from the start. */
+    static double end(List<PlannedStep> steps) {
+        return steps.stream()
+                .mapToDouble(s -> s.earliestMin() + minutes(s.step()))
+                .max()
+                .orElse(0);
+    }
+
     /**
      * Steps with their times.
      *

@@ -21,9 +21,12 @@ import vanemend.core.trade.Check;
 public record RecordFile(
         String format, UUID repair, FrozenPlan frozen, List<FrozenPlan> anew, List<BenchEvent> events) {
     /** Name and version of the format. */
-    public static final String FORMAT = "vane-mend-record-5";
+    public static final String FORMAT = "vane-mend-record-6";
 
     /** The fourth format, which is still read: it had the clear beside a run, not what a gauge shows. */
+    public static final String FORMAT_5 = "vane-mend-record-5";
+
+    /** The fifth format, which is still read: a way that does not cure said so by a negative number. */
     public static final String FORMAT_4 = "vane-mend-record-4";
 
     /** The third format, which is still read: its runs know no stop that holds. */

@@ -262,7 +262,7 @@ public record Clocks(Plan plan, List<Reading> readings) {
         EquivalentAge age = age(mix.law(), start, when);
         double needed = mix.law().sandMin() * factor.getAsDouble();
         if (age.readings().isEmpty() && mix.route().kind() == DryingRoute.Kind.LAMP) {
-            double share = minutes(start, when) / mix.route().sandFromMin();
+            double share = minutes(start, when) / mix.route().minutes();
             return Optional.of(new CureAt(Math.min(1, share) * needed, needed));
         }
         return Optional.of(new CureAt(age.at(Math.max(0, minutes(start, when))), needed));

@@ -1,6 +1,7 @@
 package vanemend.core.run;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import vanemend.core.damage.Damage;
@@ -10,6 +11,7 @@ import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.TradeBook;
 
 /** What the bench has found out by now, put into the draft that a plan is made anew from. */
 public final class Known {
@@ -17,7 +19,8 @@ public final class Known {
 
     /**
      * {@code draft} with what was read: the depth of each dent where each was read by itself, else that of the deepest, the others in
-     * proportion, since the gauge stands at the deepest place; angle and size in an injury; the film beside a run.
+     * proportion, since the gauge stands at the deepest place; angle and size in an injury; the film beside a run;
+     * how wide the widest rust hole is open.
      *
      * @param plan that was worked by
      */
@@ -35,6 +38,10 @@ public final class Known {
         Optional<Double> angle = last(readings, Quantity.ANGLE_DEG);
         Optional<Double> across = last(readings, Quantity.INJURY_MM);
         Optional<Double> film = last(readings, Quantity.FILM_UM);
+        Optional<Double> opening = last(readings, Quantity.OPENING_MM);
+        Optional<DamageDraft> widest = damages.stream()
+                .filter(d -> d.kind() == Damage.Kind.RUST_HOLE && d.lengthMm() != null && d.widthMm() != null)
+                .max(Comparator.comparingDouble(d -> Math.max(d.lengthMm(), d.widthMm())));
         return draft.damaged(damages.stream()
                 .map(d -> {
                     if (dent(d)) {
@@ -47,9 +54,19 @@ public final class Known {
                         return across.map(mm -> slanted.sized(mm, slanted.widthMm() == null ? null : mm))
                                 .orElse(slanted);
                     }
+                    if (widest.filter(w -> w == d).isPresent()) {
+                        return opening.map(mm -> opened(d, mm)).orElse(d);
+                    }
                     return d.kind() == Damage.Kind.RUN ? film.map(d::beside).orElse(d) : d;
                 })
                 .toList());
+    }
+
+    /** What is open is the hole, with the margin that is cut into sound metal: it grew by as much both ways. */
+    private static DamageDraft opened(DamageDraft d, double acrossMm) {
+        double hole = Math.max(1, acrossMm - 2 * TradeBook.value("rust.cut-margin"));
+        double grew = hole - Math.max(d.lengthMm(), d.widthMm());
+        return d.cutBack(tenth(Math.max(1, d.lengthMm() + grew)), tenth(Math.max(1, d.widthMm() + grew)));
     }
 
     /** The depths that were read dent by dent, each in its own. */

@@ -2,6 +2,7 @@ package vanemend.core.run;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import vanemend.core.method.Gate;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
@@ -37,18 +38,28 @@ public record Rework(RunStepId gate, String answer, String path) {
      * take a coat, unless a depth was read all the same.
      */
     public Optional<Double> depthMm(List<RunState.Reading> readings) {
+        return read(Quantity.DEPTH_MM, readings)
+                .or(() -> answer.equals(Gate.PINHOLES) ? Optional.of(0.0) : Optional.empty());
+    }
+
+    /** How far across the spot is at its widest, mm; empty where it was not read, so that it counts as large as the damage. */
+    private OptionalDouble acrossMm(List<RunState.Reading> readings) {
+        return read(Quantity.SPOT_MM, readings).map(OptionalDouble::of).orElse(OptionalDouble.empty());
+    }
+
+    private Optional<Double> read(Quantity quantity, List<RunState.Reading> readings) {
         String asked = gate.text();
         return readings.reversed().stream()
-                .filter(r -> r.quantity() == Quantity.DEPTH_MM)
+                .filter(r -> r.quantity() == quantity)
                 .filter(r -> r.step().equals(asked) || r.step().startsWith(path))
                 .findFirst()
-                .map(RunState.Reading::value)
-                .or(() -> answer.equals(Gate.PINHOLES) ? Optional.of(0.0) : Optional.empty());
+                .map(RunState.Reading::value);
     }
 
     /** How much {@code again} makes of what was read for the step {@code id}; empty outside rework and where no depth is known. */
     public static Optional<Double> amount(RunStepId id, Optional<Again> again, List<RunState.Reading> readings) {
-        return of(id).flatMap(r -> r.depthMm(readings)).flatMap(mm -> again.map(a -> a.amount(mm)));
+        return of(id).flatMap(r ->
+                r.depthMm(readings).flatMap(mm -> again.map(a -> a.amount(mm, r.acrossMm(readings)))));
     }
 
     /** Filler to weigh for {@code mix} at {@code id}, g: as planned, in rework or after a depth that was read as much as that takes. */
@@ -61,8 +72,10 @@ public record Rework(RunStepId gate, String answer, String path) {
     /** Whether what was read for {@code mix} at {@code id} takes more than can be spread in time. */
     static boolean inRounds(Plan plan, RunStepId id, MixPlan mix, List<RunState.Reading> readings) {
         Optional<Again> again = mix.pour().again();
-        return of(id).flatMap(r -> r.depthMm(readings))
-                        .filter(mm -> again.filter(a -> a.inRounds(mm)).isPresent())
+        return of(id).filter(r -> r.depthMm(readings)
+                                .filter(mm -> again.filter(a -> a.inRounds(mm, r.acrossMm(readings)))
+                                        .isPresent())
+                                .isPresent())
                         .isPresent()
                 || deeper(plan, id, mix, readings)
                         .filter(g -> g > within(mix, g) + 1e-9)

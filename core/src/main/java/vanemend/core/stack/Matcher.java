@@ -54,12 +54,14 @@ public final class Matcher {
     private final Map<String, List<ShelfItem>> byClass;
     private final List<ShelfItem> shelf;
     private final Map<Role, String> pins;
+    private final Effort.Planned planned;
 
     /** The ways that fit, each built, by recipe. */
     private final Map<String, Built> built = new LinkedHashMap<>();
 
-    private Matcher(Need need, List<ShelfItem> shelf, Map<Role, String> pins) {
+    private Matcher(Need need, List<ShelfItem> shelf, Map<Role, String> pins, Effort.Planned planned) {
         this.need = need;
+        this.planned = planned;
         this.filter = new ItemFilter(need);
         this.shelf = shelf;
         this.pins = pins;
@@ -68,21 +70,27 @@ public final class Matcher {
 
     /**
      * The stacks for {@code need}; {@code pins} holds item ids the technician chose, by role, {@code taken} the recipe the
-     * technician took, empty for the best.
+     * technician took, empty for the best; {@code planned} tells what each way takes.
      */
-    public static StackChoice choose(Need need, List<ShelfItem> shelf, Map<Role, String> pins, Optional<String> taken) {
-        Matcher m = new Matcher(need, shelf, pins);
+    public static StackChoice choose(
+            Need need, List<ShelfItem> shelf, Map<Role, String> pins, Optional<String> taken, Effort.Planned planned) {
+        Matcher m = new Matcher(need, shelf, pins, planned);
         StackChoice chosen = m.chosen(taken);
         return chosen.explained(m.ruledOut(m.built.values()), m.rejectedClasses(m.built.values()));
     }
 
     /** The match as it is shown while typing: without why the rest of the shelf was not chosen. */
-    public static StackChoice brief(Need need, List<ShelfItem> shelf, Map<Role, String> pins, Optional<String> taken) {
-        return new Matcher(need, shelf, pins).chosen(taken).sketch();
+    public static StackChoice brief(
+            Need need, List<ShelfItem> shelf, Map<Role, String> pins, Optional<String> taken, Effort.Planned planned) {
+        return new Matcher(need, shelf, pins, planned).chosen(taken).sketch();
     }
 
     /** A recipe with its lines; what it lacks is in them. */
     private record Built(Recipe recipe, List<StackLine> lines) {
+        boolean alone() {
+            return recipe.when().contains(Recipe.When.PUTTY_ALONE);
+        }
+
         List<String> missing() {
             return lines.stream()
                     .map(StackLine::missing)
@@ -118,29 +126,45 @@ public final class Matcher {
                     why -> rejected.add(new RuledOutWay(r.id(), named(r), "metal-shallow", why)),
                     () -> built.put(r.id(), b));
         }
-        List<RankedStack> ranked = Score.rank(
-                need,
-                built.values().stream()
-                        .map(b -> new Score.Entry(b.recipe(), b.lines(), b.missing(), pinsUsed(b)))
-                        .toList());
-        String first = taken.filter(built::containsKey)
-                .orElse(ranked.isEmpty() ? "" : ranked.getFirst().recipe());
-        Built chosen = built.get(first);
         List<ShelfItem> papers = shelf.stream()
                 .filter(i -> i.materialClass().role() == Role.PAPER)
                 .filter(i -> filter.anywhere(i).isEmpty())
                 .toList();
-        boolean alone = chosen != null && chosen.recipe().when().contains(Recipe.When.PUTTY_ALONE);
+        List<RankedStack> ranked = Score.rank(
+                need,
+                built.values().stream()
+                        .map(b -> new Score.Entry(b.recipe(), b.lines(), b.missing(), pinsUsed(b), effort(b, papers)))
+                        .toList());
+        String first = taken.filter(built::containsKey)
+                .orElse(ranked.isEmpty() ? "" : ranked.getFirst().recipe());
+        Built chosen = built.get(first);
         return new StackChoice(
                 chosen == null ? List.of() : chosen.lines(),
                 papers,
                 List.of(),
-                alone,
-                chosen == null ? nothing(kinds) : note(chosen, alone),
+                chosen != null && chosen.alone(),
+                chosen == null ? nothing(kinds) : note(chosen),
                 first,
                 ranked,
                 List.copyOf(rejected),
                 List.of());
+    }
+
+    private Optional<Effort> effort(Built b, List<ShelfItem> papers) {
+        return b.missing().isEmpty()
+                ? planned.of(
+                        b.recipe(),
+                        new StackChoice(
+                                b.lines(),
+                                papers,
+                                List.of(),
+                                b.alone(),
+                                "",
+                                b.recipe().id(),
+                                List.of(),
+                                List.of(),
+                                List.of()))
+                : Optional.empty();
     }
 
     private static String named(Recipe r) {
@@ -178,7 +202,7 @@ public final class Matcher {
             return Optional.empty();
         }
         boolean alone = need.puttyAlone(b.item(Role.FINISH));
-        if (b.recipe().when().contains(Recipe.When.PUTTY_ALONE) && !alone) {
+        if (b.alone() && !alone) {
             return Optional.of(Recipe.When.PUTTY_ALONE.otherwise());
         }
         if (b.recipe().when().contains(Recipe.When.NOT_PUTTY_ALONE) && alone) {
@@ -349,7 +373,7 @@ public final class Matcher {
         return (int) b.lines().stream().filter(StackLine::pinned).count();
     }
 
-    private String note(Built b, boolean alone) {
+    private String note(Built b) {
         if (b.recipe().method() != MethodId.METAL_DENT) {
             return b.recipe().title() + ": "
                     + b.recipe().name().substring(0, 1).toLowerCase(Locale.ROOT)
@@ -358,7 +382,7 @@ public final class Matcher {
         double shallow = Limits.rule("metal-shallow").upTo().orElseThrow();
         String depth = Text.of(need.deepestMm(), "mm");
         Optional<ShelfItem> putty = b.item(Role.FINISH);
-        if (alone) {
+        if (b.alone()) {
             return depth + " deep: under " + Text.of(shallow, "mm") + ", putty alone.";
         }
         if (need.deepestMm() < shallow && putty.isPresent() && need.tooWideForPutty()) {

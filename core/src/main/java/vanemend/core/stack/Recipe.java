@@ -30,7 +30,6 @@ import vanemend.core.trade.Text;
  * @param families only these; empty for all
  * @param when further conditions, all must hold
  * @param schools house rules it belongs to, option by question
- * @param minutes hands-on time, min; recalled
  * @param slots in working order
  */
 public record Recipe(
@@ -44,7 +43,6 @@ public record Recipe(
         Set<Family> families,
         Set<When> when,
         Map<String, String> schools,
-        double minutes,
         List<Slot> slots) {
 
     /** Conditions that the part and its damage must meet; each says why not where it is not met. */
@@ -189,7 +187,6 @@ public record Recipe(
                 set(row, "families", Family::valueOf),
                 set(row, "when", When::valueOf),
                 texts(row.get("schools")),
-                row.get("minutes").asDouble(),
                 from.isEmpty() ? slots(row.get("slots")) : before.get(from).slots());
     }
 

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import vanemend.core.damage.Damage;
@@ -18,7 +19,7 @@ import vanemend.core.trade.TradeBook;
 /** Scores whole stacks: eight terms from 0 to 1, weighted as the rule book says. Recalled, never shown as a measurement. */
 final class Score {
     /** A stack to score. */
-    record Entry(Recipe recipe, List<StackLine> lines, List<String> missing, int pinsUsed) {}
+    record Entry(Recipe recipe, List<StackLine> lines, List<String> missing, int pinsUsed, Optional<Effort> effort) {}
 
     private static final Set<Role> STRUCTURE = EnumSet.of(Role.BACK, Role.REINFORCE, Role.FILL, Role.SEAL);
     private static final Set<Role> SANDED = EnumSet.of(Role.BACK, Role.FILL, Role.FINISH, Role.SHIELD);
@@ -101,10 +102,6 @@ final class Score {
         double bends = bends(need);
         double flexes = mean(e, SANDED, c -> c.rated("flexibility"));
         double ease = mean(e, SANDED, c -> c.rated("ease"));
-        double wait = e.lines().stream()
-                .filter(l -> l.role() != Role.PINHOLE)
-                .mapToDouble(l -> l.chosen().map(Candidate::waitMin).orElse(0.0))
-                .sum();
         double cheap = mean(e, EnumSet.allOf(Role.class), c -> c.rated("cheap"));
         long chosen = e.lines().stream().filter(l -> l.chosen().isPresent()).count();
         long low = e.lines().stream()
@@ -124,12 +121,8 @@ final class Score {
                         1 - Math.abs(bends - flexes),
                         percent(flexes) + ", the part " + percent(bends)),
                 term("sanding", "Sanding", ease, percent(ease) + " easy"),
-                term("elapsed", "Waiting", 60 / (60 + wait), Text.of(Math.round(Math.ceil(wait)), "min") + " of waits"),
-                term(
-                        "hands-on",
-                        "Hands on",
-                        45 / (45 + e.recipe().minutes()),
-                        Text.of(e.recipe().minutes(), "min")),
+                time(e, "elapsed", "Waiting", Effort::freeMin, 60, " with hands free"),
+                time(e, "hands-on", "Hands on", Effort::handsMin, 45, ""),
                 term("cost", "Cost", cheap, percent(cheap) + " cheap"),
                 term("stock", "Stock", chosen == 0 ? 0 : 1 - (double) low / chosen, low == 0 ? "ample" : low + " low"),
                 term("house", "House rule", follows, follows == 1 ? "the house's own" : "another school"));
@@ -137,6 +130,16 @@ final class Score {
 
     private static RankedStack.ScoreTerm term(String id, String word, double value, String said) {
         return new RankedStack.ScoreTerm(id, word, TradeBook.value("score." + id), value, said);
+    }
+
+    /** A time of the way's own plan, worth a half at {@code half} minutes; nothing where it cannot be planned yet. */
+    private static RankedStack.ScoreTerm time(
+            Entry e, String id, String word, ToDoubleFunction<Effort> of, double half, String more) {
+        if (e.effort().isEmpty()) {
+            return term(id, word, 0, "not known: it cannot be planned yet");
+        }
+        double min = of.applyAsDouble(e.effort().get());
+        return term(id, word, half / (half + min), Text.of(Math.round(Math.ceil(min - 1e-9)), "min") + more);
     }
 
     private static String percent(double share) {

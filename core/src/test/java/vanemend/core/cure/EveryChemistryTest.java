@@ -174,7 +174,7 @@ class EveryChemistryTest {
         DryingRoute oven = DryingRoute.heated(DryingRoute.Kind.OVEN, law, 18, 1, 9, 60);
         DryingRoute lamp = DryingRoute.heated(DryingRoute.Kind.LAMP, law, 18, 1, 9, 82);
         assertThat(lamp.holdMin()).isLessThan(oven.holdMin());
-        assertThat(oven.sandFromMin()).isCloseTo(oven.rampMin() + oven.holdMin() + oven.coolMin(), within(1e-9));
+        assertThat(oven.minutes()).isCloseTo(oven.rampMin() + oven.holdMin() + oven.coolMin(), within(1e-9));
         assertThat(Text.plain(oven.note())).contains("60 °C").contains("90 °C");
         assertThat(DryingRoute.air(law, 9, 1).cures()).isFalse();
         assertThat(Text.plain(DryingRoute.air(law, 9, 1).note())).contains("Does not cure below 10 °C");

@@ -175,16 +175,14 @@ class PublishedCureTest {
         CureLaw law = CureLaw.of(TestShop.mix("f", "body-filler", 5, new LabelTime(21, 15)));
         DryingRoute lamp = DryingRoute.heated(DryingRoute.Kind.LAMP, law, 21, 1, tau, 45);
         assertThat(lamp.rampMin() + lamp.holdMin()).isCloseTo(reached, within(0.05));
-        assertThat(lamp.sandFromMin()).isCloseTo(cold, within(0.05));
-        assertThat(lamp.sandFromMin()).isCloseTo(lamp.rampMin() + lamp.holdMin() + lamp.coolMin(), within(1e-9));
+        assertThat(lamp.minutes()).isCloseTo(cold, within(0.05));
+        assertThat(lamp.minutes()).isCloseTo(lamp.rampMin() + lamp.holdMin() + lamp.coolMin(), within(1e-9));
         assertThat(lamp.peakC()).isLessThanOrEqualTo(50);
         assertThat(DryingRoute.heated(DryingRoute.Kind.LAMP, law, 46, 1, tau, 45)
                         .cures())
                 .isFalse();
         DryingRoute slow = DryingRoute.heated(DryingRoute.Kind.LAMP, law, 12, 1, tau, 45);
-        assertThat(slow.sandFromMin())
-                .as("colder shop, never sooner")
-                .isGreaterThan(lamp.sandFromMin() - lamp.coolMin());
+        assertThat(slow.minutes()).as("colder shop, never sooner").isGreaterThan(lamp.minutes() - lamp.coolMin());
     }
 
     @Test

@@ -111,7 +111,7 @@ class GlassChipTest {
 
     private static double minutes(RepairDraft d, String school, Kind by) {
         return route(plan(d, HouseRules.defaults().with("chip-light", school)), by)
-                .sandFromMin();
+                .minutes();
     }
 
     private static DryingRoute route(Plan p, Kind by) {

@@ -116,15 +116,17 @@ class GoldenPlansTest {
                     .append(x.title())
                     .append(": ")
                     .append(x.route().kind().word())
-                    .append(String.format(Locale.ROOT, " %.1f min; ", x.route().sandFromMin()))
+                    .append(String.format(Locale.ROOT, " %.1f min; ", x.route().minutes()))
                     .append(x.source())
                     .append('\n');
             x.routes()
                     .forEach(r -> out.append(String.format(
                             Locale.ROOT,
-                            "      %s %.1f min (%.1f + %.1f + %.1f) %s%n",
+                            "      %s %s (%.1f + %.1f + %.1f) %s%n",
                             r.kind().word(),
-                            r.sandFromMin(),
+                            r.sandFromMin()
+                                    .map(m -> String.format(Locale.ROOT, "%.1f min", m))
+                                    .orElse("does not cure"),
                             r.rampMin(),
                             r.holdMin(),
                             r.coolMin(),

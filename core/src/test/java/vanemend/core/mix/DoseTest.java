@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -140,12 +141,29 @@ class DoseTest {
 
     @Test
     void aHollowThatNeedsMoreThanOneMixIsSaidToTakeRounds() {
-        Again a = new Again(20, 30, 30, 80);
+        Again a = new Again(20, 30, 0, 30, 80);
         assertThat(a.amount(0)).isEqualTo(30);
         assertThat(a.amount(1)).isEqualTo(50);
         assertThat(a.amount(2)).isEqualTo(80);
         assertThat(a.amount(3)).isEqualTo(80);
-        assertThat(a.inRounds(2)).isFalse();
-        assertThat(a.inRounds(2.1)).isTrue();
+        assertThat(a.inRounds(2, OptionalDouble.empty())).isFalse();
+        assertThat(a.inRounds(2.1, OptionalDouble.empty())).isTrue();
+    }
+
+    @Test
+    @DisplayName(
+            "a spot takes no more than the cylinder over it holds (geometry), and never more than the whole hollow")
+    void aSpotTakesWhatItHolds() {
+        Again a = new Again(4, 30, 1.5, 0, 500);
+        // 40 mm across, 2 mm deep: pi / 4 · 40² · 2 / 1000 = 2.513 mL, of 1.5 g a mL
+        assertThat(a.amount(2, OptionalDouble.of(40))).isEqualTo(Math.ceil(4 + 2.513 * 1.5));
+        assertThat(a.amount(2, OptionalDouble.of(400))).isEqualTo(a.amount(2)).isEqualTo(64);
+        Seeds.forEach(200, (r, i) -> {
+            double deep = Seeds.between(r, 0, 6);
+            double across = Seeds.between(r, 5, 300);
+            assertThat(a.amount(deep, OptionalDouble.of(across)))
+                    .isBetween(a.amount(0), a.amount(deep))
+                    .isLessThanOrEqualTo(a.amount(deep, OptionalDouble.of(across + 5)));
+        });
     }
 }

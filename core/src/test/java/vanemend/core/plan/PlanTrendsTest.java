@@ -73,12 +73,12 @@ class PlanTrendsTest {
             Plan damp = plan(e.getValue(), shop(22, 75, TestShop.NOW));
             boolean moisture = e.getKey().equals("hairline-sealant");
             for (Wait w : warm.waits()) {
-                double here = w.routes().getFirst().sandFromMin();
-                assertThat(wait(cool, w.id()).routes().getFirst().sandFromMin())
+                double here = w.routes().getFirst().minutes();
+                assertThat(wait(cool, w.id()).routes().getFirst().minutes())
                         .as(e.getKey() + " " + w.id())
                         .isGreaterThanOrEqualTo(here - 1e-6);
                 if (!moisture) {
-                    assertThat(wait(damp, w.id()).routes().getFirst().sandFromMin())
+                    assertThat(wait(damp, w.id()).routes().getFirst().minutes())
                             .as(e.getKey() + " " + w.id())
                             .isGreaterThanOrEqualTo(here - 1e-6);
                 }
@@ -156,8 +156,8 @@ class PlanTrendsTest {
         assertThat(p.mix("filler").route().kind()).isEqualTo(DryingRoute.Kind.LAMP);
         assertThat(p.mix("putty").route().kind()).isEqualTo(DryingRoute.Kind.AIR);
         Plan air = plan(Cases.all().get("dent-filler-putty"), shop(20, 50, TestShop.NOW));
-        assertThat(p.mix("filler").route().sandFromMin())
-                .isLessThan(air.mix("filler").route().sandFromMin());
+        assertThat(p.mix("filler").route().minutes())
+                .isLessThan(air.mix("filler").route().minutes());
         // One that this plan has not is let be.
         assertThat(plan(d.drying("cream", DryingRoute.Kind.OVEN), shop(20, 50, TestShop.NOW))
                         .mixes())
@@ -180,11 +180,11 @@ class PlanTrendsTest {
         Wait june = wait(plan(d, shop(20, 50, Instant.parse("2026-06-21T12:00:00Z"))), "light");
         Wait december = wait(plan(d, shop(20, 50, Instant.parse("2026-12-21T12:00:00Z"))), "light");
         Wait night = wait(plan(d, shop(20, 50, Instant.parse("2026-06-21T00:00:00Z"))), "light");
-        assertThat(route(june, DryingRoute.Kind.SUN).sandFromMin()).isEqualTo(15);
-        double winter = route(december, DryingRoute.Kind.SUN).sandFromMin();
+        assertThat(route(june, DryingRoute.Kind.SUN).minutes()).isEqualTo(15);
+        double winter = route(december, DryingRoute.Kind.SUN).minutes();
         assertThat(winter).isGreaterThan(18);
-        assertThat(route(june, DryingRoute.Kind.CLOUD).sandFromMin()).isEqualTo(60);
-        assertThat(route(december, DryingRoute.Kind.CLOUD).sandFromMin()).isCloseTo(4 * winter, within(1e-6));
+        assertThat(route(june, DryingRoute.Kind.CLOUD).minutes()).isEqualTo(60);
+        assertThat(route(december, DryingRoute.Kind.CLOUD).minutes()).isCloseTo(4 * winter, within(1e-6));
         assertThat(route(night, DryingRoute.Kind.SUN).cures()).isFalse();
         assertThat(route(night, DryingRoute.Kind.SUN).note())
                 .contains("the sun is down")
@@ -209,7 +209,7 @@ class PlanTrendsTest {
                                         "Planned on: sun 17° high then, pane taken as level. Lower, it takes longer"));
         Wait there = wait(plan(Cases.dried(chip, DryingRoute.Kind.SUN, null), shop(20, 50, noon)), "light");
         assertThat(then.route().kind()).isEqualTo(DryingRoute.Kind.SUN);
-        assertThat(then.route().sandFromMin()).isEqualTo(there.route().sandFromMin());
+        assertThat(then.route().minutes()).isEqualTo(there.route().minutes());
         // 50° north: 90 − 50 − 23.44 = 16.56 (textbook).
         assertThat(Text.plain(then.route().note())).contains("sun 17° high then");
         Wait late =

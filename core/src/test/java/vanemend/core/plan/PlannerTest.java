@@ -104,7 +104,7 @@ class PlannerTest {
                 .mix("filler");
         assertThat(more.pour().percent()).isEqualTo(2.5);
         assertThat(more.pour().workMin()).isCloseTo(two.pour().workMin() * 2 / 2.5, within(1e-9));
-        assertThat(more.route().sandFromMin()).isCloseTo(two.route().sandFromMin() * 2 / 2.5, within(1e-9));
+        assertThat(more.route().minutes()).isCloseTo(two.route().minutes() * 2 / 2.5, within(1e-9));
     }
 
     @Test
@@ -179,8 +179,8 @@ class PlannerTest {
                 null);
         Plan p = plan(lamp, TestShop.shop(13, HOUSE, TestShop.shelf()));
         assertThat(p.mix("filler").route().kind()).isEqualTo(DryingRoute.Kind.LAMP);
-        assertThat(p.mix("filler").route().sandFromMin())
-                .isLessThan(p.mix("filler").routes().getFirst().sandFromMin());
+        assertThat(p.mix("filler").route().minutes())
+                .isLessThan(p.mix("filler").routes().getFirst().minutes());
         assertThat(p.steps().stream()
                         .filter(s -> s.step().id().equals("filler-wait"))
                         .findFirst()

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -64,7 +65,15 @@ class ReworkTest {
         }
 
         Hands depth(double mm) {
-            events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", hand().id(), Quantity.DEPTH_MM, mm));
+            return read(Quantity.DEPTH_MM, mm);
+        }
+
+        Hands across(double mm) {
+            return read(Quantity.SPOT_MM, mm);
+        }
+
+        private Hands read(Quantity q, double mm) {
+            events.add(BenchEvent.reading(UUID.randomUUID(), at, "Tam", hand().id(), q, mm));
             return this;
         }
 
@@ -113,6 +122,22 @@ class ReworkTest {
         assertThat(dent.mix().fillerTargetG()).isEqualTo(again.amount(1.5));
         dent.depth(2);
         assertThat(dent.mix().fillerTargetG()).isEqualTo(again.amount(2));
+    }
+
+    @Test
+    @DisplayName(
+            "a spot takes what its own size holds, at the gate or in the rework; unread it is as large as the damage")
+    void sizeOfTheSpot() {
+        dent.depth(2).across(25).answer("low").to("shape-gate:low/mix");
+        double spot = again.amount(2, OptionalDouble.of(25));
+        assertThat(spot).isLessThan(again.amount(2));
+        assertThat(dent.mix().fillerTargetG()).isEqualTo(spot);
+        dent.across(45);
+        assertThat(dent.mix().fillerTargetG())
+                .isEqualTo(again.amount(2, OptionalDouble.of(45)))
+                .isGreaterThan(spot);
+        dent.to("shape-gate~2").depth(2).answer("low").to("shape-gate~2:low/mix");
+        assertThat(dent.mix().fillerTargetG()).as("each round reads its own").isEqualTo(again.amount(2));
     }
 
     @Test

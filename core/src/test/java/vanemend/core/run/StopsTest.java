@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import vanemend.core.TestShop;
 import vanemend.core.damage.DamageDraft;
@@ -344,6 +345,53 @@ class StopsTest {
             assertThat(f.lines()).hasSize(before.size());
         });
         assertThat(r.lines().stream().map(RepairRecord.Line::step)).doesNotContainAnyElementsOf(before);
+    }
+
+    @Test
+    @DisplayName(
+            "rust that goes further than it was planned: the run stands, is planned anew for what is open, or referred where that is too much")
+    void theRustWentFurther() {
+        Work w = Work.by("rust-mesh");
+        w.to("opening");
+        double planned = w.hand().step().watches().stream()
+                .mapToDouble(Watch::limit)
+                .min()
+                .orElseThrow();
+        w.read(Quantity.OPENING_MM, planned + 4);
+        w.answer(Gate.YES, "");
+        assertThat(w.hand().id()).isEqualTo("opening");
+        assertThat(w.state().stops()).extracting(Stop::watch).containsExactly("wider");
+        w.anew(d -> Known.into(d, w.plan(), w.state().readings()), "the rust went further");
+        w.to("opening");
+        assertThat(w.hand().step().watches())
+                .as("the new plan is for what is open")
+                .extracting(Watch::limit)
+                .contains(planned + 4);
+        w.read(Quantity.OPENING_MM, planned + 4);
+        assertThat(w.state().stops()).isEmpty();
+        w.read(Quantity.OPENING_MM, 76);
+        assertThat(w.state().stops()).extracting(Stop::watch).contains("large");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "rust-mesh, opening, seam",
+        "abs-solvent, bites, hard",
+        "hairline-sealant, ends, longer",
+        "hairline-sealant, bottom, through",
+        "weld-finish, weld, open"
+    })
+    @DisplayName("what the part shows once it is opened stops the work, and the other answers do not lift it")
+    void whatShowsStops(String recipe, String gate, String answer) {
+        Work w = Work.by(recipe);
+        w.to(gate);
+        w.answer(answer, "");
+        assertThat(w.state().stops()).singleElement().satisfies(s -> {
+            assertThat(s.step()).isEqualTo(gate);
+            assertThat(s.weight()).isEqualTo(Weight.STOP);
+        });
+        w.done();
+        assertThat(w.hand().id()).isEqualTo(gate);
     }
 
     @Test

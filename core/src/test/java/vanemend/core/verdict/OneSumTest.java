@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import vanemend.core.Seeds;
@@ -14,6 +15,7 @@ import vanemend.core.method.Cases;
 import vanemend.core.method.Watch;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
+import vanemend.core.stack.RankedStack;
 import vanemend.core.stack.Recipe;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.Quantity;
@@ -81,6 +83,63 @@ class OneSumTest {
         assertThat(workup(TestShop.repair(TestShop.door(), TestShop.dent(340, 240, 120, 100, 6.1)))
                         .plan())
                 .isEmpty();
+    }
+
+    @Test
+    @DisplayName("time: what a way is ranked by is what its own plan adds up to")
+    void time() {
+        for (Recipe r : Recipe.all()) {
+            Workup w = workup(Cases.all().get(r.id()));
+            w.plan().ifPresent(p -> {
+                RankedStack mine = w.stack().ranked().stream()
+                        .filter(s -> s.recipe().equals(p.recipe()))
+                        .findFirst()
+                        .orElseThrow();
+                assertThat(mine.terms())
+                        .filteredOn(t -> t.id().equals("hands-on"))
+                        .singleElement()
+                        .satisfies(t -> {
+                            assertThat(t.value()).isCloseTo(45 / (45 + p.activeMin()), within(1e-9));
+                            assertThat(Text.plain(t.said())).isEqualTo((long) Math.ceil(p.activeMin() - 1e-9) + " min");
+                        });
+                assertThat(mine.terms())
+                        .filteredOn(t -> t.id().equals("elapsed"))
+                        .singleElement()
+                        .satisfies(t -> assertThat(t.value())
+                                .isCloseTo(60 / (60 + Math.max(0, p.totalMin() - p.activeMin())), within(1e-9)));
+            });
+        }
+    }
+
+    @Test
+    @DisplayName("heat: what is judged is the hottest of the plan's own waits, not a lamp that none of them has")
+    void heatThatIsPlanned() {
+        RepairDraft d = Cases.all().get("plastic-adhesive-cloth");
+        Workup lamp = workup(Cases.dried(d, DryingRoute.Kind.LAMP, null));
+        double hottest = lamp.plan().orElseThrow().waits().stream()
+                .mapToDouble(w -> w.route().peakC())
+                .max()
+                .orElseThrow();
+        assertThat(hottest).isGreaterThan(40);
+        assertThat(margin(lamp, "plastic-heat"))
+                .startsWith("surface planned at " + Text.plain(Text.underMost(hottest, "°C", false)));
+        // A way that was chosen for a wait that this plan does not have warms nothing.
+        Workup stale = workup(new RepairDraft(
+                d.part(),
+                d.damages(),
+                d.pins(),
+                null,
+                d.houseRules(),
+                null,
+                null,
+                d.recipe(),
+                null,
+                null,
+                null,
+                d.pane(),
+                Map.of("no-such-wait", DryingRoute.Kind.LAMP)));
+        assertThat(margin(stale, "plastic-heat"))
+                .startsWith("surface planned at " + Text.plain(Text.underMost(21, "°C", false)));
     }
 
     @Test

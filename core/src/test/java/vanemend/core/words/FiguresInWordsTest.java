@@ -85,6 +85,9 @@ class FiguresInWordsTest {
             "⟦10 mm⟧",
             "⟦48 h⟧",
             // rounded or counted
+            "⟦65 mm⟧",
+            "⟦6 min⟧",
+            "⟦12 min⟧",
             "⟦45 °C⟧",
             "⟦0.5 min⟧",
             "⟦1 min⟧",

@@ -34,6 +34,8 @@ public final class Structure implements Callable<List<String>> {
     private static double reading(Quantity q) {
         return switch (q) {
             case DEPTH_MM -> 7.5;
+            case OPENING_MM -> 71;
+            case SPOT_MM -> 62;
             case FILLER_G -> 60;
             case CREAM_G -> 1.7;
             case SURFACE_C -> 71;
@@ -109,7 +111,7 @@ public final class Structure implements Callable<List<String>> {
                         m.pour().creamG(),
                         m.pour().batches()));
         p.portions().forEach(x -> said("portion", x.id(), x.needed(), x.unit(), x.batches(), x.workMin()));
-        p.waits().forEach(x -> said("wait", x.id(), x.route().kind(), x.route().sandFromMin()));
+        p.waits().forEach(x -> said("wait", x.id(), x.route().kind(), x.route().minutes()));
         p.ladder().rungs().forEach(r -> said("rung", r.id(), r.leg(), r.tool(), r.minutes(), r.discs()));
         p.budget().ifPresent(b -> b.left().forEach(l -> said("left", l.rung(), l.um())));
         p.steps().forEach(s -> step(s.step()));

@@ -11,7 +11,7 @@ import vanemend.core.record.RecordFile;
  */
 public final class Formats {
     /** Format of plans that are started now. */
-    public static final int PLAN = 5;
+    public static final int PLAN = 6;
 
     /** Format of events that are taken now. */
     public static final int EVENT = 4;
@@ -36,6 +36,9 @@ public final class Formats {
         if (format < 5) {
             PlanFormat4.upgrade(plan);
         }
+        if (format < 6) {
+            PlanFormat5.upgrade(plan);
+        }
     }
 
     /** The source of a reading as today's events have it; {@code text} as kept in {@code format}. */
@@ -58,15 +61,18 @@ public final class Formats {
             }
             case RecordFile.FORMAT_2 -> plan(2, (ObjectNode) file.get("frozen"));
             case RecordFile.FORMAT_3 -> plan(3, (ObjectNode) file.get("frozen"));
-            case RecordFile.FORMAT_4 -> {
-                plan(4, (ObjectNode) file.get("frozen"));
-                file.path("anew").forEach(p -> plan(4, (ObjectNode) p));
-            }
+            case RecordFile.FORMAT_4 -> plans(4, file);
+            case RecordFile.FORMAT_5 -> plans(5, file);
             default -> {
                 return;
             }
         }
         file.put("format", RecordFile.FORMAT);
+    }
+
+    private static void plans(int format, ObjectNode file) {
+        plan(format, (ObjectNode) file.get("frozen"));
+        file.path("anew").forEach(p -> plan(format, (ObjectNode) p));
     }
 
     /** Brings a draft of work that has not begun to today's; one that is today's stays as it is. */

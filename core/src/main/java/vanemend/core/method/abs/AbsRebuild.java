@@ -10,6 +10,7 @@ import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
+import vanemend.core.method.Weight;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.TradeBook;
 
@@ -40,6 +41,7 @@ public final class AbsRebuild extends MethodPage {
     static MethodSteps lay(Kit kit, boolean cracked, boolean missing) {
         AbsRebuild p = new AbsRebuild(kit, cracked, missing);
         p.strip();
+        p.bites();
         p.hold();
         p.bead();
         p.firstWait();
@@ -66,6 +68,27 @@ public final class AbsRebuild extends MethodPage {
                 .caution("solvent"));
         wash(Zone.Kind.BACK_CLEAN, "The remover's oil has to go: resin does not bite through it.");
         add(clean("clean", "Clean both sides", "No acetone: it eats ABS.", Zone.Kind.BACK_CLEAN));
+    }
+
+    /** The resin is a solution of the plastic itself: what it does not soften it does not hold. */
+    private void bites() {
+        add(look(
+                        "bites",
+                        "Try a drop at a hidden place of the back",
+                        "A drop of the resin, left as long as its label says, then tried with a pin: ABS and ASA go soft beneath it.",
+                        Zone.Kind.BACK_CLEAN,
+                        gate(
+                                "Softened beneath the drop, nothing crazed beside it?",
+                                "It bites",
+                                missing ? "cut the piece" : "tape the face",
+                                "It does not",
+                                stop(
+                                        "hard",
+                                        "It stays hard, or crazes",
+                                        "It is no ABS, or one that this resin does not mend: find out what it is, plan anew.",
+                                        Weight.STOP)))
+                .material(name(Role.BACK))
+                .caution("solvent"));
     }
 
     private void hold() {
@@ -210,7 +233,7 @@ public final class AbsRebuild extends MethodPage {
                         "A trace on a cloth brings the gloss back where tape or cleaner dulled it. Then paint, once it is dry.")
                 .zone(Zone.Kind.FACE_TAPE)
                 .material(name(Role.BACK))
-                .active(TradeBook.value("minutes.seal"))
+                .active(hands("minutes.brush", Zone.Kind.FACE_TAPE))
                 .caution("solvent"));
         ready("Ready for paint or to refit", "");
     }

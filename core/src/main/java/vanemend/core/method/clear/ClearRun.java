@@ -117,7 +117,7 @@ public final class ClearRun extends MethodPage {
                 .layer("clear")
                 .tool("Hand pad")
                 .paper(paper)
-                .active(TradeBook.value("minutes.scuff"))
+                .active(hands("minutes.scuff", Zone.Kind.SHIELD))
                 .caution("dust")
                 .acts(Act.DULL));
         add(dustOff("scuff-dust", Zone.Kind.SHIELD));
@@ -187,7 +187,7 @@ public final class ClearRun extends MethodPage {
                         .detail("On the run alone, inside the shield.")
                         .zone(Zone.Kind.SHIELD)
                         .layer("clear")
-                        .active(TradeBook.value("minutes.scuff"))
+                        .active(hands("minutes.scuff", Zone.Kind.SHIELD))
                         .caution("dust")
                         .acts(Act.PAPER));
     }

@@ -109,7 +109,7 @@ final class ClearRunLayout extends Layout {
             FillVolume volume = FillVolume.of(
                     0, f.areaMm2(Zone.Kind.DAMAGE), f.areaMm2(Zone.Kind.SHIELD), tight, 0, 0, value("mix.board-loss"));
             // A shield once more is the whole shield: there is no hollow beneath it.
-            Again again = new Again(volume.totalMl(), 0, 0, Double.MAX_VALUE);
+            Again again = new Again(volume.totalMl(), 0, 0, 0, Double.MAX_VALUE);
             amounts.tin("shield", "Shield putty", need(Role.SHIELD), volume, tight, f.zone(Zone.Kind.SHIELD), again);
             amounts.coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
         }

@@ -98,7 +98,7 @@ public final class CompositeTwoSided extends MethodPage {
         return step(id, Kind.DO, "Wash the cured face")
                 .detail("Clean water and a pad, then dry: amine blush lets nothing hold. Film of the lay-up off first.")
                 .zone(Zone.Kind.DISH)
-                .active(TradeBook.value("minutes.wipe"))
+                .active(hands("minutes.wipe", Zone.Kind.DISH))
                 .acts(Act.CLEAN);
     }
 
@@ -161,6 +161,7 @@ public final class CompositeTwoSided extends MethodPage {
                 Zone.Kind.CLOTH));
         mixReady("back-ready", "back");
         addAll(inGoes(
+                cloths(build.backPlies()),
                 "back-fill",
                 "Adhesive, cloth, adhesive over",
                 "Cloth saturated, no white left, second ply for support, air spread out from the middle.",

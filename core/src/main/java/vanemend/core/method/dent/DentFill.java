@@ -260,7 +260,7 @@ public final class DentFill extends MethodPage {
                 .detail("Clean dry oil-free air, then wipe. Fingers off from here.")
                 .zone(Zone.Kind.PUTTY)
                 .material(name(Role.WIPE))
-                .active(TradeBook.value("minutes.wipe"))
+                .active(hands("minutes.wipe", Zone.Kind.PUTTY))
                 .caution("solvent")
                 .acts(Act.WIPE_AGAIN));
     }
@@ -308,7 +308,9 @@ public final class DentFill extends MethodPage {
                     .zone(Zone.Kind.OPENING)
                     .layer("coats-kept")
                     .material(name(Role.PRIME))
-                    .active(TradeBook.value("minutes.prime"))
+                    .amount(needed(kit.portion("primer")))
+                    .portion("primer")
+                    .active(hands("minutes.prime", Zone.Kind.OPENING))
                     .caution("primer"));
             add(step("prime-wait", Kind.WAIT, "Wait to scuff the primer")
                     .detail("Label time at today's temperature, then by touch.")
@@ -325,7 +327,7 @@ public final class DentFill extends MethodPage {
                     .zone(Zone.Kind.OPENING)
                     .tool("Hand pad")
                     .paper("180")
-                    .active(TradeBook.value("minutes.scuff"))
+                    .active(hands("minutes.scuff", Zone.Kind.OPENING))
                     .caution("dust"));
         });
     }
@@ -374,7 +376,7 @@ public final class DentFill extends MethodPage {
 
     private void cheese(MixPlan mix, Serving s) {
         String first = s.mix().equals("filler") ? "" : s.mix() + "-";
-        double cheese = mix.route().sandFromMin() * TradeBook.value("cure.cheese-share");
+        double cheese = mix.route().minutes() * TradeBook.value("cure.cheese-share");
         add(step(first + "cheese", Kind.WAIT, "Wait for the cheese stage" + forHollows(s))
                 .detail("Firm, not hard: a thumbnail dents it, nothing sticks to the file.")
                 .zone(Zone.Kind.FILLER)
@@ -434,7 +436,7 @@ public final class DentFill extends MethodPage {
                 .layer("coats")
                 .tool(Tool.HAND_BLOCK.word())
                 .paper("180")
-                .active(TradeBook.value("minutes.scuff"))
+                .active(hands("minutes.scuff", Zone.Kind.REFINE_180))
                 .caution("dust")
                 .acts(Act.DULL));
         add(dustOff("putty-dust", Zone.Kind.REFINE_180));
@@ -466,7 +468,7 @@ public final class DentFill extends MethodPage {
                 .zone(Zone.Kind.PUTTY)
                 .layer("putty")
                 .material(name(Role.PINHOLE))
-                .active(TradeBook.value("minutes.seal"))
+                .active(hands("minutes.seal", Zone.Kind.PUTTY))
                 .caution("solvent"));
         StepBuilder wait = step("seal-wait", Kind.WAIT, "Let the sealer dry")
                 .detail(
@@ -485,26 +487,30 @@ public final class DentFill extends MethodPage {
                 .ifPresent(dry -> wait.clock(
                         Clock.Kind.FROM, "Dry from", dry, "label of " + name(Role.PINHOLE) + " at today's air"));
         add(wait);
-        add(step("palm", Kind.GATE, "Palm test")
-                .detail("Flat hand, all directions: flat, no bulge, no pinholes, no straight lines, dull everywhere.")
-                .howDeep()
-                .zone(Zone.Kind.FINE_320)
-                .layer("putty")
-                .active(TradeBook.value("minutes.gate"))
-                .gate(new Gate(
-                        "Flat, no pinholes, no lines, dull everywhere?",
-                        "Passed",
-                        "blow off, wipe",
-                        "Not yet",
-                        List.of(
-                                new Gate.Branch("pinholes", "Pinholes", "seal again", "seal-again"),
-                                new Gate.Branch("low", "Low spot", "putty again", "putty-again"),
-                                new Gate.Branch("shine", "Shine left", "320 again", "dull-again")))));
+        int n = found.hollows().size();
+        for (int i = 1; i <= n; i++) {
+            add(step(n == 1 ? "palm" : "palm-" + i, Kind.GATE, "Palm test" + (n == 1 ? "" : ", " + i + " of " + n))
+                    .detail(
+                            "Flat hand, all directions: flat, no bulge, no pinholes, no straight lines, dull everywhere.")
+                    .howDeep()
+                    .zone(Zone.Kind.FINE_320)
+                    .layer("putty")
+                    .active(TradeBook.value("minutes.gate"))
+                    .gate(new Gate(
+                            "Flat, no pinholes, no lines, dull everywhere?",
+                            "Passed",
+                            i < n ? "the next dent" : "blow off, wipe",
+                            "Not yet",
+                            List.of(
+                                    new Gate.Branch("pinholes", "Pinholes", "seal again", "seal-again"),
+                                    new Gate.Branch("low", "Low spot", "putty again", "putty-again"),
+                                    new Gate.Branch("shine", "Shine left", "320 again", "dull-again")))));
+        }
         add(step("ready", Kind.DO, "Blow off and wipe: ready for primer")
                 .detail(TradeBook.shipped().closing())
                 .zone(Zone.Kind.CLEAN)
                 .material(name(Role.WIPE))
-                .active(TradeBook.value("minutes.wipe"))
+                .active(hands("minutes.wipe", Zone.Kind.CLEAN))
                 .caution("solvent")
                 .acts(Act.WIPE_AGAIN, Act.READY));
     }
@@ -611,7 +617,7 @@ public final class DentFill extends MethodPage {
                 .howDeep()
                 .zone(zone)
                 .material(name(Role.WIPE))
-                .active(TradeBook.value("minutes.wipe"))
+                .active(hands("minutes.wipe", zone))
                 .caution("solvent")
                 .acts(Act.WIPE_AGAIN));
         all.add(mixingAgain(mix, zone));

@@ -11,6 +11,7 @@ import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
+import vanemend.core.method.Weight;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
@@ -104,7 +105,7 @@ public final class HairlineSealant extends MethodPage {
                         .detail("Old sealant out, dry, new sealant by its label; nothing loaded until it has skinned.")
                         .zone(Zone.Kind.CLEAN)
                         .material(name(Role.SEAL))
-                        .active(TradeBook.value("minutes.seal"))
+                        .active(TradeBook.value("minutes.bead"))
                         .caution("isocyanate"));
     }
 
@@ -119,7 +120,12 @@ public final class HairlineSealant extends MethodPage {
                                 "Marked",
                                 "drill",
                                 "Not sure",
-                                branch("lost", "An end is lost", "clean and look again", "look-again")))
+                                branch("lost", "An end is lost", "clean and look again", "look-again"),
+                                stop(
+                                        "longer",
+                                        "It runs further, or branches",
+                                        "Draw it as it is, plan anew: past its limit it is laminated.",
+                                        Weight.STOP)))
                 .material(name(Role.CLEAN)));
         loop(
                 "look-again",
@@ -152,6 +158,22 @@ public final class HairlineSealant extends MethodPage {
                 .active(Math.max(2, per))
                 .caution("fibre-dust")
                 .acts(Act.GROOVE));
+        add(look(
+                        "bottom",
+                        "Look along the bottom of the V",
+                        "A lamp behind it, a fingernail along it, tap beside it.",
+                        Zone.Kind.GROOVE,
+                        gate(
+                                "No light through, nothing loose, no dull sound beside it?",
+                                "Sound",
+                                "tape the outline",
+                                "Not so",
+                                stop(
+                                        "through",
+                                        "It goes through, or sounds dull",
+                                        "More than its outer layer is broken: sealant holds nothing there. Plan it anew as a laminate.",
+                                        Weight.STOP)))
+                .layer("part"));
         add(step("outline", Kind.DO, "Tape the outline")
                 .detail("A clean straight edge " + mm("tape.past") + " past the groove.")
                 .zone(Zone.Kind.TAPE)
@@ -162,7 +184,7 @@ public final class HairlineSealant extends MethodPage {
                 .detail("Dust out of the groove; then leave it until no smell is left.")
                 .zone(Zone.Kind.GROOVE)
                 .material(name(Role.CLEAN))
-                .active(TradeBook.value("minutes.wipe"))
+                .active(hands("minutes.wipe", Zone.Kind.GROOVE))
                 .caution("solvent")
                 .acts(Act.CLEAN));
     }
@@ -175,7 +197,7 @@ public final class HairlineSealant extends MethodPage {
                         "sealant",
                         "sealant",
                         Zone.Kind.GROOVE,
-                        TradeBook.value("minutes.seal"))
+                        TradeBook.value("minutes.bead"))
                 .caution("isocyanate")
                 .acts(Act.SEALANT));
         StepBuilder skin = step("skin", Kind.WAIT, "Wait for the first skin")

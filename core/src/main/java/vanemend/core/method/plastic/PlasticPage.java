@@ -13,7 +13,6 @@ import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
 import vanemend.core.method.Weight;
 import vanemend.core.sanding.Tool;
-import vanemend.core.trade.TradeBook;
 
 /** The face of a plastic repair, the same whatever backs it: dish, dull, promoter, adhesive, sand, promoter. */
 abstract class PlasticPage extends MethodPage {
@@ -110,11 +109,16 @@ abstract class PlasticPage extends MethodPage {
                             .layer("part")
                             .tool(Tool.BELT_OR_DA.word())
                             .paper("80")
-                            .active(TradeBook.value("minutes.scuff"))
+                            .active(hands("minutes.scuff", Zone.Kind.DISH))
                             .caution("dust")
                             .needs(Step.Resource.SANDER)
                             .acts(Act.DISH, Act.SAND_FACE));
         }
+    }
+
+    /** What the face adhesive goes over, as said. */
+    String filled() {
+        return "the dish";
     }
 
     /** 80 inside, 180 around, no shine; then promoter. */
@@ -124,7 +128,7 @@ abstract class PlasticPage extends MethodPage {
         add(look(
                         "face-shine",
                         "Look for shine on the face",
-                        "Tilt it against the light, the whole dish and the ring.",
+                        "Tilt it against the light, all of " + filled() + " and the ring.",
                         Zone.Kind.RING_180,
                         gate(
                                 "No shiny spot?",
@@ -164,7 +168,8 @@ abstract class PlasticPage extends MethodPage {
         addAll(inGoes(
                 "face-fill",
                 "Tight coat, then build",
-                "Press a tight coat into the dish, then build with the nozzle kept in the puddle: no air. Arch the spreader for"
+                "Press a tight coat on all of " + filled()
+                        + ", then build with the nozzle kept in the puddle: no air. Arch the spreader for"
                         + " the last strokes, so that it ends " + mm("plastic.proud") + " proud.",
                 "face",
                 "face",

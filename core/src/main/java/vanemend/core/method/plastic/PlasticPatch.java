@@ -103,7 +103,7 @@ final class PlasticPatch extends PlasticPage {
                 .zone(Zone.Kind.PATCH)
                 .material(name(Role.PROMOTE_PATCH))
                 .portion("patch-promoter")
-                .active(TradeBook.value("minutes.promote"))
+                .active(hands("minutes.promote", Zone.Kind.PATCH))
                 .caution("solvent");
     }
 

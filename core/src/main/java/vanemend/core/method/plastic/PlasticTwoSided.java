@@ -50,6 +50,7 @@ final class PlasticTwoSided extends PlasticPage {
                 "back-promoter", Role.PROMOTE, Zone.Kind.BACK_SAND, "promoter", Act.PROMOTE_BACK, Act.FLASH_BACK));
         cartridgeReady("back-ready", "back");
         addAll(inGoes(
+                cloths(1),
                 "back-fill",
                 "Tight coat, cloth, bury it",
                 "Tight coat pressed in, cloth into it wet, then more over it until no weave shows. Never cloth dry on the part."

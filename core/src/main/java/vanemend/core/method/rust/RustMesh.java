@@ -9,7 +9,10 @@ import vanemend.core.method.Method;
 import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
+import vanemend.core.method.Watch;
+import vanemend.core.method.Weight;
 import vanemend.core.trade.MethodId;
+import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
@@ -18,18 +21,26 @@ public final class RustMesh extends RustPage {
     /** The method. */
     public static final Method METHOD = Method.of(MethodId.RUST_MESH, RustMeshLayout::new);
 
-    private RustMesh(Kit kit) {
+    private final double openingMm;
+
+    private RustMesh(Kit kit, double openingMm) {
         super(kit);
+        this.openingMm = openingMm;
     }
 
-    /** The steps. */
-    static MethodSteps lay(Kit kit) {
-        RustMesh p = new RustMesh(kit);
+    /**
+     * The steps.
+     *
+     * @param openingMm widest opening that was planned, cut back
+     */
+    static MethodSteps lay(Kit kit, double openingMm) {
+        RustMesh p = new RustMesh(kit, openingMm);
         p.strip();
         p.convert(
                 kit.job().house().is("rust", "converter") ? "Converter over the rusted area" : "Converter in the pits",
                 Zone.Kind.RUST,
-                "mesh next");
+                "measure it");
+        p.opening();
         p.mesh();
         p.fibre();
         p.filler();
@@ -67,6 +78,44 @@ public final class RustMesh extends RustPage {
     /** Room for both fillers under the face. */
     private static double turnedInMm() {
         return TradeBook.value("rust.fibre-thick") + TradeBook.value("rust.filler-thick");
+    }
+
+    /** Rust goes as far as it goes: what is open now is held against the limit, and against what was planned. */
+    private void opening() {
+        double planned = Math.ceil(openingMm - 1e-6);
+        add(look(
+                        "opening",
+                        "Measure what is open now",
+                        "Across the widest place, sound metal to sound metal; then how far it is to the nearest seam, flange and edge.",
+                        Zone.Kind.RUST,
+                        gate(
+                                        "Nothing over " + Text.of(planned, "mm") + " across, sound metal all round?",
+                                        "As planned",
+                                        "cut the mesh",
+                                        "Not so",
+                                        stop(
+                                                "seam",
+                                                "It reaches a seam, a flange or an edge",
+                                                "Weld in metal: a seam carries load and holds water.",
+                                                Weight.STOP))
+                                .reading(Quantity.OPENING_MM))
+                .layer("part")
+                .asks(Quantity.OPENING_MM)
+                .watches(
+                        Watch.limit(
+                                "large",
+                                Quantity.OPENING_MM,
+                                Watch.Sense.AT_MOST,
+                                "limit.metal-hole-large.from",
+                                Weight.STOP,
+                                "Too large for mesh",
+                                "Weld in metal."),
+                        Watch.reach(
+                                "wider",
+                                Quantity.OPENING_MM,
+                                planned,
+                                "Wider than it was planned",
+                                "Mesh and fillers no longer reach past it as they must: plan anew.")));
     }
 
     private void mesh() {
@@ -108,8 +157,9 @@ public final class RustMesh extends RustPage {
                 .zone(Zone.Kind.PRIME_BACK)
                 .layer("primer-back")
                 .material(name(Role.SEAL))
-                .portion("primer")
-                .active(TradeBook.value("minutes.prime"))
+                .amount(needed(kit.portion("primer-back")))
+                .portion("primer-back")
+                .active(hands("minutes.prime", Zone.Kind.PRIME_BACK, TradeBook.value("coat.primer-coats")))
                 .caution("primer")
                 .acts(Act.PRIME_BACK));
         primerDry();

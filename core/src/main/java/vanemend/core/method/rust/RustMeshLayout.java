@@ -68,7 +68,16 @@ final class RustMeshLayout extends Layout {
                 f,
                 section(f),
                 ladder,
-                () -> RustMesh.lay(kit(f, ladder)));
+                () -> RustMesh.lay(kit(f, ladder), openingMm()));
+    }
+
+    /** The widest of the openings once they are cut back, mm. */
+    private double openingMm() {
+        return job.all(RustHole.class).stream()
+                        .mapToDouble(h -> h.hole().acrossMm())
+                        .max()
+                        .orElse(0)
+                + 2 * cutBackMm;
     }
 
     /** A layer that is {@code thick} over {@code inner} and runs out to nothing at the edge of {@code outer}. */
@@ -127,14 +136,22 @@ final class RustMeshLayout extends Layout {
             waits.drying("converter", i, "Dry right through, black, no tack?");
         });
         ShelfItem primer = need(Role.SEAL);
-        amounts.portion(Portions.coats(
-                "primer",
-                "Primer, both sides",
-                Portion.Form.SPRAYED,
-                primer,
-                f.areaMm2(Zone.Kind.STRIP) + f.areaMm2(Zone.Kind.PRIME_BACK),
-                2,
-                "coat.primer"));
+        for (Zone.Kind side : List.of(Zone.Kind.STRIP, Zone.Kind.PRIME_BACK)) {
+            boolean face = side == Zone.Kind.STRIP;
+            Portion coats = Portions.coats(
+                    face ? "primer" : "primer-back",
+                    face ? "Primer, face" : "Primer, back",
+                    Portion.Form.SPRAYED,
+                    primer,
+                    f.areaMm2(side),
+                    value("coat.primer-coats"),
+                    "coat.primer");
+            amounts.portion(
+                    face || !Portions.byGun(primer)
+                            ? coats
+                            : coats.noting(
+                                    "One cup for both sides, where its pot life reaches, saves what is left over."));
+        }
         waits.drying("primer", primer, "No string, no print?");
         amounts.coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
     }

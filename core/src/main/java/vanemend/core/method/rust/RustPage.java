@@ -30,7 +30,7 @@ abstract class RustPage extends MethodPage {
                 .zone(rust)
                 .material(name(Role.CONVERT))
                 .portion("converter")
-                .active(TradeBook.value("minutes.seal"))
+                .active(hands("minutes.brush", rust))
                 .caution("solvent")
                 .acts(Act.CONVERT));
         add(converterDry("convert-dry", rust).acts(Act.CONVERTED));
@@ -58,7 +58,7 @@ abstract class RustPage extends MethodPage {
                         .detail("Rust only.")
                         .zone(rust)
                         .material(name(Role.CONVERT))
-                        .active(TradeBook.value("minutes.seal"))
+                        .active(hands("minutes.brush", rust))
                         .caution("solvent")
                         .acts(Act.CONVERT),
                 converterDry("dry", rust).acts(Act.CONVERTED));
@@ -133,7 +133,7 @@ abstract class RustPage extends MethodPage {
                 .detail("Tack cloth opened, balled loosely, light touch.")
                 .zone(Zone.Kind.STRIP)
                 .material(name(Role.TACK))
-                .active(TradeBook.value("minutes.wipe"))
+                .active(hands("minutes.wipe", Zone.Kind.STRIP))
                 .caution("solvent")
                 .acts(Act.WIPE_AGAIN));
         addAll(dew(Zone.Kind.STRIP));
@@ -144,7 +144,7 @@ abstract class RustPage extends MethodPage {
                 .material(name(Role.SEAL))
                 .amount(needed(kit.portion("primer")))
                 .portion("primer")
-                .active(TradeBook.value("minutes.prime"))
+                .active(hands("minutes.prime", Zone.Kind.STRIP, TradeBook.value("coat.primer-coats")))
                 .caution("primer")
                 .acts(Act.PRIMER));
     }

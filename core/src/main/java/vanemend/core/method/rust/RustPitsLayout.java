@@ -98,7 +98,15 @@ final class RustPitsLayout extends Layout {
                 "coat.converter");
         item(Role.CONVERT).ifPresent(i -> waits.drying("converter", i, "Dry right through, black, no tack?"));
         waits.drying("primer", need(Role.SEAL), "No string, no print?");
-        amounts.coats("primer", "Primer", Portion.Form.SPRAYED, Role.SEAL, Zone.Kind.STRIP, f, 2, "coat.primer");
+        amounts.coats(
+                "primer",
+                "Primer",
+                Portion.Form.SPRAYED,
+                Role.SEAL,
+                Zone.Kind.STRIP,
+                f,
+                value("coat.primer-coats"),
+                "coat.primer");
         amounts.coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
     }
 

@@ -16,6 +16,9 @@ import vanemend.core.trade.TradeBook;
 
 /** Trim: residue, divot, grain, colour. Nothing coarser than 180 on trim, cleaned before every step, far past the repair. */
 public final class TrimFinish extends MethodPage {
+    /** The portion of the first coat of colour. */
+    static final String FIRST_COLOUR = "colour-first";
+
     /** The method. */
     public static final Method METHOD = Method.of(MethodId.TRIM, TrimLayout::new);
 
@@ -100,7 +103,7 @@ public final class TrimFinish extends MethodPage {
                             "face",
                             "face",
                             Zone.Kind.DAMAGE,
-                            TradeBook.value("minutes.seal"))
+                            TradeBook.value("minutes.card"))
                     .caution("cyanoacrylate")
                     .acts(Act.APPLY_FACE));
             add(step("activate", Kind.DO, "Activator over the gel")
@@ -120,7 +123,7 @@ public final class TrimFinish extends MethodPage {
                             "face",
                             "face",
                             Zone.Kind.DAMAGE,
-                            TradeBook.value("minutes.seal"))
+                            TradeBook.value("minutes.card"))
                     .caution("epoxy")
                     .acts(Act.APPLY_FACE));
             add(cured("face-wait", "Wait to sand", "face", "face", Zone.Kind.DAMAGE, "Sand from", Act.CURE_FACE));
@@ -175,7 +178,13 @@ public final class TrimFinish extends MethodPage {
         loop(
                 "texture-again",
                 "One more coat of texture",
-                coat("texture", "One more coat of texture", "As before.", "texture", Zone.Kind.TEXTURE),
+                coat(
+                        "texture",
+                        "One more coat of texture",
+                        "As before.",
+                        "texture",
+                        Zone.Kind.TEXTURE,
+                        coatsOf("texture")),
                 dries("texture-dry", "texture", Zone.Kind.TEXTURE));
     }
 
@@ -183,7 +192,7 @@ public final class TrimFinish extends MethodPage {
     private void coats(String portion, String title, String detail, Zone.Kind zone) {
         int n = coatsOf(portion);
         for (int i = 1; i <= n; i++) {
-            add(coat(portion + "-" + i, title + ", coat " + i + " of " + n, detail, portion, zone));
+            add(coat(portion + "-" + i, title + ", coat " + i + " of " + n, detail, portion, zone, n));
             add(dries(portion + "-dry-" + i, portion, zone));
         }
     }
@@ -192,16 +201,17 @@ public final class TrimFinish extends MethodPage {
         return (int) TradeBook.value("coat." + portion + "-coats");
     }
 
-    private StepBuilder coat(String id, String title, String detail, String portion, Zone.Kind zone) {
+    /** One of the {@code coats} that {@code portion} is for. */
+    private StepBuilder coat(String id, String title, String detail, String portion, Zone.Kind zone, int coats) {
         Portion p = kit.portion(portion);
         return step(id, Kind.DO, title)
                 .detail(detail)
                 .zone(zone)
-                .layer(portion)
+                .layer(portion.equals(FIRST_COLOUR) ? "colour" : portion)
                 .material(p.material())
-                .amount(Text.of(Math.ceil(p.needed() / coatsOf(portion) * 2 - 1e-9) / 2, p.unit()))
+                .amount(Text.of(Math.ceil(p.needed() / coats * 2 - 1e-9) / 2, p.unit()))
                 .portion(portion)
-                .active(TradeBook.value("minutes.prime"))
+                .active(hands("minutes.prime", zone))
                 .caution("spray")
                 .acts(Act.PRIMER);
     }
@@ -216,13 +226,28 @@ public final class TrimFinish extends MethodPage {
                 "Dry to the touch, no print?");
     }
 
+    /** The first coat shows the repair's own colour; only those after it reach past it. */
     private void colour() {
-        coats(
-                "colour",
-                whole ? "Colour over the whole part" : "Colour",
-                "The first light, on the repair alone; those after it fuller, from " + Text.book("coat.colour-from")
-                        + " to " + Text.book("coat.colour-to") + "." + (whole ? " Edges and returns too." : ""),
-                Zone.Kind.COLOUR);
+        int n = coatsOf("colour");
+        add(coat(
+                "colour-1",
+                "Colour on the repair alone, coat 1 of " + n,
+                "Light: it need not cover.",
+                FIRST_COLOUR,
+                Zone.Kind.TEXTURE,
+                1));
+        add(dries("colour-dry-1", "colour", Zone.Kind.TEXTURE));
+        for (int i = 2; i <= n; i++) {
+            add(coat(
+                    "colour-" + i,
+                    (whole ? "Colour over the whole part" : "Colour") + ", coat " + i + " of " + n,
+                    "Fuller, from " + Text.book("coat.colour-from") + " to " + Text.book("coat.colour-to") + "."
+                            + (whole ? " Edges and returns too." : ""),
+                    "colour",
+                    Zone.Kind.COLOUR,
+                    n - 1));
+            add(dries("colour-dry-" + i, "colour", Zone.Kind.COLOUR));
+        }
         ready("Refit, look from the seat", "");
     }
 }

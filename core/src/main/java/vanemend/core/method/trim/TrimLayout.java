@@ -145,13 +145,22 @@ final class TrimLayout extends Layout {
                 value("coat.texture-coats"),
                 "coat.texture");
         amounts.coats(
+                TrimFinish.FIRST_COLOUR,
+                "Colour, first coat",
+                Portion.Form.SPRAYED,
+                Role.COLOUR,
+                Zone.Kind.TEXTURE,
+                f,
+                1,
+                "coat.colour");
+        amounts.coats(
                 "colour",
-                "Colour",
+                "Colour, fuller coats",
                 Portion.Form.SPRAYED,
                 Role.COLOUR,
                 Zone.Kind.COLOUR,
                 f,
-                value("coat.colour-coats"),
+                value("coat.colour-coats") - 1,
                 "coat.colour");
         amounts.coats(
                 "clean", "Cleaner, three times", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 3, "coat.wipe");

@@ -205,7 +205,7 @@ public final class TyreInjury extends MethodPage {
                 .detail("Never touch the buffed face, no compressed air: it carries oil.")
                 .zone(Zone.Kind.BUFF)
                 .layer("liner")
-                .active(TradeBook.value("minutes.wipe"))
+                .active(hands("minutes.wipe", Zone.Kind.BUFF))
                 .acts(Act.WIPE_AGAIN);
     }
 
@@ -221,7 +221,7 @@ public final class TyreInjury extends MethodPage {
                 .layer("stem")
                 .material(name(Role.CEMENT))
                 .portion("cement")
-                .active(TradeBook.value("minutes.promote"))
+                .active(TradeBook.value("minutes.cement-channel"))
                 .caution("solvent")
                 .acts(Act.CEMENT_CHANNEL));
     }
@@ -258,7 +258,7 @@ public final class TyreInjury extends MethodPage {
                 .material(name(Role.CEMENT))
                 .amount(needed(kit.portion("cement")))
                 .portion("cement")
-                .active(TradeBook.value("minutes.promote"))
+                .active(hands("minutes.brush", Zone.Kind.BUFF))
                 .caution("solvent")
                 .acts(Act.CEMENT));
         StepBuilder dry = step("cement-dry", Kind.WAIT, "Let the cement dry to tacky")
@@ -321,7 +321,7 @@ public final class TyreInjury extends MethodPage {
                 .material(name(Role.SEAL))
                 .amount(needed(kit.portion("sealer")))
                 .portion("sealer")
-                .active(TradeBook.value("minutes.promote"))
+                .active(hands("minutes.brush", Zone.Kind.SEALED))
                 .caution("solvent")
                 .acts(Act.SEAL_BUFF));
         boolean flush = house().is("tyre-stem", "flush");
