@@ -1,0 +1,154 @@
+package vanemend.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+@DisplayName(
+        "the whole job of every family in the browser, from the first step to the record, each through a stop and out of it")
+@ExtendWith(Depot.Leave.class)
+class EveryFamilyTest {
+    private static Technician begun(String name) {
+        return Technician.running("tam", name);
+    }
+
+    private static void stopped(Technician t, String title) {
+        assertThat(t.page().getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Stop: " + title)))
+                .isVisible();
+        // Neither foot nor key passes it.
+        String at = t.inHand();
+        t.page().keyboard().press("PageDown");
+        assertThat(t.page().locator("[data-step='" + at + "']")).isVisible();
+    }
+
+    private static void recorded(Technician t, String... words) {
+        t.sent();
+        t.page().navigate(Depot.url() + "/repairs/" + t.number() + "/record");
+        for (String w : words) {
+            assertThat(t.page().getByText(w).first()).isVisible();
+        }
+    }
+
+    /** What was seen stops the work; looked at again it holds, and both stand in the record. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Step-edge cover, rust pits | probe | A pit goes through",
+                "Battery-lid through-crack | tap | Dull beyond the dish",
+                "Roof-pod gelcoat hairline | bottom | It goes through, or sounds dull",
+                "Welded skirt seam, cosmetic | weld | A crack or a hole in the weld",
+                "Mirror shell, corner missing | bites | It stays hard, or crazes",
+                "Driver's-console trim, glue and gouge | trial-spot | It crazes, softens or peels"
+            })
+    void lookedAtAgain(String name, String gate, String seen) {
+        Technician t = begun(name);
+        t.workTo(gate);
+        t.answerNo(seen);
+        stopped(t, seen.toLowerCase(java.util.Locale.ROOT));
+        t.page().reload();
+        stopped(t, seen.toLowerCase(java.util.Locale.ROOT));
+        t.button("Look again").click();
+        t.type("What did you see?", "a scratch of the cleaner, wiped off");
+        t.button("It holds: go on").click();
+        t.left(gate);
+        t.workTo("finished");
+        recorded(t, "a scratch of the cleaner, wiped off");
+    }
+
+    /** A reading stops the work until one passes. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Step-well corner torn at the edge | dew | Surface | 6 | 22 | too near the dew point",
+                "Bin-flap hole | dew | Surface | 6 | 22 | too near the dew point",
+                "Windscreen star on the nearside | glass | Surface | 31 | 21 | glass too hot"
+            })
+    void measuredAgain(String name, String gate, String label, String bad, String good, String title) {
+        Technician t = begun(name);
+        t.workTo(gate);
+        t.read(label, bad);
+        stopped(t, title);
+        t.button("Measure again").click();
+        t.read(label, good);
+        assertThat(t.page().getByText("Stop: " + title)).isHidden();
+        t.workTo("finished");
+        recorded(t, bad);
+    }
+
+    @Test
+    @DisplayName("rust that went further: planned anew for what is open, and worked to its end by the second plan")
+    void rustThatWentFurther() {
+        Technician t = begun("Wheel-arch rust-through");
+        Page page = t.page();
+        t.workTo("opening");
+        int planned =
+                Integer.parseInt(page.locator("main").innerText().replaceAll("(?s).*Nothing over (\\d+).*", "$1"));
+        t.read("Opening across", String.valueOf(planned + 3));
+        stopped(t, "wider than it was planned");
+        t.sent();
+        t.button("Plan anew from here").click();
+        t.button("Open the draft").click();
+        assertThat(page.getByText("Planned anew while the work goes on")).isVisible();
+        page.getByText("Go on by the new plan").click();
+        t.button("Go on by this plan").click();
+        page.locator("[data-step]").waitFor();
+        t.learnThePlan();
+        t.workTo("finished");
+        recorded(t, "Plan 2: steps, planned against done");
+    }
+
+    @Test
+    @DisplayName("three dents, each read by itself: one is straightened again, the rest of the job goes to its end")
+    void threeDents() {
+        Technician t = begun("Load-door hail dings");
+        t.workTo("depth-2");
+        t.read("Depth left", "7");
+        stopped(t, "too deep to fill");
+        t.button("Straighten again").click();
+        t.page()
+                .locator("[data-step='depth-2:deep/straighten']")
+                .getByText("Done")
+                .first()
+                .click();
+        assertThat(t.page().locator("[data-step='depth-2~2']")).isVisible();
+        t.button("Measure again").click();
+        t.read("Depth left", "2.2");
+        assertThat(t.page().getByText("Stop: too deep")).isHidden();
+        t.page().keyboard().press("PageDown");
+        t.left("depth-2~2");
+        t.workTo("finished");
+        recorded(t, "Straighten again");
+    }
+
+    /** Every end that work can come to before its last step, each told on the Bench and in the record. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Step-edge cover, rust pits | probe | A pit goes through | Referred | referred",
+                "Crown nail, rear tyre | probe | Plies separated or run soft | Scrapped or replaced | scrapped",
+                "Driver's-console trim, glue and gouge | trial-spot | It crazes, softens or peels | Customer withdrew | withdrew"
+            })
+    void endedHere(String name, String gate, String seen, String how, String told) {
+        Technician t = begun(name);
+        t.workTo(gate);
+        t.answerNo(seen);
+        stopped(t, seen.toLowerCase(java.util.Locale.ROOT));
+        t.button("End here").click();
+        t.page().getByLabel(how).check();
+        t.button("End the work").click();
+        assertThat(t.page().locator("h1").filter(new Locator.FilterOptions().setHasText("Ended")))
+                .isVisible();
+        recorded(t, "Ended before the last step");
+        assertThat(t.page().locator("main")).containsText(told);
+    }
+}
