@@ -42,7 +42,7 @@ export function StackStation({
       <svg className="absolute size-0" aria-hidden="true">
         <Hatches id={id} />
       </svg>
-      <Head title="Ways to mend">{ranked.length > 1 ? `${ranked.length}, best first` : ""}</Head>
+      <Head title="Ways to mend">{(frozen || whole) && ranked.length > 1 ? `${ranked.length}, best first` : ""}</Head>
       {ranked.map((r, i) => (
         <RankedRow key={r.recipe} stack={r} place={i + 1} taken={r.recipe === taken} frozen={frozen} take={take} />
       ))}

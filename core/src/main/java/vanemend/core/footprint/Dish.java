@@ -10,12 +10,18 @@ import org.locationtech.jts.geom.Geometry;
  * @param sheet part, mm
  * @param widthMm from the damage to the rim, mm, above 0
  * @param depthMm over the damage, mm
+ * @param grower that knows of the damage
  */
-public record Dish(Geometry damage, Geometry sheet, double widthMm, double depthMm) {
+public record Dish(Geometry damage, Geometry sheet, double widthMm, double depthMm, Grower grower) {
     /** Nodes and weights of 6-point Gauss–Legendre quadrature on [−1, 1] (textbook). */
     private static final double[] NODE = {0.2386191860831969, 0.6612093864662645, 0.9324695142031521};
 
     private static final double[] WEIGHT = {0.4679139345726910, 0.3607615730481386, 0.1713244923791704};
+
+    /** One whose outline nothing else has grown yet. */
+    public Dish(Geometry damage, Geometry sheet, double widthMm, double depthMm) {
+        this(damage, sheet, widthMm, depthMm, new Grower());
+    }
 
     public Dish {
         if (!(widthMm > 0) || !(depthMm >= 0)) {
@@ -57,7 +63,7 @@ public record Dish(Geometry damage, Geometry sheet, double widthMm, double depth
             if (k != 0) {
                 int n = Math.abs(k) - 1;
                 double s = widthMm / 2 * (1 + Math.signum(k) * NODE[n]);
-                grown = Reach.further(damage, grown, reached, s);
+                grown = Reach.further(damage, grown, reached, s, grower);
                 reached = s;
                 double fall = depthMm * Math.PI / (2 * widthMm) * Math.sin(Math.PI * s / widthMm);
                 sum += WEIGHT[n]

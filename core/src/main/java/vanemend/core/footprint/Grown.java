@@ -17,6 +17,7 @@ import vanemend.core.part.Part;
 public final class Grown {
     private final Part part;
     private final Geometry damage;
+    private final Grower grower;
     private final Polygon sheet;
     private final Map<Zone.Kind, Zone> zones = new LinkedHashMap<>();
     private final Set<String> flags = new LinkedHashSet<>();
@@ -27,8 +28,9 @@ public final class Grown {
     private Zone lastFace;
     private Zone lastBack;
 
-    private Grown(Part part, Geometry outline, Geometry core) {
+    private Grown(Part part, Geometry outline, Geometry core, Grower grower) {
         this.part = part;
+        this.grower = grower;
         this.sheet = part.shape();
         this.damage = core;
         this.grown = core;
@@ -37,12 +39,12 @@ public final class Grown {
 
     /** Starts with the damage itself, mm. */
     public static Grown on(Part part, Geometry damage) {
-        return new Grown(part, damage, damage);
+        return new Grown(part, damage, damage, new Grower());
     }
 
-    /** Starts with the damage as it is drawn, {@code outline}, and grows from its {@code core}, mm. */
-    public static Grown on(Part part, Geometry outline, Geometry core) {
-        return new Grown(part, outline, core);
+    /** Starts with the damage as it is drawn, {@code outline}, and grows from its {@code core}, mm; {@code grower} may know of it already. */
+    public static Grown on(Part part, Geometry outline, Geometry core, Grower grower) {
+        return new Grown(part, outline, core, grower);
     }
 
     /** A zone {@code pastMm} past the damage, up to the part's edge. */
@@ -88,7 +90,7 @@ public final class Grown {
     }
 
     private Geometry grown(double pastMm) {
-        grown = Reach.further(damage, grown, reached, pastMm);
+        grown = Reach.further(damage, grown, reached, pastMm, grower);
         reached = pastMm;
         return grown;
     }

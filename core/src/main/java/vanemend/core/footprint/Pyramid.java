@@ -50,7 +50,7 @@ public record Pyramid(List<Ply> plies, double plyMm, double bondMm, boolean held
         Geometry grown = dish.damage();
         for (int i = 1; i <= n; i++) {
             double past = reach * i / n;
-            grown = Reach.further(dish.damage(), grown, reach * (i - 1) / n, past);
+            grown = Reach.further(dish.damage(), grown, reach * (i - 1) / n, past, dish.grower());
             plies.add(new Ply(i, past, Reach.within(grown, dish.sheet())));
         }
         boolean held = fit >= least;

@@ -37,8 +37,10 @@ public final class Reach {
      * {@code damage} grown to {@code mm}, where it was grown to {@code reached} as {@code grown} already: discs add up. One damage is
      * quicker grown anew, with its few corners; many that have met need not be joined again.
      */
-    static Geometry further(Geometry damage, Geometry grown, double reached, double mm) {
-        return damage.getNumGeometries() == 1 || mm < reached ? grow(damage, mm) : grow(grown, mm - reached);
+    static Geometry further(Geometry damage, Geometry grown, double reached, double mm, Grower grower) {
+        return damage.getNumGeometries() == 1 || mm < reached
+                ? grower.grow(damage, mm)
+                : grower.grow(grown, mm - reached);
     }
 
     /** {@code g} as far as it lies in {@code side}. */

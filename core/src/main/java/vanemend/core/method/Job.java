@@ -2,10 +2,10 @@ package vanemend.core.method;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import vanemend.core.damage.Damage;
+import vanemend.core.footprint.Dish;
+import vanemend.core.footprint.Grown;
 import vanemend.core.part.Part;
 import vanemend.core.stack.Recipe;
 import vanemend.core.stack.StackChoice;
@@ -19,6 +19,7 @@ import vanemend.core.trade.TradeBook;
  * @param house schools followed
  * @param part the part
  * @param damages on it; one at least
+ * @param together the same, as one shape; every way to mend is laid out around the one
  * @param stack taken
  * @param recipe the way to mend that is taken
  * @param heatCapC hottest the part may get, °C; empty where it has no cap of its own
@@ -30,6 +31,7 @@ public record Job(
         FollowedSchools house,
         Part part,
         List<Damage> damages,
+        Together together,
         StackChoice stack,
         Recipe recipe,
         Optional<Double> heatCapC,
@@ -47,17 +49,21 @@ public record Job(
 
     /** All damage together as it is drawn, mm. */
     public Geometry outline() {
-        return together(Damage::outline);
+        return together.outline();
     }
 
     /** All damage together as its zones are grown from it, mm. */
     public Geometry core() {
-        return together(Damage::core);
+        return together.core();
     }
 
-    private Geometry together(Function<Damage, Geometry> shape) {
-        return damages.size() == 1
-                ? shape.apply(damages.getFirst())
-                : OverlayNGRobust.union(damages.stream().map(shape).toList());
+    /** Zones grown from all damage together. */
+    public Grown grown() {
+        return Grown.on(part, outline(), core(), together.grower());
+    }
+
+    /** A dish around all damage, {@code widthMm} wide and {@code depthMm} deep. */
+    public Dish dish(double widthMm, double depthMm) {
+        return new Dish(core(), part.shape(), widthMm, depthMm, together.grower());
     }
 }

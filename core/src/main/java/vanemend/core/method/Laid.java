@@ -12,7 +12,7 @@ import vanemend.core.section.Section;
  *
  * @param mark substrate in two words, such as "steel, e-coat kept"
  * @param footprint zones
- * @param section the cut A–A
+ * @param section the cut A–A; asked for only where it is drawn
  * @param ladder papers
  * @param pieces what is cut to shape
  * @param page the steps; asked for only where nothing stands in the way of a plan
@@ -20,7 +20,7 @@ import vanemend.core.section.Section;
 public record Laid(
         String mark,
         Footprint footprint,
-        Section section,
+        Supplier<Section> section,
         Ladder ladder,
         List<Piece> pieces,
         Supplier<MethodSteps> page) {}

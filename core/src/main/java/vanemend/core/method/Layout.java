@@ -134,7 +134,8 @@ public abstract class Layout {
     }
 
     /** What was laid out, {@code page} being written from it only where nothing stands in the way. */
-    protected Laid laid(String mark, Footprint f, Section section, Ladder ladder, Supplier<MethodSteps> page) {
+    protected Laid laid(
+            String mark, Footprint f, Supplier<Section> section, Ladder ladder, Supplier<MethodSteps> page) {
         return new Laid(mark, f, section, ladder, List.copyOf(pieces), page);
     }
 }

@@ -30,7 +30,7 @@ final class Drawings {
                 damages,
                 laid.footprint().zones().values().stream().map(DrawnZone::of).toList(),
                 laid.footprint().flags(),
-                Optional.of(laid.section()));
+                Optional.of(laid.section().get()));
     }
 
     private static Drawing of(

@@ -16,6 +16,7 @@ import vanemend.core.method.Conditions;
 import vanemend.core.method.Job;
 import vanemend.core.method.Laid;
 import vanemend.core.method.TimesToday;
+import vanemend.core.method.Together;
 import vanemend.core.part.Part;
 import vanemend.core.sanding.FilmBudget;
 import vanemend.core.stack.Effort;
@@ -127,6 +128,7 @@ public final class Planner {
                 fitting(),
                 identity.heatCapC().map(OptionalDouble::of).orElse(OptionalDouble.empty()),
                 times);
+        Together together = new Together(damages);
         Map<String, Way> ways = new HashMap<>();
         BiFunction<Recipe, StackChoice, Way> way = (r, s) -> ways.computeIfAbsent(
                 r.id(),
@@ -135,6 +137,7 @@ public final class Planner {
                         schools.taking(r.schools()),
                         part,
                         damages,
+                        together,
                         s,
                         r,
                         identity.heatCapC(),

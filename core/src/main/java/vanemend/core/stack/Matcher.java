@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import vanemend.core.damage.Damage;
@@ -75,14 +76,18 @@ public final class Matcher {
     public static StackChoice choose(
             Need need, List<ShelfItem> shelf, Map<Role, String> pins, Optional<String> taken, Effort.Planned planned) {
         Matcher m = new Matcher(need, shelf, pins, planned);
-        StackChoice chosen = m.chosen(taken);
+        StackChoice chosen = m.chosen(taken, m::everyWay);
         return chosen.explained(m.ruledOut(m.built.values()), m.rejectedClasses(m.built.values()));
     }
 
-    /** The match as it is shown while typing: without why the rest of the shelf was not chosen. */
+    /**
+     * The match as it is shown while typing: the same way is taken, without why the rest of the shelf was not chosen; of the other ways only
+     * those that might have been better are ranked.
+     */
     public static StackChoice brief(
             Need need, List<ShelfItem> shelf, Map<Role, String> pins, Optional<String> taken, Effort.Planned planned) {
-        return new Matcher(need, shelf, pins, planned).chosen(taken).sketch();
+        Matcher m = new Matcher(need, shelf, pins, planned);
+        return m.chosen(taken, papers -> m.inQuestion(taken, papers)).sketch();
     }
 
     /** A recipe with its lines; what it lacks is in them. */
@@ -107,7 +112,7 @@ public final class Matcher {
         }
     }
 
-    private StackChoice chosen(Optional<String> taken) {
+    private StackChoice chosen(Optional<String> taken, Function<List<ShelfItem>, List<Score.Entry>> weighed) {
         List<RuledOutWay> rejected = new ArrayList<>();
         List<Recipe> fits = new ArrayList<>();
         Set<Damage.Kind> kinds = need.damages().stream()
@@ -130,11 +135,7 @@ public final class Matcher {
                 .filter(i -> i.materialClass().role() == Role.PAPER)
                 .filter(i -> filter.anywhere(i).isEmpty())
                 .toList();
-        List<RankedStack> ranked = Score.rank(
-                need,
-                built.values().stream()
-                        .map(b -> new Score.Entry(b.recipe(), b.lines(), b.missing(), pinsUsed(b), effort(b, papers)))
-                        .toList());
+        List<RankedStack> ranked = Score.rank(need, weighed.apply(papers));
         String first = taken.filter(built::containsKey)
                 .orElse(ranked.isEmpty() ? "" : ranked.getFirst().recipe());
         Built chosen = built.get(first);
@@ -148,6 +149,46 @@ public final class Matcher {
                 ranked,
                 List.copyOf(rejected),
                 List.of());
+    }
+
+    private List<Score.Entry> everyWay(List<ShelfItem> papers) {
+        return built.values().stream().map(b -> entry(b, effort(b, papers))).toList();
+    }
+
+    /**
+     * The ways that the best is among. A plan is the dear part of a score, and it only ever takes away from what the rest allows: once a way
+     * scores what no other can reach even if it took no time at all, the others are left unplanned.
+     */
+    private List<Score.Entry> inQuestion(Optional<String> taken, List<ShelfItem> papers) {
+        Optional<Built> settled = taken.map(built::get);
+        if (settled.isPresent()) {
+            return List.of(entry(settled.get(), effort(settled.get(), papers)));
+        }
+        List<Score.Entry> open = built.values().stream()
+                .map(b -> entry(b, Optional.empty()))
+                .sorted(Comparator.comparingInt((Score.Entry e) -> -e.pinsUsed())
+                        .thenComparing(e -> !e.missing().isEmpty())
+                        .thenComparing(e -> -Score.most(need, e)))
+                .toList();
+        List<Score.Entry> out = new ArrayList<>();
+        double best = Double.NEGATIVE_INFINITY;
+        for (Score.Entry e : open) {
+            boolean another = !out.isEmpty()
+                    && (e.pinsUsed() < out.getFirst().pinsUsed()
+                            || e.missing().isEmpty() != out.getFirst().missing().isEmpty());
+            if (another || Score.most(need, e) < best) {
+                break;
+            }
+            Score.Entry planned = entry(
+                    built.get(e.recipe().id()), effort(built.get(e.recipe().id()), papers));
+            out.add(planned);
+            best = Math.max(best, Score.of(need, planned));
+        }
+        return out;
+    }
+
+    private Score.Entry entry(Built b, Optional<Effort> effort) {
+        return new Score.Entry(b.recipe(), b.lines(), b.missing(), pinsUsed(b), effort);
     }
 
     private Optional<Effort> effort(Built b, List<ShelfItem> papers) {

@@ -37,9 +37,7 @@ final class Score {
         List<Integer> pins = new ArrayList<>();
         for (int i = 0; i < entries.size(); i++) {
             Entry e = entries.get(i);
-            double score = terms.get(i).stream()
-                    .mapToDouble(t -> t.weight() * t.value())
-                    .sum();
+            double score = sum(terms.get(i));
             out.add(new RankedStack(
                     e.recipe().id(),
                     e.recipe().method(),
@@ -63,6 +61,20 @@ final class Score {
                 .thenComparing(i -> -out.get(i).score())
                 .thenComparing(i -> out.get(i).recipe()));
         return order.stream().map(out::get).toList();
+    }
+
+    /** What {@code e} scores, 0 to 1. */
+    static double of(Need need, Entry e) {
+        return sum(terms(need, e));
+    }
+
+    /** The most that {@code e} could score, whatever its plan takes, 0 to 1. */
+    static double most(Need need, Entry e) {
+        return of(need, new Entry(e.recipe(), e.lines(), List.of(), e.pinsUsed(), Optional.of(new Effort(0, 0))));
+    }
+
+    private static double sum(List<RankedStack.ScoreTerm> terms) {
+        return terms.stream().mapToDouble(t -> t.weight() * t.value()).sum();
     }
 
     private static RankedStack.Followed followed(HouseRules.School s, String option, HouseRules house) {

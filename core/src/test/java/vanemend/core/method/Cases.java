@@ -121,6 +121,24 @@ public final class Cases {
                         d.part(), d.damages(), null, null, null, null, null, recipe, null, null, null, null, null));
     }
 
+    /** {@code d} with the way to mend left open. */
+    public static RepairDraft open(RepairDraft d) {
+        return new RepairDraft(
+                d.part(),
+                d.damages(),
+                d.pins(),
+                d.drying(),
+                d.houseRules(),
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                d.pane(),
+                d.dryings());
+    }
+
     /** {@code d} dried {@code by}; {@code lightAt} is when light is to come on it, null for now. */
     public static RepairDraft dried(RepairDraft d, DryingRoute.Kind by, Instant lightAt) {
         return new RepairDraft(

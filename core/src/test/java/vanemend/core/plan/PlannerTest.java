@@ -7,18 +7,23 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import vanemend.core.Seeds;
 import vanemend.core.TestShop;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
 import vanemend.core.footprint.Zone;
+import vanemend.core.method.Cases;
 import vanemend.core.method.Conditions;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.mix.Pour;
+import vanemend.core.stack.StackChoice;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.RuleBook;
@@ -344,5 +349,29 @@ class PlannerTest {
         assertThat(plan.loops()).isNotEmpty();
         assertThat(sketch.plan().orElseThrow().loops()).isEmpty();
         assertThat(whole.stack().rejectedClasses()).isNotEmpty();
+    }
+
+    @ParameterizedTest
+    @MethodSource("everyCase")
+    @DisplayName("while typing the same way is taken as when all are weighed, with the same score, by every house rule")
+    void theSameWayIsTaken(String name) {
+        RepairDraft open = Cases.open(Cases.all().get(name));
+        for (HouseRules.School s : HouseRules.schools()) {
+            for (HouseRules.Option o :
+                    s.options().stream().filter(HouseRules.Option::planned).toList()) {
+                Conditions shop = TestShop.shop(21, HouseRules.defaults().with(s.id(), o.id()), TestShop.fullShelf());
+                StackChoice whole =
+                        Planner.plan(open, shop, new Check()).orElseThrow().stack();
+                StackChoice sketch =
+                        Planner.sketch(open, shop, new Check()).orElseThrow().stack();
+                assertThat(sketch.taken()).as(s.id() + " " + o.id()).isEqualTo(whole.taken());
+                assertThat(sketch.ranked().getFirst())
+                        .isEqualTo(whole.ranked().getFirst().sketch());
+            }
+        }
+    }
+
+    static Set<String> everyCase() {
+        return Cases.all().keySet();
     }
 }

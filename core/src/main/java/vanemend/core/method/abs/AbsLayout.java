@@ -11,7 +11,6 @@ import vanemend.core.cure.SolventCure;
 import vanemend.core.damage.Crack;
 import vanemend.core.damage.Missing;
 import vanemend.core.footprint.Footprint;
-import vanemend.core.footprint.Grown;
 import vanemend.core.footprint.Piece;
 import vanemend.core.footprint.Reach;
 import vanemend.core.footprint.Zone;
@@ -110,7 +109,7 @@ final class AbsLayout extends Layout {
         return laid(
                 plastic.word(),
                 f,
-                section(f),
+                () -> section(f),
                 ladder,
                 () -> AbsRebuild.lay(kit(f, ladder), !cracks().isEmpty(), !gone.isEmpty()));
     }
@@ -124,7 +123,7 @@ final class AbsLayout extends Layout {
     private Footprint footprint(Geometry joints) {
         double half = value("bead.diameter") / 2;
         double tape = value("tape.face-past");
-        return Grown.on(part(), job.outline(), job.core())
+        return job.grown()
                 .out(Zone.Kind.FACE_TAPE, tape)
                 .out(Zone.Kind.CLEAN, tape + value("dent.clean-past"))
                 .shape(Zone.Kind.BEAD, half, Reach.within(Reach.grow(joints, half), part().shape()))

@@ -116,7 +116,7 @@ final class ClearRunLayout extends Layout {
         return laid(
                 "clear coat, " + Text.of(Math.round(run.soundUm()), "µm"),
                 f,
-                section(),
+                () -> section(),
                 ladder,
                 () -> ClearRun.lay(kit(f, ladder), budget));
     }

@@ -42,7 +42,7 @@ final class CompositeLayout extends Layout {
                 .mapToDouble(d -> CompositeDepth.opened(d, wallMm))
                 .max()
                 .orElse(wallMm);
-        this.dish = new Dish(job.core(), part().shape(), CompositeDepth.dishMm(deep), deep);
+        this.dish = job.dish(CompositeDepth.dishMm(deep), deep);
         this.through = deep >= wallMm - 1e-9;
         this.cream = !job.house().is("composite-finish", "one-material");
     }
@@ -76,7 +76,7 @@ final class CompositeLayout extends Layout {
         return laid(
                 part().substrate().word(),
                 f,
-                section(f, pyramid, ply),
+                () -> section(f, pyramid, ply),
                 ladder,
                 () -> CompositeTwoSided.lay(kit(f, ladder), build));
     }
@@ -91,7 +91,7 @@ final class CompositeLayout extends Layout {
         double sanded = Math.max(creamed, value("composite.face-sand-past"));
         double fine =
                 Math.max(value("composite.320-past"), sanded + value("composite.ring-past") + value("dent.240-past"));
-        Grown g = Grown.on(part(), job.outline(), job.core())
+        Grown g = job.grown()
                 .out(Zone.Kind.DISH, w)
                 .out(Zone.Kind.ADHESIVE, creamed)
                 .out(Zone.Kind.FACE_SAND, sanded)

@@ -89,7 +89,7 @@ final class DentLayout extends Layout {
         return laid(
                 mark(),
                 footprint,
-                section(footprint),
+                () -> section(footprint),
                 ladder,
                 () -> DentFill.lay(
                         kit(footprint, ladder),

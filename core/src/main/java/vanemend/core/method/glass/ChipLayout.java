@@ -19,7 +19,6 @@ import vanemend.core.damage.Crack;
 import vanemend.core.damage.Damage;
 import vanemend.core.damage.Oval;
 import vanemend.core.footprint.Footprint;
-import vanemend.core.footprint.Grown;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.ShelfItem;
@@ -68,7 +67,7 @@ final class ChipLayout extends Layout {
         boolean vacuum = job.house().is("chip", "vacuum-pressure");
         Coordinate at = pit();
         Geometry pit = round(at, pitMm());
-        Footprint f = Grown.on(part(), job.outline(), job.core())
+        Footprint f = job.grown()
                 .shape(Zone.Kind.PIT, 0, pit)
                 .shape(Zone.Kind.INJECTOR, 0, round(at, value("glass.injector")))
                 .shape(Zone.Kind.FILM, 0, film(at))
@@ -83,7 +82,11 @@ final class ChipLayout extends Layout {
         }
         boolean inSight = job.damages().stream().anyMatch(this::inSight);
         return laid(
-                part().substrate().word(), f, section(), ladder, () -> GlassChip.lay(kit(f, ladder), vacuum, inSight));
+                part().substrate().word(),
+                f,
+                () -> section(),
+                ladder,
+                () -> GlassChip.lay(kit(f, ladder), vacuum, inSight));
     }
 
     /** Film covers pit and injector's mark and reaches past them: air keeps the face of a bead soft. */

@@ -12,7 +12,6 @@ import vanemend.core.damage.Damage;
 import vanemend.core.damage.Hairline;
 import vanemend.core.damage.Trace;
 import vanemend.core.footprint.Footprint;
-import vanemend.core.footprint.Grown;
 import vanemend.core.footprint.Piece;
 import vanemend.core.footprint.Reach;
 import vanemend.core.footprint.Zone;
@@ -100,7 +99,7 @@ final class HairlineLayout extends Layout {
         return laid(
                 part().substrate().word(),
                 f,
-                section(f),
+                () -> section(f),
                 ladder,
                 () -> HairlineSealant.lay(
                         kit(f, ladder),
@@ -118,7 +117,7 @@ final class HairlineLayout extends Layout {
             holes.add(hole(c[0], c[1], past));
             holes.add(hole(c[c.length - 1], c[c.length - 2], past));
         }
-        return Grown.on(part(), job.outline(), job.core())
+        return job.grown()
                 .out(Zone.Kind.GROOVE, half)
                 .out(Zone.Kind.TAPE, half + value("tape.past"))
                 .out(Zone.Kind.CLEAN, half + value("dent.clean-past"))

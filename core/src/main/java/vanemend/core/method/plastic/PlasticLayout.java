@@ -60,7 +60,7 @@ final class PlasticLayout extends Layout {
         double width = weld()
                 ? value("seam.past")
                 : Dish.widthMm(deep, value("dish.along"), value("dish.least"), value("dish.most"));
-        return new Dish(job.core(), part().shape(), width, deep);
+        return job.dish(width, deep);
     }
 
     private double deep(Damage d) {
@@ -84,7 +84,7 @@ final class PlasticLayout extends Layout {
             ladderHolds(ladder);
             amounts(f);
         }
-        return laid(plastic.word(), f, section(f), ladder, () -> lay(kit(f, ladder)));
+        return laid(plastic.word(), f, () -> section(f), ladder, () -> lay(kit(f, ladder)));
     }
 
     private MethodSteps lay(Kit kit) {
@@ -105,7 +105,7 @@ final class PlasticLayout extends Layout {
         double w = dish.widthMm();
         double ring = w + value("plastic.ring-past");
         double fine = Math.max(value("plastic.320-past"), ring + value("dent.240-past"));
-        Grown g = Grown.on(part(), job.outline(), job.core())
+        Grown g = job.grown()
                 .out(weld() ? Zone.Kind.ADHESIVE : Zone.Kind.DISH, w)
                 .fine(Zone.Kind.RING_180, ring)
                 .fine(Zone.Kind.FINE_320, fine)

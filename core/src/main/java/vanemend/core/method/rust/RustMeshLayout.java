@@ -66,7 +66,7 @@ final class RustMeshLayout extends Layout {
         return laid(
                 metal.word() + " " + Text.of(metal.gaugeMm(), "mm") + ", bare",
                 f,
-                section(f),
+                () -> section(f),
                 ladder,
                 () -> RustMesh.lay(kit(f, ladder), openingMm()));
     }

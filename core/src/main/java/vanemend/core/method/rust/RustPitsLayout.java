@@ -56,7 +56,7 @@ final class RustPitsLayout extends Layout {
         return laid(
                 metal.word() + " " + Text.of(metal.gaugeMm(), "mm") + ", bare",
                 f,
-                section(f),
+                () -> section(f),
                 ladder,
                 () -> RustPitsFill.lay(kit(f, ladder)));
     }

@@ -86,7 +86,12 @@ final class TrimLayout extends Layout {
             ladderHolds(ladder);
             amounts(f, divot);
         }
-        return laid(plastic.word(), f, section(f), ladder, () -> TrimFinish.lay(kit(f, ladder), residue, divot, whole));
+        return laid(
+                plastic.word(),
+                f,
+                () -> section(f),
+                ladder,
+                () -> TrimFinish.lay(kit(f, ladder), residue, divot, whole));
     }
 
     /** Where colour would cover most of a part, all of it is coloured: no corner stays in the old shade. */

@@ -98,7 +98,7 @@ final class TyreLayout extends Layout {
                 twoPiece(),
                 tyre.use() == Tyre.Use.TRUCK);
         String mark = tyre.size().isEmpty() ? tyre.word() : tyre.word() + ", " + tyre.size();
-        return laid(mark, f, section(), ladder, () -> TyreInjury.lay(kit(f, ladder), tyre, cut));
+        return laid(mark, f, () -> section(), ladder, () -> TyreInjury.lay(kit(f, ladder), tyre, cut));
     }
 
     private void amounts(Footprint f) {
