@@ -19,6 +19,15 @@ export function HouseRules({ book, find }: { book: Api["RulesView"]; find: strin
       setRefused(e instanceof Error ? e.message : String(e));
     }
   };
+  const forget = async (build: string) => {
+    setRefused("");
+    try {
+      await ask<Api["ShopView"]>(`/api/shop/heat/${build}`, { method: "DELETE" });
+      await queryClient.invalidateQueries({ queryKey: keys.bench });
+    } catch (e) {
+      setRefused(e instanceof Error ? e.message : String(e));
+    }
+  };
   return (
     <div>
       <p className="px-4 pt-3">
@@ -39,6 +48,23 @@ export function HouseRules({ book, find }: { book: Api["RulesView"]; find: strin
           )}
         </p>
       )}
+      {shop?.heat.map((h) => (
+        <p key={h.build} className="flex flex-wrap items-center gap-3 px-4 pt-2">
+          <span>
+            Under this shop's lamps {h.word} warms{" "}
+            <b>
+              {Math.round(h.factor * 100) / 100}
+              {"\u202f"}times
+            </b>{" "}
+            as slowly as recalled, measured in {h.warmUps} {h.warmUps === 1 ? "warm-up" : "warm-ups"}: plans follow it.
+          </span>
+          {book.mayTurn && (
+            <button type="button" className="firm min-h-14 px-4 font-bold" onClick={() => void forget(h.build)}>
+              Go by the book again
+            </button>
+          )}
+        </p>
+      ))}
       {refused && (
         <p role="alert" className="px-4 pt-2 font-bold text-oxide-text">
           {refused}

@@ -820,6 +820,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shop/heat/{build}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["forgetHeat"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shop/place": {
         parameters: {
             query?: never;
@@ -1293,6 +1309,7 @@ export interface components {
             holdMin: number;
             /** @enum {string} */
             kind: "AIR" | "LAMP" | "OVEN" | "SUN" | "CLOUD" | "UV_LAMP";
+            lag?: components["schemas"]["Lag"];
             note: string;
             /** Format: double */
             peakC: number;
@@ -1490,6 +1507,15 @@ export interface components {
             act: "MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "AIR_IN" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY";
             word: string;
         };
+        HeatView: {
+            /** @enum {string} */
+            build: "STEEL" | "ALUMINIUM" | "PLASTIC" | "COMPOSITE";
+            /** Format: double */
+            factor: number;
+            /** Format: int32 */
+            warmUps: number;
+            word: string;
+        };
         HouseChange: {
             /** Format: date-time */
             at: string;
@@ -1610,6 +1636,16 @@ export interface components {
             school: string;
             /** Format: double */
             scratchLeftUm: number;
+        };
+        Lag: {
+            /** @enum {string} */
+            build: "STEEL" | "ALUMINIUM" | "PLASTIC" | "COMPOSITE";
+            /** Format: double */
+            factor: number;
+            /** Format: double */
+            recalledMin: number;
+            /** Format: int32 */
+            warmUps: number;
         };
         Layer: {
             /** Format: double */
@@ -2611,6 +2647,7 @@ export interface components {
         ShopView: {
             /** Format: double */
             dewPointC: number;
+            heat: components["schemas"]["HeatView"][];
             place: components["schemas"]["Place"];
             present: components["schemas"]["Account"][];
             /** Format: double */
@@ -4451,6 +4488,28 @@ export interface operations {
                 "application/json": components["schemas"]["AirDraft"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+        };
+    };
+    forgetHeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: "STEEL" | "ALUMINIUM" | "PLASTIC" | "COMPOSITE";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {

@@ -12,6 +12,7 @@ import java.util.Random;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.dataformat.yaml.YAMLMapper;
 import vanemend.core.cure.DryingRoute;
+import vanemend.core.cure.MeasuredHeat;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
 import vanemend.core.material.MaterialClass;
@@ -191,7 +192,14 @@ public final class TestShop {
 
     public static Conditions shop(double airC, HouseRules house, List<ShelfItem> shelf) {
         return new Conditions(
-                new Air(airC, 50), House.of(house), shelf, NOW, ZONE, 20, new Conditions.Place(55.4, -3.1));
+                new Air(airC, 50),
+                House.of(house),
+                shelf,
+                NOW,
+                ZONE,
+                20,
+                new Conditions.Place(55.4, -3.1),
+                MeasuredHeat.none());
     }
 
     public static Conditions shop() {

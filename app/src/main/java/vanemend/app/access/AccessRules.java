@@ -38,6 +38,8 @@ class AccessRules {
                         .permitAll()
                         .requestMatchers(HttpMethod.PUT, "/api/house-rules/**", "/api/shop/place")
                         .hasRole(Role.LEAD.name())
+                        .requestMatchers(HttpMethod.DELETE, "/api/shop/heat/**")
+                        .hasRole(Role.LEAD.name())
                         .requestMatchers(HttpMethod.POST, "/api/house-pages/**")
                         .hasRole(Role.LEAD.name())
                         .requestMatchers("/api/people", "/api/people/**")

@@ -30,6 +30,7 @@ import vanemend.core.record.LookAgain;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.run.BenchEvent;
 import vanemend.core.run.Known;
+import vanemend.core.run.MeasuredWarmUp;
 import vanemend.core.run.ReadingsCsv;
 import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
@@ -329,6 +330,9 @@ public class RepairWork {
         }
         Running run = running(id, plans, List.copyOf(known.values()));
         shop.used(id, "Repair " + id + ", " + frozen.workup().name(), RepairRecord.used(plans, run.legs()), who.id());
+        if (drafts.stream().anyMatch(d -> d.kind() == BenchEvent.Kind.GATE || d.kind() == BenchEvent.Kind.DONE)) {
+            shop.warmedUp(id, MeasuredWarmUp.of(run.frozen().plan(), run.state()));
+        }
         bell.ringAfterCommit(id);
         return new Taken(run, List.copyOf(refused));
     }

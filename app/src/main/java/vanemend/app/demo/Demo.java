@@ -178,7 +178,8 @@ class Demo implements ApplicationRunner {
                         at,
                         today.zone(),
                         today.spreadMlPerMin(),
-                        today.place()));
+                        today.place(),
+                        today.heat()));
         Workup workup = worked.workup()
                 .orElseThrow(() -> new IllegalStateException("demo repair cannot be worked up: " + worked.problems()));
         return new FrozenPlan(at, by.name(), draft, workup);

@@ -15,12 +15,15 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
+import vanemend.core.cure.Lag;
+import vanemend.core.cure.MeasuredHeat;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Conditions;
 import vanemend.core.method.House;
 import vanemend.core.method.HousePages;
 import vanemend.core.method.PageRule;
 import vanemend.core.record.Used;
+import vanemend.core.run.MeasuredWarmUp;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.Text;
@@ -33,13 +36,14 @@ public class Shop {
     public record Change(String question, String answer, String by, Instant at) {}
 
     /** What every preview needs; read once and let go whenever something of it is written. */
-    private record Today(Air air, House house, List<ShelfItem> shelf, Conditions.Place place) {}
+    private record Today(Air air, House house, List<ShelfItem> shelf, Conditions.Place place, MeasuredHeat heat) {}
 
     private final AtomicReference<Today> today = new AtomicReference<>();
     private final JdbcClient db;
     private final Shelf shelf;
     private final Audit audit;
     private final PageRules pages;
+    private final WarmUps warmUps;
     private final Clock clock;
     private final ZoneId zone;
     private final Conditions.Place installed;
@@ -49,6 +53,7 @@ public class Shop {
             Shelf shelf,
             Audit audit,
             PageRules pages,
+            WarmUps warmUps,
             Clock clock,
             @Value("${vanemend.zone}") String zone,
             @Value("${vanemend.latitude}") double latitude,
@@ -57,6 +62,7 @@ public class Shop {
         this.shelf = shelf;
         this.audit = audit;
         this.pages = pages;
+        this.warmUps = warmUps;
         this.clock = clock;
         this.zone = ZoneId.of(zone);
         this.installed = new Conditions.Place(latitude, longitude);
@@ -112,6 +118,27 @@ public class Shop {
         audit.did(
                 by, Audit.Act.RULE, "shop at latitude " + place.latitudeDeg() + ", longitude " + place.longitudeDeg());
         changed();
+    }
+
+    /** What the shop's own warm-ups say of its lamps and ovens. */
+    public MeasuredHeat heat() {
+        return conditions(false).heat();
+    }
+
+    /** Keeps what the waits of {@code repairId} told of the shop's heat. */
+    public void warmedUp(long repairId, List<MeasuredWarmUp> told) {
+        if (warmUps.keep(repairId, told)) {
+            changed();
+        }
+    }
+
+    /** Goes by the rule book's time constants of {@code build} again. */
+    @Transactional
+    public void dropWarmUps(Lag.Build build, String by) {
+        if (warmUps.drop(build, by) > 0) {
+            audit.did(by, Audit.Act.RULE, "warm-ups on " + build.word() + " count no more");
+            changed();
+        }
     }
 
     /** Schools in force: the newest answer to each question. */
@@ -253,7 +280,12 @@ public class Shop {
     public Conditions conditions(boolean apprentice) {
         Today now = today.get();
         if (now == null) {
-            now = new Today(air(), new House(schools(), new HousePages(pages.inForce())), shelf.all(), place());
+            now = new Today(
+                    air(),
+                    new House(schools(), new HousePages(pages.inForce())),
+                    shelf.all(),
+                    place(),
+                    warmUps.measured());
             today.set(now);
         }
         return new Conditions(
@@ -263,6 +295,7 @@ public class Shop {
                 clock.instant(),
                 zone,
                 TradeBook.value(apprentice ? "spread.rate.apprentice" : "spread.rate"),
-                now.place());
+                now.place(),
+                now.heat());
     }
 }

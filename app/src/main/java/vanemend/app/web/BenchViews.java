@@ -20,6 +20,7 @@ import vanemend.app.store.Shop;
 import vanemend.app.web.Views.AgainView;
 import vanemend.app.web.Views.BenchView;
 import vanemend.app.web.Views.HandsView;
+import vanemend.app.web.Views.HeatView;
 import vanemend.app.web.Views.LiveView;
 import vanemend.app.web.Views.RepairLine;
 import vanemend.app.web.Views.ShopView;
@@ -73,7 +74,14 @@ class BenchViews {
                 shop.airTypedAt(),
                 accounts.present(AT_THE_BENCH),
                 shop.zone().getId(),
-                shop.place());
+                shop.place(),
+                shop.heat().by().entrySet().stream()
+                        .map(e -> new HeatView(
+                                e.getKey(),
+                                e.getKey().word(),
+                                e.getValue().factor(),
+                                e.getValue().warmUps()))
+                        .toList());
     }
 
     BenchView bench(Account me) {

@@ -3,6 +3,7 @@ package vanemend.app.web;
 import java.security.Principal;
 import java.util.List;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -16,6 +17,7 @@ import vanemend.app.store.Shop;
 import vanemend.app.web.Views.RulesView;
 import vanemend.app.web.Views.SchoolView;
 import vanemend.app.web.Views.ShopView;
+import vanemend.core.cure.Lag;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.method.Conditions;
 import vanemend.core.method.PlaceDraft;
@@ -69,6 +71,14 @@ class ShopController {
         Conditions.Place place = draft.check(check);
         Refused.unlessClean("Shop place", check);
         shop.place(place, people.of(me).id());
+        bell.ring();
+        return views.shop();
+    }
+
+    /** Lets the warm-ups that were measured on {@code build} count no more. */
+    @DeleteMapping("/shop/heat/{build}")
+    ShopView forgetHeat(@PathVariable Lag.Build build, Principal me) {
+        shop.dropWarmUps(build, people.of(me).id());
         bell.ring();
         return views.shop();
     }

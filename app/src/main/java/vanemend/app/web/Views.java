@@ -11,6 +11,7 @@ import vanemend.app.device.Device;
 import vanemend.app.device.Shown;
 import vanemend.app.device.StandIn;
 import vanemend.app.store.Shop;
+import vanemend.core.cure.Lag;
 import vanemend.core.damage.Damage;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.material.ShelfFile;
@@ -197,6 +198,7 @@ final class Views {
      * The shop today.
      *
      * @param place where it lies, for the sun
+     * @param heat what its own warm-ups say of its lamps and ovens
      */
     record ShopView(
             double tempC,
@@ -205,7 +207,17 @@ final class Views {
             Instant typedAt,
             List<Account> present,
             String zone,
-            Conditions.Place place) {}
+            Conditions.Place place,
+            List<HeatView> heat) {}
+
+    /**
+     * What was measured of the shop's own heat on one build.
+     *
+     * @param word as said
+     * @param factor measured time constant over the recalled one
+     * @param warmUps how many it is the median of
+     */
+    record HeatView(Lag.Build build, String word, double factor, int warmUps) {}
 
     /**
      * A thing on the shelf.

@@ -7,11 +7,15 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import vanemend.app.Caller;
 import vanemend.app.Drafts;
 import vanemend.app.TestServer;
+import vanemend.app.store.Shop;
+import vanemend.core.cure.Lag;
+import vanemend.core.run.MeasuredWarmUp;
 
 class RepairApiTest {
     private final Caller tam = TestServer.as("tam");
@@ -125,6 +129,29 @@ class RepairApiTest {
         assertThat(bad.text("problems.0.expected")).isEqualTo("from ⟦-10 to 50 °C⟧");
         Caller.Answer good = tam.put("/api/shop/air", Map.of("tempC", 17, "rhPercent", 58));
         assertThat(good.at("dewPointC").asDouble()).isBetween(8.6, 8.8);
+    }
+
+    @Test
+    @DisplayName("warm-ups that were measured stand in the shop and in its plans until a lead goes by the book again")
+    void heatOfTheShop() {
+        Caller isla = TestServer.as("isla");
+        Shop shop = TestServer.bean(Shop.class);
+        long repair = add(Drafts.door("Lamp on a door")).body().path("id").asLong();
+        shop.warmedUp(repair, List.of(new MeasuredWarmUp("filler-wait", Lag.Build.STEEL, 1.5)));
+        shop.warmedUp(repair, List.of(new MeasuredWarmUp("filler-wait", Lag.Build.STEEL, 9.9)));
+        shop.warmedUp(repair, List.of(new MeasuredWarmUp("putty-wait", Lag.Build.STEEL, 1.7)));
+        JsonNode heat = tam.get("/api/shop").body().path("heat").path(0);
+        assertThat(heat.path("build").asString()).isEqualTo("STEEL");
+        assertThat(heat.path("factor").asDouble()).isCloseTo(1.6, within(1e-9));
+        assertThat(heat.path("warmUps").asInt()).isEqualTo(2);
+        assertThat(shop.conditions(false).heat().lag(Lag.Build.STEEL, 2).tauMin())
+                .isCloseTo(3.2, within(1e-9));
+        assertThat(tam.delete("/api/shop/heat/STEEL").status()).isEqualTo(403);
+        assertThat(isla.delete("/api/shop/heat/BRASS").status()).isEqualTo(400);
+        assertThat(isla.delete("/api/shop/heat/STEEL").status()).isEqualTo(200);
+        assertThat(shop.heat().by()).isEmpty();
+        shop.warmedUp(repair, List.of(new MeasuredWarmUp("filler-wait", Lag.Build.STEEL, 1.5)));
+        assertThat(shop.heat().by()).as("what was dropped stays dropped").isEmpty();
     }
 
     @Test

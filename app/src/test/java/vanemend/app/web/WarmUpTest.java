@@ -18,6 +18,7 @@ import tools.jackson.databind.json.JsonMapper;
 import vanemend.app.Drafts;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
+import vanemend.core.cure.MeasuredHeat;
 import vanemend.core.method.Conditions;
 import vanemend.core.method.House;
 import vanemend.core.plan.RepairDraft;
@@ -53,7 +54,8 @@ class WarmUpTest {
                         NOW,
                         ZoneOffset.UTC,
                         20,
-                        new Conditions.Place(55.4, -3.1)));
+                        new Conditions.Place(55.4, -3.1),
+                        MeasuredHeat.none()));
         assertThat(during(Duration.ofNanos(1)).run()).isEqualTo(3);
         verify(shop, times(3)).conditions(false);
     }

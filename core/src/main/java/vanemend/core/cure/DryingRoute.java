@@ -15,6 +15,7 @@ import vanemend.core.trade.TradeBook;
  * @param coolMin down to 30 °C
  * @param peakC hottest the surface gets, °C
  * @param note in words
+ * @param lag how slowly the build follows the heat; empty where none is planned
  */
 public record DryingRoute(
         Kind kind,
@@ -23,7 +24,13 @@ public record DryingRoute(
         double holdMin,
         double coolMin,
         double peakC,
-        String note) {
+        String note,
+        Optional<Lag> lag) {
+    /** Routes of an earlier release did not say how slowly the build follows. */
+    public DryingRoute {
+        lag = lag == null ? Optional.empty() : lag;
+    }
+
     /** Ways to dry. */
     public enum Kind {
         AIR("in air"),
@@ -64,14 +71,15 @@ public record DryingRoute(
     }
 
     private static DryingRoute never(Kind kind, double airC, String note) {
-        return new DryingRoute(kind, Optional.empty(), 0, 0, 0, airC, note);
+        return new DryingRoute(kind, Optional.empty(), 0, 0, 0, airC, note, Optional.empty());
     }
 
     /** Left in the shop's air. */
     public static DryingRoute air(CureLaw law, double airC, double peroxideFactor) {
         OptionalDouble min = law.sandMinAt(airC, peroxideFactor);
         return min.isPresent()
-                ? new DryingRoute(Kind.AIR, Optional.of(min.getAsDouble()), 0, min.getAsDouble(), 0, airC, "")
+                ? new DryingRoute(
+                        Kind.AIR, Optional.of(min.getAsDouble()), 0, min.getAsDouble(), 0, airC, "", Optional.empty())
                 : never(
                         Kind.AIR,
                         airC,
@@ -147,13 +155,29 @@ public record DryingRoute(
                 down,
                 plateauC,
                 "Surface " + Text.of(Math.round(plateauC), "°C") + ", stop above "
-                        + Text.of(Math.round(law.capC()), "°C") + ".");
+                        + Text.of(Math.round(law.capC()), "°C") + ".",
+                Optional.empty());
+    }
+
+    /** A copy that says how slowly the build follows, where it is warmed at all. */
+    public DryingRoute following(Lag slowly) {
+        return sandFromMin.isEmpty()
+                ? this
+                : new DryingRoute(
+                        kind,
+                        sandFromMin,
+                        rampMin,
+                        holdMin,
+                        coolMin,
+                        peakC,
+                        note + " " + slowly.said(),
+                        Optional.of(slowly));
     }
 
     /** A route that takes {@code minutes} without warming the part; not a number where it does not cure. */
     public static DryingRoute still(Kind kind, double minutes, double airC, String note) {
         return Double.isNaN(minutes)
                 ? never(kind, airC, note)
-                : new DryingRoute(kind, Optional.of(minutes), 0, minutes, 0, airC, note);
+                : new DryingRoute(kind, Optional.of(minutes), 0, minutes, 0, airC, note, Optional.empty());
     }
 }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import vanemend.core.cure.MeasuredHeat;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.trade.Air;
 
@@ -17,9 +18,17 @@ import vanemend.core.trade.Air;
  * @param zone the shop's zone, for expiry dates
  * @param spreadMlPerMin spreading rate of the hands, mL/min
  * @param place where the shop lies, for the sun
+ * @param heat what its own warm-ups say of its lamps and ovens
  */
 public record Conditions(
-        Air air, House house, List<ShelfItem> shelf, Instant now, ZoneId zone, double spreadMlPerMin, Place place) {
+        Air air,
+        House house,
+        List<ShelfItem> shelf,
+        Instant now,
+        ZoneId zone,
+        double spreadMlPerMin,
+        Place place,
+        MeasuredHeat heat) {
     /**
      * A place on the earth.
      *
@@ -30,7 +39,7 @@ public record Conditions(
 
     /** A copy with another {@code house}. */
     public Conditions under(House other) {
-        return new Conditions(air, other, shelf, now, zone, spreadMlPerMin, place);
+        return new Conditions(air, other, shelf, now, zone, spreadMlPerMin, place, heat);
     }
 
     /** Today's date in the shop. */

@@ -10,11 +10,11 @@ import java.util.OptionalDouble;
 import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.cure.Flash;
+import vanemend.core.cure.Lag;
 import vanemend.core.cure.Wait;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.part.Composite;
 import vanemend.core.part.Metal;
-import vanemend.core.part.Plastic;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
@@ -42,34 +42,47 @@ public final class Waits {
         }
     }
 
-    /** Time constant of the part under a lamp with {@code fillMm} of filler on it, min. */
-    double tau(double fillMm) {
+    /** How slowly the part follows a lamp with {@code fillMm} of filler on it. */
+    private Lag lag(double fillMm) {
         return switch (job.part().substrate()) {
-            case Composite c -> TradeBook.value("heat.tau.composite");
-            case Plastic p -> TradeBook.value("heat.tau.plastic");
-            case Metal m ->
-                m.gaugeMm()
-                                * TradeBook.value(
-                                        m.kind() == Metal.Kind.ALUMINIUM ? "heat.tau.aluminium" : "heat.tau.steel")
-                        + fillMm * TradeBook.value("heat.tau.filler");
-            default -> TradeBook.value("heat.tau.plastic");
+            case Composite c -> lag(Lag.Build.COMPOSITE, TradeBook.value("heat.tau.composite"));
+            case Metal m -> {
+                boolean aluminium = m.kind() == Metal.Kind.ALUMINIUM;
+                yield lag(
+                        aluminium ? Lag.Build.ALUMINIUM : Lag.Build.STEEL,
+                        m.gaugeMm() * TradeBook.value(aluminium ? "heat.tau.aluminium" : "heat.tau.steel")
+                                + fillMm * TradeBook.value("heat.tau.filler"));
+            }
+            default -> lag(Lag.Build.PLASTIC, TradeBook.value("heat.tau.plastic"));
         };
+    }
+
+    private Lag lag(Lag.Build build, double recalledMin) {
+        return job.shop().heat().lag(build, recalledMin);
     }
 
     /** Warmed to {@code wantedC}, or a margin below what material and part stand; as long as the label prints where it prints that. */
     DryingRoute warmed(
             DryingRoute.Kind kind, ShelfItem item, CureLaw law, double factor, double fillMm, double wantedC) {
         double airC = job.shop().air().tempC();
+        Lag lag = lag(fillMm);
         Optional<ShelfItem.LabelTime> printed = item.sand().stream()
                 .filter(t -> t.atC() >= TradeBook.value("heat.printed-from") && Math.abs(t.atC() - wantedC) < 1)
                 .findFirst();
         double part = job.warmestC().orElse(Double.MAX_VALUE);
         if (printed.isPresent() && wantedC <= Math.min(law.capC(), part)) {
             return DryingRoute.held(
-                    kind, law, airC, tau(fillMm), wantedC, printed.get().minutes());
+                            kind,
+                            law,
+                            airC,
+                            lag.tauMin(),
+                            wantedC,
+                            printed.get().minutes())
+                    .following(lag);
         }
         double most = Math.min(law.capC() - TradeBook.value("heat.below-cap"), part);
-        return DryingRoute.heated(kind, law, airC, factor, tau(fillMm), Math.min(wantedC, most));
+        return DryingRoute.heated(kind, law, airC, factor, lag.tauMin(), Math.min(wantedC, most))
+                .following(lag);
     }
 
     /** A wait for a two-part material; nothing where its label gives no time. */

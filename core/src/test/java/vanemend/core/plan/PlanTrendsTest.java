@@ -32,7 +32,8 @@ class PlanTrendsTest {
                 now,
                 c.zone(),
                 c.spreadMlPerMin(),
-                new Conditions.Place(50, 0));
+                new Conditions.Place(50, 0),
+                c.heat());
     }
 
     private static Plan plan(RepairDraft d, Conditions shop) {
@@ -256,8 +257,8 @@ class PlanTrendsTest {
     void anApprenticeNeverNeedsFewerGoes() {
         RepairDraft d = TestShop.job(skirt(3.2), crack(400));
         Conditions fast = shop(21, 50, TestShop.NOW);
-        Conditions slow =
-                new Conditions(fast.air(), fast.house(), fast.shelf(), fast.now(), fast.zone(), 8, fast.place());
+        Conditions slow = new Conditions(
+                fast.air(), fast.house(), fast.shelf(), fast.now(), fast.zone(), 8, fast.place(), fast.heat());
         assertThat(portion(plan(d, slow), "face").batches())
                 .isGreaterThan(portion(plan(d, fast), "face").batches());
         assertThat(plan(d, slow).steps())

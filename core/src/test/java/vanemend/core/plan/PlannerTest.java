@@ -138,7 +138,14 @@ class PlannerTest {
         return TestShop.workup(
                 TestShop.repair(TestShop.door(), TestShop.dent(340, 240, acrossMm, acrossMm, depthMm)),
                 new Conditions(
-                        shop.air(), shop.house(), shop.shelf(), shop.now(), shop.zone(), mlPerMin, shop.place()));
+                        shop.air(),
+                        shop.house(),
+                        shop.shelf(),
+                        shop.now(),
+                        shop.zone(),
+                        mlPerMin,
+                        shop.place(),
+                        shop.heat()));
     }
 
     @Test

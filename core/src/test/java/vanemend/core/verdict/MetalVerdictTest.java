@@ -33,7 +33,8 @@ class MetalVerdictTest {
                 shop.now(),
                 shop.zone(),
                 shop.spreadMlPerMin(),
-                shop.place());
+                shop.place(),
+                shop.heat());
         return TestShop.workup(d, air).verdict();
     }
 
