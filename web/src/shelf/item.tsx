@@ -107,9 +107,11 @@ export function ItemSheet({
             <select
               className="firm n h-14 px-2 text-16 font-semibold text-ink"
               value={draft.unit}
-              onChange={(e) => put({ unit: e.target.value })}
+              onChange={(e) =>
+                put({ unit: e.target.value, ...(e.target.value === "cm²" ? {} : { rollMm: undefined }) })
+              }
             >
-              {["g", "mL", "pieces"].map((u) => (
+              {["g", "mL", "pieces", "cm²"].map((u) => (
                 <option key={u}>{u}</option>
               ))}
             </select>
@@ -121,6 +123,15 @@ export function ItemSheet({
             problem={problemAt(problems, "packQuantity")}
             onChange={(packQuantity) => put({ packQuantity })}
           />
+          {draft.unit === "cm²" && (
+            <Measure
+              label="Width of the roll"
+              quantity="length"
+              value={draft.rollMm}
+              problem={problemAt(problems, "rollMm")}
+              onChange={(rollMm) => put({ rollMm })}
+            />
+          )}
           <Measure
             label="Work time"
             quantity={{ unit: "min" }}

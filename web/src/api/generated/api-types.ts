@@ -2583,6 +2583,8 @@ export interface components {
             ratioByVolume?: number;
             /** Format: double */
             ratioByWeight?: number;
+            /** Format: double */
+            rollMm?: number;
             sand: components["schemas"]["LabelTime"][];
             unit: string;
             unitSize?: components["schemas"]["UnitSize"];
@@ -2619,6 +2621,8 @@ export interface components {
             ratioByVolume?: number;
             /** Format: double */
             ratioByWeight?: number;
+            /** Format: double */
+            rollMm?: number;
             sand?: components["schemas"]["LabelTime"][];
             /** Format: double */
             stemMm?: number;

@@ -83,6 +83,7 @@ public final class TestShop {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -108,7 +109,8 @@ public final class TestShop {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
-                Optional.of(new UnitSize(stemMm, capMm, use)));
+                Optional.of(new UnitSize(stemMm, capMm, use)),
+                Optional.empty());
     }
 
     public static ShelfItem expiring(ShelfItem i, LocalDate expires) {
@@ -127,6 +129,7 @@ public final class TestShop {
                 i.grading(),
                 i.grade(),
                 i.wet(),
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -151,6 +154,7 @@ public final class TestShop {
                 i.grading(),
                 i.grade(),
                 ShelfItem.Sanding.WET_ONLY,
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),

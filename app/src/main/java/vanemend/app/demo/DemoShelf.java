@@ -152,13 +152,17 @@ final class DemoShelf {
                         .build(),
                 item("liner-sealer", "tyre-sealer", "Liner sealer", "LS-0045", today.plusDays(300), 500, "mL")
                         .build(),
-                item("cloth-glass", "glass-cloth", "Glass cloth 300 g/m²", "GCL-12", null, 8, "pieces")
+                item("cloth-glass", "glass-cloth", "Glass cloth 300 g/m²", "GCL-12", null, 24000, "cm²")
+                        .roll(1000)
                         .build(),
-                item("cloth-plastic", "plastics-cloth", "Reinforcing cloth for plastics", "PCL-07", null, 12, "pieces")
+                item("cloth-plastic", "plastics-cloth", "Reinforcing cloth for plastics", "PCL-07", null, 9000, "cm²")
+                        .roll(300)
                         .build(),
-                item("mesh-nylon", "nylon-mesh", "Nylon mesh", "NM-03", null, 6, "pieces")
+                item("mesh-nylon", "nylon-mesh", "Nylon mesh", "NM-03", null, 6000, "cm²")
+                        .roll(500)
                         .build(),
-                item("mesh-alu", "aluminium-mesh", "Aluminium mesh", "AM-21", null, 5, "pieces")
+                item("mesh-alu", "aluminium-mesh", "Aluminium mesh", "AM-21", null, 7500, "cm²")
+                        .roll(250)
                         .build(),
                 item("patch", "flexible-patch", "Flexible patch", "FXP-18", today.plusDays(365), 7, "pieces")
                         .build(),
@@ -300,6 +304,7 @@ final class DemoShelf {
         private Optional<Double> flash = Optional.empty();
         private Optional<Double> byVolume = Optional.empty();
         private Optional<UnitSize> unitSize = Optional.empty();
+        private Optional<Double> roll = Optional.empty();
         private Optional<Double> byWeight = Optional.empty();
 
         Builder(
@@ -372,6 +377,11 @@ final class DemoShelf {
             return this;
         }
 
+        Builder roll(double widthMm) {
+            roll = Optional.of(widthMm);
+            return this;
+        }
+
         Builder wetOnly() {
             wet = Sanding.WET_ONLY;
             return this;
@@ -398,7 +408,8 @@ final class DemoShelf {
                     flash,
                     byVolume,
                     byWeight,
-                    unitSize);
+                    unitSize,
+                    roll);
         }
     }
 }

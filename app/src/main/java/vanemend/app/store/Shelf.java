@@ -62,8 +62,8 @@ public class Shelf {
     void add(ShelfItem item) {
         db.sql("INSERT INTO shelf_item (class_id, name, lot, expires, quantity, unit, work_min, dose_percent,"
                         + " density_g_per_ml, grading, grade, wet, opened, pack_quantity, flash_min,"
-                        + " ratio_by_volume, ratio_by_weight, stem_mm, cap_mm, tyre, id)"
-                        + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                        + " ratio_by_volume, ratio_by_weight, stem_mm, cap_mm, tyre, roll_mm, id)"
+                        + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(columns(item))
                 .update();
         times(item);
@@ -74,7 +74,7 @@ public class Shelf {
         db.sql(
                         "UPDATE shelf_item SET class_id = ?, name = ?, lot = ?, expires = ?, quantity = ?, unit = ?, work_min = ?,"
                                 + " dose_percent = ?, density_g_per_ml = ?, grading = ?, grade = ?, wet = ?, opened = ?,"
-                                + " pack_quantity = ?, flash_min = ?, ratio_by_volume = ?, ratio_by_weight = ?, stem_mm = ?, cap_mm = ?, tyre = ?, discarded_at = NULL, version = version + 1 WHERE id = ?")
+                                + " pack_quantity = ?, flash_min = ?, ratio_by_volume = ?, ratio_by_weight = ?, stem_mm = ?, cap_mm = ?, tyre = ?, roll_mm = ?, discarded_at = NULL, version = version + 1 WHERE id = ?")
                 .params(columns(item))
                 .update();
         db.sql("DELETE FROM shelf_label_time WHERE item_id = ?")
@@ -156,6 +156,7 @@ public class Shelf {
                 item.unitSize().map(UnitSize::stemMm).orElse(null),
                 item.unitSize().map(UnitSize::capMm).orElse(null),
                 item.unitSize().map(u -> u.use().name()).orElse(null),
+                item.rollMm().orElse(null),
                 item.id());
     }
 
@@ -189,7 +190,8 @@ public class Shelf {
                 number(rs, "flash_min"),
                 number(rs, "ratio_by_volume"),
                 number(rs, "ratio_by_weight"),
-                unit(rs));
+                unit(rs),
+                number(rs, "roll_mm"));
     }
 
     private static Optional<UnitSize> unit(ResultSet rs) throws SQLException {

@@ -30,11 +30,10 @@ class WarmUps {
     MeasuredHeat measured() {
         int most = (int) TradeBook.value("heat.warm-ups");
         Map<Lag.Build, List<Double>> by = new EnumMap<>(Lag.Build.class);
-        db
-                .sql(
+        db.sql(
                         "SELECT build, factor FROM warm_up WHERE dropped_by IS NULL ORDER BY measured_at DESC, repair_id DESC, step DESC")
                 .query((rs, i) -> new Kept(Lag.Build.valueOf(rs.getString(1)), rs.getDouble(2)))
-                .stream()
+                .list()
                 .forEach(k ->
                         by.computeIfAbsent(k.build(), b -> new ArrayList<>()).add(k.factor()));
         Map<Lag.Build, MeasuredHeat.Measured> out = new EnumMap<>(Lag.Build.class);

@@ -242,7 +242,8 @@ class ShelfController {
                         d.ratioByWeight(),
                         d.stemMm(),
                         d.capMm(),
-                        d.tyre())
+                        d.tyre(),
+                        d.rollMm())
                 .check(new Check())
                 .orElse(i);
     }

@@ -70,7 +70,8 @@ public final class ShelfFile {
             "ratioByWeight",
             "stemMm",
             "capMm",
-            "tyre");
+            "tyre",
+            "rollMm");
 
     private static final JsonMapper JSON = JsonMapper.builder()
             .changeDefaultPropertyInclusion(
@@ -113,7 +114,8 @@ public final class ShelfFile {
                         shown(d.ratioByWeight()),
                         shown(d.stemMm()),
                         shown(d.capMm()),
-                        d.tyre());
+                        d.tyre(),
+                        shown(d.rollMm()));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -237,7 +239,8 @@ public final class ShelfFile {
                 number(r, "ratioByWeight", check),
                 number(r, "stemMm", check),
                 number(r, "capMm", check),
-                tyre(r, check));
+                tyre(r, check),
+                number(r, "rollMm", check));
         if (!check.clean()) {
             return refused(line, d.id() == null ? "" : d.id(), said(check.problems()));
         }

@@ -13,7 +13,7 @@ import vanemend.core.trade.TradeBook;
  * @param lot as printed
  * @param expires last day but one: from this date on it is not used
  * @param quantity what is left, in {@code unit}
- * @param unit g, mL or pieces
+ * @param unit g, mL, pieces, or cm² off a roll
  * @param workMin label work time, min at {@code labelC}
  * @param sand label times to sand, min at °C; one or more
  * @param dosePercent cream by weight of filler
@@ -27,6 +27,7 @@ import vanemend.core.trade.TradeBook;
  * @param ratioByVolume parts of resin, or of side A, to one part of hardener, or of side B, by volume as the label prints it
  * @param ratioByWeight the same by weight
  * @param unitSize what a tyre unit fits
+ * @param rollMm width of the roll that what is counted in cm² is cut from, mm
  */
 public record ShelfItem(
         String id,
@@ -48,7 +49,11 @@ public record ShelfItem(
         Optional<Double> flashMin,
         Optional<Double> ratioByVolume,
         Optional<Double> ratioByWeight,
-        Optional<UnitSize> unitSize) {
+        Optional<UnitSize> unitSize,
+        Optional<Double> rollMm) {
+
+    /** Unit of what is cut from a roll. */
+    public static final String OFF_A_ROLL = "cm²";
 
     /**
      * A time printed on a label.
@@ -71,6 +76,7 @@ public record ShelfItem(
         ratioByVolume = ratioByVolume == null ? Optional.empty() : ratioByVolume;
         ratioByWeight = ratioByWeight == null ? Optional.empty() : ratioByWeight;
         unitSize = unitSize == null ? Optional.empty() : unitSize;
+        rollMm = rollMm == null ? Optional.empty() : rollMm;
     }
 
     /** Whether little is left of the pack. */

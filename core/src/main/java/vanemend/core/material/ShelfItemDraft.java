@@ -15,6 +15,7 @@ import vanemend.core.trade.Text;
  * @param stemMm of a tyre unit: the largest injury its stem fills; given with {@code capMm} and {@code tyre}, or none of the three
  * @param capMm of a tyre unit: its patch across
  * @param tyre class of tyre a unit is made for
+ * @param rollMm of what is counted in cm²: the width of its roll
  */
 public record ShelfItemDraft(
         String id,
@@ -38,8 +39,9 @@ public record ShelfItemDraft(
         Double ratioByWeight,
         Double stemMm,
         Double capMm,
-        Tyre.Use tyre) {
-    private static final List<String> UNITS = List.of("g", "mL", "pieces");
+        Tyre.Use tyre,
+        Double rollMm) {
+    private static final List<String> UNITS = List.of("g", "mL", "pieces", ShelfItem.OFF_A_ROLL);
     private static final List<String> GRADINGS = List.of("P", "CAMI");
 
     public ShelfItemDraft {
@@ -70,7 +72,8 @@ public record ShelfItemDraft(
                 i.ratioByWeight().orElse(null),
                 i.unitSize().map(UnitSize::stemMm).orElse(null),
                 i.unitSize().map(UnitSize::capMm).orElse(null),
-                i.unitSize().map(UnitSize::use).orElse(null));
+                i.unitSize().map(UnitSize::use).orElse(null),
+                i.rollMm().orElse(null));
     }
 
     /** The item; nothing where {@code check} then holds problems. */
@@ -123,6 +126,7 @@ public record ShelfItemDraft(
                     "Opened on " + opened + " but expired on " + expires + ".");
         }
         Optional<UnitSize> size = unitSize(known, check);
+        Optional<Double> roll = roll(check);
         times(check);
         if (check.problems().size() > before) {
             return Optional.empty();
@@ -147,7 +151,19 @@ public record ShelfItemDraft(
                 flash,
                 volume,
                 weight,
-                size));
+                size,
+                roll));
+    }
+
+    /** What is counted in cm² is cut from a roll, and a roll has a width; nothing else has. */
+    private Optional<Double> roll(Check check) {
+        boolean off = ShelfItem.OFF_A_ROLL.equals(unit);
+        if (!off && rollMm != null) {
+            check.refuse("rollMm", rollMm, "no width", "Only what is counted in cm² is cut from a roll.");
+        }
+        return off
+                ? Optional.of(check.range("rollMm", "The width of the roll", rollMm, 20, 3000, "mm"))
+                : Optional.empty();
     }
 
     private Optional<UnitSize> unitSize(boolean known, Check check) {

@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import vanemend.core.cure.Wait;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Step.Clock;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.Step.Resource;
@@ -357,7 +358,7 @@ public abstract class MethodPage extends CoatPage {
                 .detail(detail)
                 .zone(zone)
                 .material(p.material())
-                .amount(needed(p))
+                .amount(p.unit().equals(ShelfItem.OFF_A_ROLL) ? figure(p, "Cut") + ", " + needed(p) : needed(p))
                 .portion(portion)
                 .active(TradeBook.value("minutes.cut-cloth"))
                 .acts(Act.CUT_CLOTH);

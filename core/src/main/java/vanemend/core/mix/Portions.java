@@ -3,6 +3,8 @@ package vanemend.core.mix;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import org.locationtech.jts.geom.Geometry;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.mix.Portion.Figure;
 import vanemend.core.mix.Portion.Form;
@@ -299,8 +301,26 @@ public final class Portions {
         };
     }
 
-    /** Something cut from a sheet. */
-    public static Portion cut(String id, String title, ShelfItem item, double areaMm2, int pieces, String note) {
+    /** Something cut from a sheet or off a roll; {@code shapes} is every piece, mm. */
+    public static Portion cut(String id, String title, ShelfItem item, List<Geometry> shapes, String note) {
+        int pieces = shapes.size();
+        List<Figure> figures = new ArrayList<>(List.of(
+                figure("Cut", pieces, pieces == 1 ? "piece" : "pieces", note),
+                figure("Sheet", shapes.stream().mapToDouble(Geometry::getArea).sum() / 100, "cm²", "without offcuts")));
+        List<String> notes = new ArrayList<>(List.of("Cut it before anything is mixed."));
+        double needed = pieces;
+        if (item.rollMm().isPresent()) {
+            double roll = item.rollMm().get();
+            OptionalDouble length = RollCut.lengthMm(shapes, roll, TradeBook.value("roll.cut-gap"));
+            length.ifPresentOrElse(
+                    mm -> figures.add(figure("Off the roll", mm, "mm", Text.of(roll, "mm") + " wide")),
+                    () -> notes.add("Wider than its roll of " + Text.of(roll, "mm")
+                            + ": a wider one, or two pieces that overlap as its label says."));
+            needed = length.stream()
+                    .map(mm -> up(mm * roll / 100, 1))
+                    .findFirst()
+                    .orElse(figures.get(1).value());
+        }
         return new Portion(
                 id,
                 title,
@@ -308,16 +328,14 @@ public final class Portions {
                 item.name(),
                 item.id(),
                 item.lot(),
-                pieces,
-                "pieces",
-                List.of(
-                        figure("Cut", pieces, pieces == 1 ? "piece" : "pieces", note),
-                        figure("Sheet", areaMm2 / 100, "cm²", "without offcuts")),
+                needed,
+                item.rollMm().isPresent() ? item.unit() : "pieces",
+                List.copyOf(figures),
                 1,
                 0,
                 0,
                 0,
-                List.of("Cut it before anything is mixed."),
+                List.copyOf(notes),
                 Optional.empty());
     }
 

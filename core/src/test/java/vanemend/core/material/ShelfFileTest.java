@@ -29,6 +29,7 @@ class ShelfFileTest {
             for (int k = 0; k < r.nextInt(3); k++) {
                 sand.add(new ShelfItem.LabelTime(10 + 15 * k + tenth(r, 9), 1 + tenth(r, 300)));
             }
+            String unit = List.of("g", "mL", "pieces", ShelfItem.OFF_A_ROLL).get(r.nextInt(4));
             out.add(new ShelfItem(
                     "item-" + i,
                     c.id(),
@@ -36,7 +37,7 @@ class ShelfFileTest {
                     "L-" + r.nextInt(999),
                     maybe(r, x -> TestShop.TODAY.plusDays(x.nextInt(400) - 50)),
                     tenth(r, 5000),
-                    List.of("g", "mL", "pieces").get(r.nextInt(3)),
+                    unit,
                     maybe(r, x -> 0.5 + tenth(x, 60)),
                     sand,
                     maybe(r, x -> 1 + tenth(x, 4)),
@@ -51,7 +52,8 @@ class ShelfFileTest {
                     maybe(r, x -> 1 + tenth(x, 9)),
                     c.bondsTo().contains(MaterialClass.Surface.RUBBER)
                             ? maybe(r, x -> new UnitSize(3 + tenth(x, 7), 30 + tenth(x, 60), Tyre.Use.TRUCK))
-                            : Optional.empty()));
+                            : Optional.empty(),
+                    unit.equals(ShelfItem.OFF_A_ROLL) ? Optional.of(50 + tenth(r, 1200)) : Optional.empty()));
         }
         return out;
     }

@@ -79,6 +79,7 @@ class TwoPartTest {
                 Optional.empty(),
                 Optional.ofNullable(byVolume),
                 Optional.ofNullable(byWeight),
+                Optional.empty(),
                 Optional.empty());
     }
 

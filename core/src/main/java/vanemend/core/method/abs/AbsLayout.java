@@ -89,10 +89,10 @@ final class AbsLayout extends Layout {
                             + "; thickness counts squared");
             if (!gone.isEmpty()) {
                 ShelfItem offcut = need(Role.REINFORCE);
-                double area = 0;
+                List<Geometry> shapes = new ArrayList<>();
                 for (int i = 0; i < gone.size(); i++) {
                     Geometry piece = Reach.within(gone.get(i).outline(), part().shape());
-                    area += piece.getArea();
+                    shapes.add(piece);
                     pieces.add(
                             Piece.of("piece-" + (i + 1), "Piece " + (i + 1), offcut.name(), 1, Zone.Side.FACE, piece));
                 }
@@ -100,8 +100,7 @@ final class AbsLayout extends Layout {
                         "piece",
                         "Missing piece",
                         offcut,
-                        area,
-                        gone.size(),
+                        shapes,
                         Text.of(plastic.thicknessMm(), "mm") + " thick, as the part"));
             }
             amounts.coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");

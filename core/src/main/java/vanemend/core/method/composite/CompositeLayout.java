@@ -1,6 +1,7 @@
 package vanemend.core.method.composite;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import vanemend.core.footprint.Dish;
 import vanemend.core.footprint.Footprint;
@@ -213,7 +214,11 @@ final class CompositeLayout extends Layout {
         waits.curing("face", "Plies: sand from", fill, 1, "A fingernail leaves no mark, cold to the hand?");
         ShelfItem cloth = need(Role.REINFORCE);
         amounts.portion(Portions.cut(
-                "plies", "Plies", cloth, pyramid.areaMm2(), pyramid.plies().size(), "each larger than the last"));
+                "plies",
+                "Plies",
+                cloth,
+                pyramid.plies().stream().map(Pyramid.Ply::shape).toList(),
+                "each larger than the last"));
         pyramid.plies()
                 .forEach(p -> pieces.add(Piece.of(
                         "ply-" + p.number(),
@@ -245,8 +250,7 @@ final class CompositeLayout extends Layout {
                     "back-cloth",
                     "Cloth for the back",
                     cloth,
-                    area * n,
-                    n,
+                    Collections.nCopies(n, f.zone(Zone.Kind.CLOTH).shape()),
                     Text.of(value("mesh.past"), "mm") + " past the damage"));
             pieces.add(Piece.of(
                     "back",

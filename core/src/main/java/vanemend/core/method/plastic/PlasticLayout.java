@@ -245,12 +245,7 @@ final class PlasticLayout extends Layout {
                 separate.add(shape.getGeometryN(i));
             }
             amounts.portion(Portions.cut(
-                    id,
-                    item.name(),
-                    item,
-                    shape.getArea(),
-                    separate.size(),
-                    Text.of(f.zone(kind).pastMm(), "mm") + " past the damage"));
+                    id, item.name(), item, separate, Text.of(f.zone(kind).pastMm(), "mm") + " past the damage"));
             for (int i = 0; i < separate.size(); i++) {
                 pieces.add(Piece.of(
                         id + "-" + (i + 1),

@@ -2,6 +2,7 @@ package vanemend.core.method.rust;
 
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
 import org.locationtech.jts.geom.Geometry;
 import vanemend.core.damage.RustHole;
 import vanemend.core.footprint.Footprint;
@@ -117,8 +118,9 @@ final class RustMeshLayout extends Layout {
                 "mesh",
                 "Mesh",
                 mesh,
-                shape.getArea(),
-                shape.getNumGeometries(),
+                IntStream.range(0, shape.getNumGeometries())
+                        .mapToObj(shape::getGeometryN)
+                        .toList(),
                 Text.of(value("mesh.past"), "mm") + " larger all round"));
         for (int i = 0; i < shape.getNumGeometries(); i++) {
             pieces.add(Piece.of(
