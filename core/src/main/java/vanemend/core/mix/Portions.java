@@ -3,7 +3,6 @@ package vanemend.core.mix;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import org.locationtech.jts.geom.Geometry;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.mix.Portion.Figure;
@@ -311,15 +310,19 @@ public final class Portions {
         double needed = pieces;
         if (item.rollMm().isPresent()) {
             double roll = item.rollMm().get();
-            OptionalDouble length = RollCut.lengthMm(shapes, roll, TradeBook.value("roll.cut-gap"));
-            length.ifPresentOrElse(
-                    mm -> figures.add(figure("Off the roll", mm, "mm", Text.of(roll, "mm") + " wide")),
+            Optional<RollCut.Block> block = RollCut.of(shapes, roll, TradeBook.value("roll.cut-gap"));
+            block.ifPresentOrElse(
+                    cut -> figures.add(figure(
+                            "Off the roll",
+                            cut.alongMm(),
+                            "mm",
+                            Text.of(Math.ceil(cut.acrossMm()), "mm") + " of its " + Text.of(roll, "mm") + " across")),
                     () -> notes.add("Wider than its roll of " + Text.of(roll, "mm")
                             + ": a wider one, or two pieces that overlap as its label says."));
-            needed = length.stream()
-                    .map(mm -> up(mm * roll / 100, 1))
-                    .findFirst()
-                    .orElse(figures.get(1).value());
+            needed = up(
+                    block.map(cut -> cut.alongMm() * cut.acrossMm() / 100)
+                            .orElse(figures.get(1).value()),
+                    1);
         }
         return new Portion(
                 id,

@@ -3,7 +3,7 @@ package vanemend.core.mix;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.OptionalDouble;
+import java.util.Optional;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 
@@ -14,6 +14,14 @@ import org.locationtech.jts.geom.Geometry;
  */
 public final class RollCut {
     private RollCut() {}
+
+    /**
+     * The block that is cut off a corner of the roll; what lies beside it stays on the roll.
+     *
+     * @param acrossMm of the roll's width, mm
+     * @param alongMm of its length, mm
+     */
+    public record Block(double acrossMm, double alongMm) {}
 
     private record Box(double across, double along) {}
 
@@ -28,21 +36,21 @@ public final class RollCut {
     }
 
     /**
-     * Length of a roll, mm.
+     * What is cut off the roll.
      *
      * @param pieces to be cut, mm
      * @param rollMm its width
      * @param gapMm between pieces, for the scissors
      * @return empty where one of them is wider than the roll both ways
      */
-    public static OptionalDouble lengthMm(List<Geometry> pieces, double rollMm, double gapMm) {
+    public static Optional<Block> of(List<Geometry> pieces, double rollMm, double gapMm) {
         List<Box> boxes = new ArrayList<>();
         for (Geometry g : pieces) {
             Envelope e = g.getEnvelopeInternal();
             double longer = Math.max(e.getWidth(), e.getHeight());
             double shorter = Math.min(e.getWidth(), e.getHeight());
             if (shorter > rollMm) {
-                return OptionalDouble.empty();
+                return Optional.empty();
             }
             boxes.add(longer <= rollMm ? new Box(longer, shorter) : new Box(shorter, longer));
         }
@@ -54,6 +62,8 @@ public final class RollCut {
                     .findFirst()
                     .ifPresentOrElse(r -> r.used += gapMm + b.across(), () -> rows.add(new Row(b)));
         }
-        return OptionalDouble.of(rows.stream().mapToDouble(r -> r.along).sum() + gapMm * Math.max(0, rows.size() - 1));
+        return Optional.of(new Block(
+                rows.stream().mapToDouble(r -> r.used).max().orElse(0),
+                rows.stream().mapToDouble(r -> r.along).sum() + gapMm * Math.max(0, rows.size() - 1)));
     }
 }

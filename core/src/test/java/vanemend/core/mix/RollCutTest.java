@@ -23,17 +23,20 @@ class RollCutTest {
     @DisplayName("worked by hand: on 250 mm, 120 × 80 twice in a row with 5 mm between, then 200 × 60: 80 + 5 + 60 mm")
     void byHand() {
         List<Geometry> p = List.of(box(200, 60), box(80, 120), box(120, 80));
-        assertThat(RollCut.lengthMm(p, 250, 5).orElseThrow()).isCloseTo(145, within(1e-9));
-        assertThat(RollCut.lengthMm(p, 1000, 5).orElseThrow()).isCloseTo(80, within(1e-9));
+        assertThat(RollCut.of(p, 250, 5).orElseThrow().alongMm()).isCloseTo(145, within(1e-9));
+        assertThat(RollCut.of(p, 1000, 5).orElseThrow().alongMm()).isCloseTo(80, within(1e-9));
+        assertThat(RollCut.of(p, 1000, 5).orElseThrow().acrossMm())
+                .as("of the 1000 mm only what is used")
+                .isCloseTo(120 + 5 + 120 + 5 + 200, within(1e-9));
     }
 
     @Test
     @DisplayName("what is longer than the roll is wide lies along it; what is wider both ways cannot be cut")
     void largeOnes() {
-        assertThat(RollCut.lengthMm(List.of(box(400, 90)), 100, 5).orElseThrow())
+        assertThat(RollCut.of(List.of(box(400, 90)), 100, 5).orElseThrow().alongMm())
                 .isCloseTo(400, within(1e-9));
-        assertThat(RollCut.lengthMm(List.of(box(400, 120)), 100, 5)).isEmpty();
-        assertThat(RollCut.lengthMm(List.of(), 100, 5).orElseThrow()).isZero();
+        assertThat(RollCut.of(List.of(box(400, 120)), 100, 5)).isEmpty();
+        assertThat(RollCut.of(List.of(), 100, 5).orElseThrow().alongMm()).isZero();
     }
 
     @Test
@@ -46,16 +49,18 @@ class RollCutTest {
             for (int k = r.nextInt(12); k >= 0; k--) {
                 p.add(box(Seeds.between(r, 20, 190), Seeds.between(r, 20, 190)));
             }
-            double length = RollCut.lengthMm(p, roll, 0).orElseThrow();
+            RollCut.Block cut = RollCut.of(p, roll, 0).orElseThrow();
+            double length = cut.alongMm();
+            assertThat(cut.acrossMm()).isLessThanOrEqualTo(roll);
             double area = p.stream().mapToDouble(Geometry::getArea).sum();
             double one = p.stream()
                     .mapToDouble(g -> Math.min(
                             g.getEnvelopeInternal().getWidth(),
                             g.getEnvelopeInternal().getHeight()))
                     .sum();
-            assertThat(length * roll).isGreaterThanOrEqualTo(area - 1e-6);
+            assertThat(length * cut.acrossMm()).isGreaterThanOrEqualTo(area - 1e-6);
             assertThat(length).isLessThanOrEqualTo(one + 1e-9);
-            assertThat(RollCut.lengthMm(p, roll, 5).orElseThrow()).isGreaterThanOrEqualTo(length - 1e-9);
+            assertThat(RollCut.of(p, roll, 5).orElseThrow().alongMm()).isGreaterThanOrEqualTo(length - 1e-9);
         });
     }
 }

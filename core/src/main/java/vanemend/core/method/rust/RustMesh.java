@@ -100,6 +100,7 @@ public final class RustMesh extends RustPage {
                                                 Weight.STOP))
                                 .reading(Quantity.OPENING_MM))
                 .layer("part")
+                .figure(Text.of(planned, "mm"))
                 .asks(Quantity.OPENING_MM)
                 .watches(
                         Watch.limit(
