@@ -2,14 +2,8 @@ package vanemend.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.networknt.schema.Error;
-import com.networknt.schema.InputFormat;
-import com.networknt.schema.SchemaRegistry;
-import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -29,6 +23,7 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 import vanemend.app.Caller;
 import vanemend.app.Drafts;
+import vanemend.app.PublishedSchema;
 import vanemend.app.TestServer;
 
 class RecordApiTest {
@@ -164,13 +159,6 @@ class RecordApiTest {
                 .isTrue();
     }
 
-    /** What the schema that the application publishes has against {@code record}. */
-    private static List<Error> againstSchema(String record) throws IOException {
-        return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
-                .getSchema(Files.readString(Path.of("..", "web", "public", "schemas", "record.schema.json")))
-                .validate(record, InputFormat.JSON, c -> c.executionConfig(e -> e.formatAssertionsEnabled(true)));
-    }
-
     @Test
     @DisplayName("a record written out and read into another place is the same record, names and all; twice is refused")
     void roundTrip() throws IOException {
@@ -190,9 +178,11 @@ class RecordApiTest {
                         .asBoolean())
                 .isTrue();
         String text = new String(tam.bytes(path + "/record.json"), StandardCharsets.UTF_8);
-        assertThat(againstSchema(text)).isEmpty();
-        assertThat(againstSchema(text.replace("\"DONE\"", "\"DID\""))).isNotEmpty();
-        assertThat(againstSchema(text.replace("\"frozenAt\"", "\"frozen\""))).isNotEmpty();
+        assertThat(PublishedSchema.against("record", text)).isEmpty();
+        assertThat(PublishedSchema.against("record", text.replace("\"DONE\"", "\"DID\"")))
+                .isNotEmpty();
+        assertThat(PublishedSchema.against("record", text.replace("\"frozenAt\"", "\"frozen\"")))
+                .isNotEmpty();
         assertThat(isla.raw("/api/records", text).status()).as("here already").isEqualTo(409);
         // Another installation has none of these ids: the same file with every id renamed.
         String elsewhere = text;

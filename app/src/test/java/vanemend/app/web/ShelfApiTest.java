@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import vanemend.app.Caller;
+import vanemend.app.PublishedSchema;
 import vanemend.app.TestServer;
 
 class ShelfApiTest {
@@ -104,5 +106,27 @@ class ShelfApiTest {
                         .at("lines")
                         .findValuesAsString("outcome"))
                 .containsOnly("SAME");
+    }
+
+    @Test
+    @DisplayName("what the shelf is written out as holds by the schema that is published: tyre units and rolls too")
+    void theFileIsAsPublished() {
+        Map<String, Object> unit = new HashMap<>(tin("unit-a"));
+        unit.putAll(Map.of("classId", "tyre-unit", "unit", "pieces", "stemMm", 6, "capMm", 45, "tyre", "CAR"));
+        unit.keySet().removeAll(List.of("workMin", "sand"));
+        Map<String, Object> cloth = new HashMap<>(tin("cloth-a"));
+        cloth.putAll(Map.of("classId", "glass-cloth", "unit", "cm²", "rollMm", 1000));
+        cloth.keySet().removeAll(List.of("workMin", "sand"));
+        assertThat(tam.post("/api/shelf", unit).status()).isEqualTo(200);
+        assertThat(tam.post("/api/shelf", cloth).status()).isEqualTo(200);
+        String file = tam.get("/api/shelf/file?format=json").body().toString();
+        assertThat(file).contains("\"rollMm\":1000", "\"stemMm\":6");
+        assertThat(PublishedSchema.against("shelf", file)).isEmpty();
+        assertThat(PublishedSchema.against("shelf", file.replace("\"rollMm\":1000", "\"rollMm\":1")))
+                .isNotEmpty();
+        Map<String, Object> narrow = new HashMap<>(cloth);
+        narrow.put("id", "cloth-b");
+        narrow.remove("rollMm");
+        assertThat(tam.post("/api/shelf", narrow).text("problems.0.field")).isEqualTo("rollMm");
     }
 }

@@ -208,12 +208,25 @@ public abstract class MethodPage extends CoatPage {
     /** A mix laid in its goes, each within its own clock; from the second on with a fresh mixer or a fresh mix. */
     protected List<StepBuilder> inGoes(
             String id, String title, String detail, String portion, String layer, Zone.Kind zone, Act... acts) {
-        return inGoes((go, goes) -> "", id, title, detail, portion, layer, zone, acts);
+        return inGoes((go, goes) -> Go.ALIKE, id, title, detail, portion, layer, zone, acts);
     }
 
-    /** What one of several goes lays, in words; empty where all are alike. */
+    /**
+     * What one of several goes lays.
+     *
+     * @param words of its own; empty where all are alike
+     * @param alone whether they say all that there is to do in it
+     */
+    protected record Go(String words, boolean alone) {
+        static final Go ALIKE = new Go("", false);
+
+        /** Every page may make one. */
+        public Go {}
+    }
+
+    /** What each of several goes lays, the first being 1. */
     protected interface OfGo {
-        String said(int go, int goes);
+        Go said(int go, int goes);
     }
 
     /** Which of {@code cloths} each go lays: they are shared out among the goes, with material under the first and over the last. */
@@ -229,15 +242,19 @@ public abstract class MethodPage extends CoatPage {
                 before += in < go ? 1 : 0;
             }
             if (now.isEmpty()) {
-                return before == 0
-                        ? "Under the cloth. "
-                        : before < cloths ? "Between the cloths. " : "Over the cloth. ";
+                return new Go(
+                        before == 0
+                                ? "Tight coat pressed in, then the bed that the cloth goes into with the next."
+                                : before < cloths
+                                        ? "The bed between the cloths, no air beneath."
+                                        : "Over the cloth until no weave shows, air spread out from the middle.",
+                        true);
             }
             String which = now.stream().map(String::valueOf).collect(Collectors.joining(" and "));
-            return (cloths == 1
-                            ? "The cloth goes"
-                            : "Cloth " + which + " of " + cloths + (now.size() > 1 ? " go" : " goes"))
-                    + " into this one. ";
+            String them = cloths == 1
+                    ? "The cloth goes"
+                    : "Cloth " + which + " of " + cloths + (now.size() > 1 ? " go" : " goes");
+            return new Go(them + " into this one. ", false);
         };
     }
 
@@ -257,10 +274,11 @@ public abstract class MethodPage extends CoatPage {
             boolean only = p.batches() == 1;
             String again =
                     go == 1 ? "" : p.form() == Portion.Form.CARTRIDGE ? "Fresh mixer, purged. " : "A fresh mix. ";
+            Go own = only ? Go.ALIKE : of.said(go, p.batches());
             StepBuilder b = apply(
                             only ? id : id + "-" + go,
                             only ? title : title + ", go " + go + " of " + p.batches(),
-                            (only ? "" : of.said(go, p.batches())) + again + detail,
+                            again + own.words() + (own.alone() ? "" : detail),
                             portion,
                             layer,
                             zone,

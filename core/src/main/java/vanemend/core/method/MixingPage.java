@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.IntFunction;
 import java.util.stream.Stream;
 import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.DryingRoute;
@@ -82,10 +83,23 @@ public abstract class MixingPage {
             String title,
             String detail,
             Act... acts) {
+        batches(mix, prefix, what, layer, zone, b -> title, b -> detail, acts);
+    }
+
+    /** As above; {@code title} and {@code detail} say what each batch is, from 1. */
+    protected void batches(
+            MixPlan mix,
+            String prefix,
+            String what,
+            String layer,
+            Zone.Kind zone,
+            IntFunction<String> title,
+            IntFunction<String> detail,
+            Act... acts) {
         for (int b = 1; b <= mix.pour().batches(); b++) {
             boolean only = mix.pour().batches() == 1;
             String of = what + (only ? "" : ", batch " + b + " of " + mix.pour().batches());
-            batch(mix, prefix, only ? "" : "-" + b, of, layer, zone, title, detail, acts);
+            batch(mix, prefix, only ? "" : "-" + b, of, layer, zone, title.apply(b), detail.apply(b), acts);
         }
     }
 

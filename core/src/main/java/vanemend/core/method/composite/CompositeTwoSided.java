@@ -207,15 +207,15 @@ public final class CompositeTwoSided extends MethodPage {
     }
 
     /** The plies that a go lays, by their numbers: 1 is the smallest. */
-    private String pliesOf(int go, int goes) {
+    private Go pliesOf(int go, int goes) {
         int from = (go - 1) * build.plies() / goes + 1;
         int to = go * build.plies() / goes;
         // On film the largest is laid first.
         int first = build.onFilm() ? build.plies() + 1 - from : from;
         int last = build.onFilm() ? build.plies() + 1 - to : to;
         return from > to
-                ? "No ply of its own: to fill and to proud. "
-                : from == to ? "Ply " + first + ". " : "Plies " + first + " to " + last + ". ";
+                ? new Go("No ply of its own: to fill and to proud, no air.", true)
+                : new Go(from == to ? "Ply " + first + ". " : "Plies " + first + " to " + last + ". ", false);
     }
 
     private void pyramid() {

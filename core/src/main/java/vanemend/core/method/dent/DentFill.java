@@ -343,13 +343,20 @@ public final class DentFill extends MethodPage {
                     forHollows(s),
                     "filler",
                     Zone.Kind.FILLER,
-                    "Spread the tight coat, then build",
-                    "Press a thin tight coat into the scratches first, then build in " + lifts(mix) + "."
-                            + (mix.pour().lifts() > 1 ? " Its label says whether a lift sets before the next." : "")
-                            + " Each stroke overlaps the last by a third, " + strokes(mix)
-                            + " a pass. Taper the edges inside the "
-                            + (found.whole() ? "dulled ring" : "feathered paint") + "; end " + mm("dent.proud")
-                            + " proud.",
+                    n -> n == 1 ? "Spread the tight coat, then build" : "Build on",
+                    n -> (n == 1
+                                    ? "Press a thin tight coat into the scratches first, then build in " + lifts(mix)
+                                            + "."
+                                            + (mix.pour().lifts() > 1
+                                                    ? " Its label says whether a lift sets before the next."
+                                                    : "")
+                                    : "On what lies there, as its label lets the next lift follow; no tight coat again.")
+                            + " Each stroke overlaps the last by a third, " + strokes(mix) + " a pass."
+                            + (n == mix.pour().batches()
+                                    ? " Taper the edges inside the "
+                                            + (found.whole() ? "dulled ring" : "feathered paint") + "; end "
+                                            + mm("dent.proud") + " proud."
+                                    : ""),
                     Act.BODY_FILLER);
             // Cheese is a moment: what waits for it is filed before the next is mixed.
             if (house().is("first-grade", "file-cheese")) {

@@ -155,7 +155,9 @@ public final class DentLadder {
         if (!afterPutty) {
             zone = last ? Zone.Kind.FEATHER : Zone.Kind.FILLER;
             tool = last ? Tool.HAND_BLOCK : machine ? Tool.DA : Tool.FILE_BOARD;
-            motion = first ? "set down before starting; level, upright, both diagonals" : "cross the directions";
+            motion = tool == Tool.DA
+                    ? "set down before starting; flat, slow and moving"
+                    : first ? "level, upright, both diagonals" : "cross the directions";
             sign = last
                     ? "four fifths formed and the whole feather edge shows"
                     : first ? "level, no coarse paper on paint" : "feather edge or metal shows";
