@@ -226,7 +226,8 @@ final class DemoShelf {
                         .build(),
                 item("tape", "masking-tape", "Masking tape", "MT-36", null, 14, "pieces")
                         .build(),
-                item("film", "release-film", "Release film", "RF-02", null, 3, "pieces")
+                item("film", "release-film", "Release film", "RF-02", null, 30000, "cm²")
+                        .roll(600)
                         .build(),
                 item("tack", "tack-cloth", "Tack cloths", "TC-10", null, 20, "pieces")
                         .build(),

@@ -8,11 +8,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.BiFunction;
 import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
 import vanemend.core.cure.CureLaw;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.cure.Peroxide;
 import vanemend.core.cure.Wait;
 import vanemend.core.footprint.Footprint;
+import vanemend.core.footprint.Reach;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.ShelfItem;
@@ -24,6 +26,7 @@ import vanemend.core.mix.Pace;
 import vanemend.core.mix.Portion;
 import vanemend.core.mix.Portions;
 import vanemend.core.mix.Pour;
+import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** What a repair takes from the shelf, as it is laid out. What cannot be laid in time becomes a blocker. */
@@ -64,6 +67,19 @@ public final class Amounts {
         if (Portions.hopeless(p)) {
             blockers.add(p.material() + ": " + p.notes().getLast());
         }
+    }
+
+    /** Film for each of {@code over}, larger all round; nothing where the stack has none. */
+    public void film(List<Geometry> over) {
+        double past = TradeBook.value("roll.film-past");
+        job.stack()
+                .item(Role.FILM)
+                .ifPresent(i -> portion(Portions.cut(
+                        "film",
+                        "Film",
+                        i,
+                        over.stream().map(g -> Reach.grow(g, past)).toList(),
+                        Text.book("roll.film-past") + " larger all round")));
     }
 
     /** {@code n} coats of what does {@code role} over {@code zone}; nothing where the stack has none. */

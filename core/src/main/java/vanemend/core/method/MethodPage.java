@@ -382,6 +382,16 @@ public abstract class MethodPage extends CoatPage {
                 .acts(Act.CUT_CLOTH);
     }
 
+    /** Film for what is laid on it. */
+    protected StepBuilder cutFilm(Zone.Kind zone) {
+        return cut(
+                "cut-film",
+                "Cut the film",
+                mm("roll.film-past") + " larger than what it carries, all round.",
+                "film",
+                zone);
+    }
+
     protected void ready(String title, String detail) {
         add(step("ready", Kind.DO, title)
                 .detail(detail + " " + TradeBook.shipped().closing())

@@ -219,6 +219,9 @@ final class CompositeLayout extends Layout {
                 cloth,
                 pyramid.plies().stream().map(Pyramid.Ply::shape).toList(),
                 "each larger than the last"));
+        if (job.house().is("pyramid-order", "on-film")) {
+            amounts.film(List.of(pyramid.plies().getLast().shape()));
+        }
         pyramid.plies()
                 .forEach(p -> pieces.add(Piece.of(
                         "ply-" + p.number(),

@@ -222,6 +222,9 @@ public final class CompositeTwoSided extends MethodPage {
         if (build.backPlies() == 0) {
             add(cut("cut-plies", "Cut the plies", cutPlies(), "plies", Zone.Kind.DISH));
         }
+        if (kit.has("film")) {
+            add(cutFilm(Zone.Kind.DISH));
+        }
         mixReady("face-ready", "face");
         addAll(inGoes(
                 this::pliesOf,

@@ -244,6 +244,9 @@ final class PlasticLayout extends Layout {
             for (int i = 0; i < shape.getNumGeometries(); i++) {
                 separate.add(shape.getGeometryN(i));
             }
+            if (kind == Zone.Kind.MESH) {
+                amounts.film(separate);
+            }
             amounts.portion(Portions.cut(
                     id, item.name(), item, separate, Text.of(f.zone(kind).pastMm(), "mm") + " past the damage"));
             for (int i = 0; i < separate.size(); i++) {

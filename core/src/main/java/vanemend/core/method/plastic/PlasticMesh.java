@@ -60,10 +60,11 @@ final class PlasticMesh extends PlasticPage {
     private void meshAndFill() {
         add(cut(
                 "cut-mesh",
-                "Cut mesh and film",
-                "Mesh " + mm("mesh.past") + " past the hole at sides and ends; film larger than the mesh.",
+                "Cut the mesh",
+                mm("mesh.past") + " past the hole at sides and ends.",
                 "mesh",
                 Zone.Kind.MESH));
+        add(cutFilm(Zone.Kind.MESH));
         bothPromoters();
         mixAndSpread(
                 kit.mix("filler"),
