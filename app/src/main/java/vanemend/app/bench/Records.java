@@ -4,6 +4,8 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.LongConsumer;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -14,6 +16,7 @@ import vanemend.app.problem.Refused;
 import vanemend.app.store.Audit;
 import vanemend.app.store.BenchEvents;
 import vanemend.app.store.Json;
+import vanemend.app.store.OneRow;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
 import vanemend.app.store.upgrade.Formats;
@@ -71,13 +74,22 @@ public class Records {
         List<Found> out = new ArrayList<>();
         for (Repairs.Stored r : repairs.all()) {
             if (r.frozen()) {
-                FrozenPlan frozen = repairs.plan(r.id()).orElseThrow();
-                RepairRecord record = work.record(r.id());
-                RecordWords.met(RecordWords.of(frozen, record, shop.zone()), asked)
-                        .ifPresent(met -> out.add(new Found(r.id(), frozen, record, met)));
+                OneRow.of(r.id(), () -> found(r.id(), asked)).ifPresent(f -> f.ifPresent(out::add));
             }
         }
         return List.copyOf(out);
+    }
+
+    /** The record of {@code id} as it is found by anything. */
+    public Optional<Found> of(long id) {
+        return found(id, "");
+    }
+
+    private Optional<Found> found(long id, String asked) {
+        FrozenPlan frozen = repairs.plan(id).orElseThrow();
+        RepairRecord record = work.record(id);
+        return RecordWords.met(RecordWords.of(frozen, record, shop.zone()), asked)
+                .map(met -> new Found(id, frozen, record, met));
     }
 
     /** The record of {@code id} as a file that reads back in whole. */
@@ -91,9 +103,12 @@ public class Records {
                 events.of(id)));
     }
 
-    /** Reads a record in; one that is here already is refused, so that nothing is doubled. */
+    /**
+     * Reads a record in; one that is here already is refused, so that nothing is doubled. It is tried as everybody will read it, by
+     * {@code trial}, before it is kept: a damaged one leaves nothing behind.
+     */
     @Transactional
-    public long read(String text, Account who) {
+    public long read(String text, Account who, LongConsumer trial) {
         if (who.role() != Role.LEAD) {
             throw new Refused(HttpStatus.FORBIDDEN, "Record", "Only a lead may read records in.");
         }
@@ -120,10 +135,24 @@ public class Records {
             repairs.freezeAnew(id, i + 2, file.anew().get(i), who.id());
         }
         file.events().forEach(e -> events.addFromElsewhere(id, e, who.id()));
+        tried(id, trial);
         audit.did(
                 who.id(), Audit.Act.RECORD, "Read in: " + file.frozen().workup().name());
         bell.ringAfterCommit(id);
         return id;
+    }
+
+    private static void tried(long id, LongConsumer trial) {
+        try {
+            trial.accept(id);
+        } catch (DataAccessException | Refused e) {
+            throw e;
+        } catch (RuntimeException e) {
+            throw new Refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "Record",
+                    "This file is damaged: it reads in, but cannot be told as a record. Nothing of it was kept.");
+        }
     }
 
     private RecordFile parsed(String text) {

@@ -19,6 +19,7 @@ import vanemend.app.access.Account;
 import vanemend.app.access.Role;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.BenchEvents;
+import vanemend.app.store.OneRow;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
 import vanemend.core.method.Conditions;
@@ -410,17 +411,8 @@ public class RepairWork {
         Instant now = clock.instant();
         List<Live> out = new ArrayList<>();
         events.newest().forEach((id, newest) -> {
-            if (newest.equals(finished.get(id))) {
-                return;
-            }
-            List<BenchEvent> happened = events.of(id, newest);
-            List<FrozenPlan> plans = plans(id, happened);
-            List<RunState> legs = Replay.of(plans.stream().map(FrozenPlan::plan).toList(), happened, now);
-            RunState state = legs.getLast();
-            if (state.finishedAt().isEmpty() && state.ended().isEmpty()) {
-                out.add(new Live(id, plans.get(legs.size() - 1), state, StillToCome.of(state, now)));
-            } else {
-                finished.put(id, newest);
+            if (!newest.equals(finished.get(id))) {
+                OneRow.of(id, () -> live(id, newest, now)).ifPresent(l -> l.ifPresent(out::add));
             }
         });
         out.sort(Comparator.comparing(l -> l.state().clocks().stream()
@@ -430,23 +422,38 @@ public class RepairWork {
         return out;
     }
 
+    private Optional<Live> live(long id, long newest, Instant now) {
+        List<BenchEvent> happened = events.of(id, newest);
+        List<FrozenPlan> plans = plans(id, happened);
+        List<RunState> legs = Replay.of(plans.stream().map(FrozenPlan::plan).toList(), happened, now);
+        RunState state = legs.getLast();
+        if (state.finishedAt().isEmpty() && state.ended().isEmpty()) {
+            return Optional.of(new Live(id, plans.get(legs.size() - 1), state, StillToCome.of(state, now)));
+        }
+        finished.put(id, newest);
+        return Optional.empty();
+    }
+
     /** Records of finished work whose method has a later look. */
     public List<Finished> lookedAtAgain() {
         Instant now = clock.instant();
         List<Finished> out = new ArrayList<>();
         events.newest().forEach((id, newest) -> {
-            if (!newest.equals(finished.get(id)) || neverAgain.contains(id)) {
-                return;
-            }
-            List<BenchEvent> happened = events.of(id, newest);
-            List<FrozenPlan> plans = plans(id, happened);
-            if (LookAgain.has(plans.getLast().plan())) {
-                out.add(new Finished(id, plans.getLast(), RepairRecord.of(plans, happened, now)));
-            } else {
-                neverAgain.add(id);
+            if (newest.equals(finished.get(id)) && !neverAgain.contains(id)) {
+                OneRow.of(id, () -> lookedAtAgain(id, newest, now)).ifPresent(f -> f.ifPresent(out::add));
             }
         });
         return List.copyOf(out);
+    }
+
+    private Optional<Finished> lookedAtAgain(long id, long newest, Instant now) {
+        List<BenchEvent> happened = events.of(id, newest);
+        List<FrozenPlan> plans = plans(id, happened);
+        if (LookAgain.has(plans.getLast().plan())) {
+            return Optional.of(new Finished(id, plans.getLast(), RepairRecord.of(plans, happened, now)));
+        }
+        neverAgain.add(id);
+        return Optional.empty();
     }
 
     /** The record of {@code id}. */

@@ -31,6 +31,7 @@ public class Repairs {
      * @param changedBy name of who changed it last
      * @param frozen true once the work began
      * @param anew why it is being planned anew while the work goes on; empty while it is not
+     * @param readable false where what is kept of its draft cannot be read; it then stands as an empty one
      */
     public record Stored(
             long id,
@@ -39,7 +40,8 @@ public class Repairs {
             String changedBy,
             Instant changedAt,
             boolean frozen,
-            Optional<String> anew) {
+            Optional<String> anew,
+            boolean readable) {
         /** Whether its draft can be changed: the work has not begun, or it is being planned anew. */
         public boolean open() {
             return !frozen || anew.isPresent();
@@ -203,14 +205,18 @@ public class Repairs {
     }
 
     private Stored row(ResultSet rs, int i) throws SQLException {
+        long id = rs.getLong("id");
+        String kept = rs.getString("draft");
+        Optional<RepairDraft> draft = OneRow.of(id, () -> draft(kept));
         return new Stored(
-                rs.getLong("id"),
-                draft(rs.getString("draft")),
+                id,
+                draft.orElseGet(RepairDraft::empty),
                 rs.getInt("version"),
                 rs.getString("name"),
                 rs.getTimestamp("changed_at").toInstant(),
                 rs.getBoolean("frozen"),
-                Optional.ofNullable(rs.getString("anew")));
+                Optional.ofNullable(rs.getString("anew")),
+                draft.isPresent());
     }
 
     private RepairDraft draft(String kept) {

@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import vanemend.app.bench.RepairWork;
+import vanemend.app.store.OneRow;
 import vanemend.app.store.Repairs;
 import vanemend.app.web.Views.RepairLine;
 import vanemend.app.web.Views.Standing;
@@ -47,7 +48,24 @@ class Lines {
         this.work = work;
     }
 
+    /** The line of {@code r}; one that cannot be read says so, and harms no other. */
     RepairLine of(Repairs.Stored r, Conditions today) {
+        return r.readable() ? OneRow.of(r.id(), () -> worked(r, today)).orElseGet(() -> unreadable(r)) : unreadable(r);
+    }
+
+    private static RepairLine unreadable(Repairs.Stored r) {
+        return line(
+                r,
+                Standing.BLOCKED,
+                Optional.empty(),
+                "",
+                "What is kept of repair " + r.id() + " cannot be read. Every other one is whole; a backup may hold it.",
+                0,
+                0,
+                Optional.empty());
+    }
+
+    private RepairLine worked(Repairs.Stored r, Conditions today) {
         if (r.frozen()) {
             return running(r);
         }

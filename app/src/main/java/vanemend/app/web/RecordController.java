@@ -21,6 +21,8 @@ import vanemend.app.store.Audit;
 import vanemend.app.store.Shop;
 import vanemend.app.web.Views.FoundView;
 import vanemend.app.web.Views.ReadInView;
+import vanemend.app.web.Views.RunView;
+import vanemend.core.plan.FrozenPlan;
 import vanemend.core.record.RecordCsv;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.run.ReadingsCsv;
@@ -34,13 +36,15 @@ class RecordController {
     private final Records records;
     private final Audit audit;
     private final Shop shop;
+    private final Lines lines;
     private final People people;
 
-    RecordController(RepairWork work, Records records, Audit audit, Shop shop, People people) {
+    RecordController(RepairWork work, Records records, Audit audit, Shop shop, Lines lines, People people) {
         this.work = work;
         this.records = records;
         this.audit = audit;
         this.shop = shop;
+        this.lines = lines;
         this.people = people;
     }
 
@@ -104,7 +108,23 @@ class RecordController {
 
     @PostMapping("/records")
     ReadInView read(@RequestBody String text, Principal me) {
-        return new ReadInView(records.read(text, people.of(me)));
+        return new ReadInView(records.read(text, people.of(me), this::told));
+    }
+
+    /** Everything that is ever told of a record; what cannot be told is not kept. */
+    private void told(long id) {
+        RepairWork.Running run = work.running(id);
+        RunView.of(run);
+        lines.of(work.repair(id), shop.conditions(false));
+        for (FrozenPlan plan : run.plans()) {
+            RecordPdf.of(plan, work.record(id), shop.zone());
+        }
+        RecordCsv.of(work.record(id));
+        ReadingsCsv.of(run.state().readings());
+        records.file(id);
+        if (records.of(id).map(RecordController::view).isEmpty()) {
+            throw new IllegalStateException("a record that is not found by any word");
+        }
     }
 
     @GetMapping("/audit")

@@ -4,9 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.tuple;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.DisplayName;
@@ -14,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.node.ObjectNode;
+import vanemend.app.Kept;
 import vanemend.app.TestServer;
 import vanemend.app.store.upgrade.Formats;
 import vanemend.core.cure.DryingRoute;
@@ -32,14 +30,6 @@ import vanemend.core.trade.MethodId;
 class FormatsTest {
     private static final Instant LATER = Instant.parse("2026-12-24T09:00:00Z");
 
-    static String kept(String name) {
-        try (InputStream in = FormatsTest.class.getResourceAsStream("/kept/" + name)) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new java.io.UncheckedIOException(e);
-        }
-    }
-
     private static RecordFile read(String text) {
         Json json = TestServer.bean(Json.class);
         ObjectNode tree = json.tree(text);
@@ -55,7 +45,7 @@ class FormatsTest {
         "composite-lay-up, COMPOSITE"
     })
     void recordsOfTheFirstFormat(String recipe, MethodId method) {
-        RecordFile file = read(kept("record-1-" + recipe + ".json"));
+        RecordFile file = read(Kept.text("record-1-" + recipe + ".json"));
         Check check = new Check();
         file.check(check);
         assertThat(check.problems()).isEmpty();
@@ -80,7 +70,7 @@ class FormatsTest {
     @ParameterizedTest
     @CsvSource({"rust-pits, RUST_PITS", "chip-vacuum, GLASS_CHIP"})
     void recordsOfTheSecondFormat(String recipe, MethodId method) {
-        RecordFile file = read(kept("record-2-" + recipe + ".json"));
+        RecordFile file = read(Kept.text("record-2-" + recipe + ".json"));
         Check check = new Check();
         file.check(check);
         assertThat(check.problems()).isEmpty();
@@ -101,7 +91,7 @@ class FormatsTest {
             })
     @DisplayName("records of the third format: what was told then is told now, and holds a run as little as it did")
     void recordsOfTheThirdFormat(String recipe, MethodId method, String deviations) {
-        RecordFile file = read(kept("record-3-" + recipe + ".json"));
+        RecordFile file = read(Kept.text("record-3-" + recipe + ".json"));
         Check check = new Check();
         file.check(check);
         assertThat(check.problems()).isEmpty();
@@ -118,7 +108,7 @@ class FormatsTest {
     @ParameterizedTest
     @CsvSource({"tyre-one-piece, TYRE_CROWN", "run-machine, CLEAR_RUN"})
     void recordsOfTheFourthFormat(String recipe, MethodId method) {
-        RecordFile file = read(kept("record-4-" + recipe + ".json"));
+        RecordFile file = read(Kept.text("record-4-" + recipe + ".json"));
         Check check = new Check();
         file.check(check);
         assertThat(check.problems()).isEmpty();
@@ -144,7 +134,7 @@ class FormatsTest {
     @DisplayName(
             "records of the fifth format: a way that does not cure has no minutes; a spot was as large as its damage")
     void recordsOfTheFifthFormat() {
-        RecordFile file = read(kept("record-5-dent-filler-putty.json"));
+        RecordFile file = read(Kept.text("record-5-dent-filler-putty.json"));
         Check check = new Check();
         file.check(check);
         assertThat(check.problems()).isEmpty();
@@ -155,7 +145,7 @@ class FormatsTest {
         Again again = file.frozen().plan().mix("filler").pour().again().orElseThrow();
         assertThat(again.amount(1, OptionalDouble.of(20))).isEqualTo(again.amount(1));
         Json json = TestServer.bean(Json.class);
-        ObjectNode tree = json.tree(kept("record-5-dent-filler-putty.json"));
+        ObjectNode tree = json.tree(Kept.text("record-5-dent-filler-putty.json"));
         ((ObjectNode) tree.at("/frozen/workup/plan/mixes/0/routes/1")).put("sandFromMin", -1);
         Formats.record(tree);
         assertThat(json.read(tree, RecordFile.class)
@@ -182,7 +172,7 @@ class FormatsTest {
 
     @Test
     void lengthsAndTemperaturesInOldWordsAreQuantities() {
-        RecordFile file = read(kept("record-2-rust-pits.json"));
+        RecordFile file = read(Kept.text("record-2-rust-pits.json"));
         assertThat(file.frozen().workup().verdict().findings())
                 .anyMatch(f -> f.margin().equals("⟦0.4 mm⟧ deep in sheet of ⟦0.8 mm⟧"))
                 .anyMatch(f -> f.margin().equals("⟦21 °C⟧ of at least ⟦10 °C⟧"));
@@ -194,11 +184,11 @@ class FormatsTest {
 
     @Test
     void schoolsOfARankedStackAndPapersOfALadderAreKnownByWhatTheyAre() {
-        RecordFile file = read(kept("record-2-rust-pits.json"));
+        RecordFile file = read(Kept.text("record-2-rust-pits.json"));
         assertThat(file.frozen().plan().ladder().rungs())
                 .isNotEmpty()
                 .allSatisfy(r -> assertThat(r.paper()).isEqualTo(r.grading() + r.grade()));
-        assertThat(read(kept("record-2-chip-vacuum.json"))
+        assertThat(read(Kept.text("record-2-chip-vacuum.json"))
                         .frozen()
                         .workup()
                         .stack()
@@ -210,7 +200,7 @@ class FormatsTest {
 
     @Test
     void aLaminateIsStillKnownByItsBondLinesAndPlies() {
-        RecordFile file = read(kept("record-1-composite-lay-up.json"));
+        RecordFile file = read(Kept.text("record-1-composite-lay-up.json"));
         assertThat(file.frozen().workup().drawing().section().orElseThrow().layers())
                 .filteredOn(l -> l.kind() != Layer.Kind.LAYER)
                 .isNotEmpty()
@@ -222,7 +212,7 @@ class FormatsTest {
 
     @Test
     void whatAGatePutInKeepsItsReadingsUnderItsNewName() {
-        RecordFile file = read(kept("record-1-dent-filler-putty.json"));
+        RecordFile file = read(Kept.text("record-1-dent-filler-putty.json"));
         RunState state = Replay.of(file.frozen().plan(), file.events(), LATER);
         RunState.RunStep mix = state.steps().stream()
                 .filter(s ->
@@ -235,7 +225,7 @@ class FormatsTest {
 
     @Test
     void theFilmBudgetOfAnOldRunIsHeldAgainstTheSameGrades() {
-        RecordFile file = read(kept("record-1-run-machine.json"));
+        RecordFile file = read(Kept.text("record-1-run-machine.json"));
         assertThat(file.frozen().plan().budget().orElseThrow().left())
                 .allSatisfy(l -> assertThat(file.frozen().plan().ladder().rungs())
                         .anyMatch(r -> r.id().equals(l.rung()) && r.paper().equals(l.paper())

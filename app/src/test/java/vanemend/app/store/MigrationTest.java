@@ -11,6 +11,7 @@ import org.springframework.core.env.Environment;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
 import tools.jackson.databind.node.ObjectNode;
+import vanemend.app.Kept;
 import vanemend.app.TestServer;
 import vanemend.app.store.upgrade.Formats;
 import vanemend.core.plan.FrozenPlan;
@@ -45,7 +46,7 @@ class MigrationTest {
         JdbcClient old = JdbcClient.create(source("vanemend_old"));
         old.sql("INSERT INTO account VALUES ('tam', 'Tam', 'TECHNICIAN', REPEAT('x', 60))")
                 .update();
-        ObjectNode plan = TestServer.bean(Json.class).tree(FormatsTest.kept("plan-first-release.json"));
+        ObjectNode plan = TestServer.bean(Json.class).tree(Kept.text("plan-first-release.json"));
         old.sql("INSERT INTO repair (draft, created_by, created_at, changed_by, changed_at, client_id)"
                         + " VALUES (?, 'tam', UTC_TIMESTAMP(3), 'tam', UTC_TIMESTAMP(3), UUID())")
                 .param(plan.get("draft").toString())

@@ -6,9 +6,11 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
@@ -18,11 +20,13 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 import vanemend.app.Caller;
 import vanemend.app.Drafts;
+import vanemend.app.Kept;
 import vanemend.app.PublishedSchema;
 import vanemend.app.TestServer;
 
@@ -203,6 +207,83 @@ class RecordApiTest {
         assertThat(is.at("/people/0").asString()).isEqualTo("Tam Okafor");
         assertThat(tam.get("/api/audit").status()).isEqualTo(403);
         assertThat(isla.get("/api/audit").body().toString()).contains("Read in: Travels", "SIGN_IN");
+    }
+
+    /** Places of {@code node} that hold something, each as the object that holds it and its name there. */
+    private static void places(JsonNode node, List<Map.Entry<ObjectNode, String>> out) {
+        if (node instanceof ObjectNode o) {
+            o.propertyNames().forEach(n -> out.add(Map.entry(o, n)));
+        }
+        node.values().forEach(v -> places(v, out));
+    }
+
+    @Test
+    @DisplayName("a damaged record file is refused and leaves nothing behind: every list answers as before")
+    void damagedFiles() {
+        JsonMapper json = new JsonMapper();
+        String kept = Kept.text("record-5-dent-filler-putty.json");
+        int refused = 0;
+        Random r = new Random(11);
+        for (int n = 0; n < 60; n++) {
+            // Every id is its own: each file is another repair.
+            String salt = "-" + n;
+            ObjectNode file = (ObjectNode) json.readTree(UUIDS.matcher(kept)
+                    .replaceAll(m -> UUID.nameUUIDFromBytes((m.group() + salt).getBytes(StandardCharsets.UTF_8))
+                            .toString()));
+            ObjectNode frozen = (ObjectNode) file.get("frozen");
+            if (n < 4) {
+                frozen.remove(List.of("draft", "workup", "by", "frozenAt").get(n));
+            } else {
+                List<Map.Entry<ObjectNode, String>> at = new ArrayList<>();
+                places(frozen, at);
+                Map.Entry<ObjectNode, String> one = at.get(r.nextInt(at.size()));
+                switch (n % 3) {
+                    case 0 -> one.getKey().remove(one.getValue());
+                    case 1 -> one.getKey().put(one.getValue(), "?");
+                    default -> one.getKey().put(one.getValue(), -7);
+                }
+            }
+            Caller.Answer a = isla.raw("/api/records", file.toString());
+            assertThat(a.status()).as("damage " + n).isIn(200, 400, 422);
+            refused += a.status() == 200 ? 0 : 1;
+            if (a.status() == 200) {
+                assertThat(tam.get("/api/repairs/" + a.text("id") + "/record").status())
+                        .isEqualTo(200);
+                assertThat(tam.bytes("/api/repairs/" + a.text("id") + "/record.pdf"))
+                        .isNotEmpty();
+            }
+        }
+        assertThat(refused).isGreaterThan(10);
+        for (String list : List.of("/api/repairs", "/api/records", "/api/bench")) {
+            assertThat(tam.get(list).status()).as(list).isEqualTo(200);
+        }
+    }
+
+    @Test
+    @DisplayName("a row that cannot be read stands in the list as such, and harms no other")
+    void aRowThatCannotBeRead() {
+        String path = started("Row that breaks");
+        String other = started("Row that stays whole");
+        long id = Long.parseLong(path.replaceAll(".*/", ""));
+        JdbcClient db = TestServer.bean(JdbcClient.class);
+        String was = db.sql("SELECT draft FROM repair WHERE id = ?")
+                .param(id)
+                .query(String.class)
+                .single();
+        db.sql("UPDATE repair SET draft = ? WHERE id = ?")
+                .params("{\"part\": 5}", id)
+                .update();
+        try {
+            Caller.Answer list = tam.get("/api/repairs");
+            assertThat(list.status()).isEqualTo(200);
+            assertThat(list.body().toString())
+                    .contains("What is kept of repair " + id + " cannot be read", "Row that stays whole");
+            assertThat(tam.get("/api/bench").status()).isEqualTo(200);
+            assertThat(tam.get("/api/records").status()).isEqualTo(200);
+            assertThat(tam.get(other).status()).isEqualTo(200);
+        } finally {
+            db.sql("UPDATE repair SET draft = ? WHERE id = ?").params(was, id).update();
+        }
     }
 
     @Test

@@ -40,7 +40,7 @@ class WarmUpTest {
 
     private Repairs.Stored door(long id) {
         RepairDraft draft = json.convertValue(Drafts.door("Door " + id), RepairDraft.class);
-        return new Repairs.Stored(id, draft, 1, "Tam Okafor", NOW, false, java.util.Optional.empty());
+        return new Repairs.Stored(id, draft, 1, "Tam Okafor", NOW, false, java.util.Optional.empty(), true);
     }
 
     @Test

@@ -45,6 +45,13 @@ public record RepairDraft(
         Instant lightAt,
         PaneDraft pane,
         Map<String, DryingRoute.Kind> dryings) {
+    /** Nothing typed yet. */
+    public static RepairDraft empty() {
+        return new RepairDraft(
+                null, List.of(), Map.of(), null, Map.of(), null, null, null, List.of(), List.of(), null, null,
+                Map.of());
+    }
+
     /**
      * A pane as typed so far.
      *

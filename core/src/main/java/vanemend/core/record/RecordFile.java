@@ -59,6 +59,19 @@ public record RecordFile(
         if (frozen == null) {
             check.refuse("frozen", null, "the plan the work began with", "The record holds no plan.");
         }
+        for (int i = 0; i <= anew.size(); i++) {
+            FrozenPlan plan = i == 0 ? frozen : anew.get(i - 1);
+            String at = i == 0 ? "frozen" : "anew." + (i - 1);
+            if (i > 0 && plan == null) {
+                check.refuse(at, null, "a plan", "Plan " + (i + 1) + " of the record is missing.");
+            } else if (plan != null && (plan.frozenAt() == null || plan.by() == null || plan.draft() == null)) {
+                check.refuse(
+                        at,
+                        "",
+                        "when and by whom it was made, and its draft",
+                        "Plan " + (i + 1) + " of the record lacks when it was made, by whom, or what it was made of.");
+            }
+        }
         if (events.isEmpty() || events.getFirst().kind() != BenchEvent.Kind.START) {
             check.refuse(
                     "events", events.size(), "a START first", "The record does not begin with the start of the work.");
