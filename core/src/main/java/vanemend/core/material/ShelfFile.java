@@ -22,6 +22,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import vanemend.core.part.Tyre;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.CsvCell;
 import vanemend.core.trade.InputProblem;
 
 /**
@@ -92,7 +93,8 @@ public final class ShelfFile {
                         .get())) {
             for (ShelfItem i : items) {
                 ShelfItemDraft d = ShelfItemDraft.of(i);
-                p.printRecord(
+                CsvCell.row(
+                        p,
                         d.id(),
                         d.classId(),
                         d.name(),
@@ -308,7 +310,7 @@ public final class ShelfFile {
     }
 
     private static String text(CSVRecord r, String column) {
-        return r.isMapped(column) && r.isSet(column) && !r.get(column).isBlank() ? r.get(column) : null;
+        return r.isMapped(column) && r.isSet(column) && !r.get(column).isBlank() ? CsvCell.in(r.get(column)) : null;
     }
 
     private static Double number(CSVRecord r, String column, Check check) {

@@ -3,9 +3,11 @@ package vanemend.core.record;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.util.Arrays;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.CsvCell;
 import vanemend.core.trade.Text;
 
 /** A record as CSV: a line for every step, mix, amount, deviation and amendment. Times ISO 8601, minutes to one decimal. */
@@ -23,7 +25,8 @@ public final class RecordCsv {
                                 "what", "at", "step", "said", "plannedMin", "takenMin", "amount", "unit", "lot", "by")
                         .get())) {
             for (RepairRecord.Line l : record.lines()) {
-                p.printRecord(
+                row(
+                        p,
                         "step",
                         l.doneAt(),
                         l.step(),
@@ -35,11 +38,12 @@ public final class RecordCsv {
                         "",
                         l.by());
                 for (String r : l.remarks()) {
-                    p.printRecord("reading or note", l.doneAt(), l.step(), r, "", "", "", "", "", l.by());
+                    row(p, "reading or note", l.doneAt(), l.step(), r, "", "", "", "", "", l.by());
                 }
             }
             for (RepairRecord.DoseLine d : record.doses()) {
-                p.printRecord(
+                row(
+                        p,
                         "mix",
                         "",
                         d.step(),
@@ -55,7 +59,8 @@ public final class RecordCsv {
                         "");
             }
             for (Used u : record.used()) {
-                p.printRecord(
+                row(
+                        p,
                         "used",
                         "",
                         "",
@@ -68,22 +73,31 @@ public final class RecordCsv {
                         "");
             }
             for (Deviation d : record.deviations()) {
-                p.printRecord("deviation", d.at(), d.step(), d.text() + ": " + d.consequence(), "", "", "", "", "", "");
+                row(p, "deviation", d.at(), d.step(), d.text() + ": " + d.consequence(), "", "", "", "", "", "");
             }
             for (var a : record.amended()) {
-                p.printRecord("put right", a.at(), "", a.said() + ": " + a.reason(), "", "", "", "", "", a.by());
+                row(p, "put right", a.at(), "", a.said() + ": " + a.reason(), "", "", "", "", "", a.by());
             }
             for (var t : record.takenBack()) {
-                p.printRecord("taken back", t.at(), "", t.said() + ": " + t.reason(), "", "", "", "", "", t.by());
+                row(p, "taken back", t.at(), "", t.said() + ": " + t.reason(), "", "", "", "", "", t.by());
             }
             if (record.signed().isPresent()) {
                 var s = record.signed().get();
-                p.printRecord(s.stands() ? "signed" : "sent back", s.at(), "", s.why(), "", "", "", "", "", s.by());
+                row(p, s.stands() ? "signed" : "sent back", s.at(), "", s.why(), "", "", "", "", "", s.by());
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return Text.plain(out.toString());
+        return out.toString();
+    }
+
+    /** Words are made plain first: what a cell begins with then is what a spreadsheet sees. */
+    private static void row(CSVPrinter p, Object... cells) throws IOException {
+        CsvCell.row(
+                p,
+                Arrays.stream(cells)
+                        .map(c -> c instanceof String s ? Text.plain(s) : c)
+                        .toArray());
     }
 
     private static String tenth(double v) {

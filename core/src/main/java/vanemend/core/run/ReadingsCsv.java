@@ -16,6 +16,7 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import vanemend.core.trade.Check;
+import vanemend.core.trade.CsvCell;
 import vanemend.core.trade.Quantity;
 
 /**
@@ -47,7 +48,8 @@ public final class ReadingsCsv {
         try (CSVPrinter p = new CSVPrinter(
                 out, CSVFormat.DEFAULT.builder().setHeader(COLUMNS).get())) {
             for (RunState.Reading r : readings) {
-                p.printRecord(
+                CsvCell.row(
+                        p,
                         r.at(),
                         r.quantity(),
                         r.value(),
@@ -185,7 +187,7 @@ public final class ReadingsCsv {
         if (!r.isMapped(column) || !r.isSet(column)) {
             return "";
         }
-        String v = r.get(column);
+        String v = CsvCell.in(r.get(column));
         return v.length() > LONGEST ? v.substring(0, LONGEST) : v;
     }
 }

@@ -33,7 +33,8 @@ class ShelfFileTest {
             out.add(new ShelfItem(
                     "item-" + i,
                     c.id(),
-                    r.nextBoolean() ? "Plain" : "Odd, \"quoted\"; name\u202fµ",
+                    List.of("Plain", "Odd, \"quoted\"; name\u202fµ", "=1+1", "-A1", "@x")
+                            .get(r.nextInt(5)),
                     "L-" + r.nextInt(999),
                     maybe(r, x -> TestShop.TODAY.plusDays(x.nextInt(400) - 50)),
                     tenth(r, 5000),
