@@ -118,10 +118,21 @@ export function Refusals() {
   if (refused.length === 0) return null;
   return (
     <div role="alert" className="firm-b bg-oxide no-print flex items-center justify-between gap-4 px-4 text-[#f6f7f4]">
-      <span className="py-2 font-bold">Not taken: {refused.join(" ")}</span>
-      <button className="n h-14 px-4 font-semibold underline" onClick={() => outbox.read()}>
-        Read it
-      </button>
+      <span className="py-2 font-bold">Not taken: {refused.map((r) => r.message).join(" ")}</span>
+      <span className="flex shrink-0">
+        {refused.some((r) => r.event) && (
+          <a
+            className="n flex h-14 items-center px-4 font-semibold underline"
+            download="not-taken.json"
+            href={`data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(refused, null, 2))}`}
+          >
+            Keep it as a file
+          </a>
+        )}
+        <button className="n h-14 px-4 font-semibold underline" onClick={() => outbox.read()}>
+          Read it
+        </button>
+      </span>
     </div>
   );
 }

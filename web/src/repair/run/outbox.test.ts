@@ -71,7 +71,7 @@ describe("outbox", () => {
     b.push(3, event(1));
     await settled(b);
     expect(runs).toEqual([3]);
-    expect(b.snapshot().refused).toEqual(["Surface of 900 °C cannot be right."]);
+    expect(b.snapshot().refused).toEqual([{ message: "Surface of 900 °C cannot be right.", event: event(1) }]);
     b.read();
     expect(b.snapshot().refused).toEqual([]);
   });
@@ -88,8 +88,35 @@ describe("outbox", () => {
     b.push(1, event(1));
     b.push(2, event(2));
     await vi.waitFor(() => expect(sent).toEqual([2]), 6_000);
-    expect(b.snapshot().refused[0]).toContain("has not begun");
+    expect(b.snapshot().refused).toEqual([]);
+    await vi.waitFor(() => expect(b.snapshot().trouble).toBe("Not started"));
+    expect(b.snapshot().pending.map((k) => k.event.id)).toEqual(["e1"]);
   }, 8_000);
+
+  it.each([404, 408, 413, 429, 500, 503])("drops nothing for %i", async (status) => {
+    const send = vi.fn(() => Promise.reject(new Problem(status, "Just now", "not now", {})));
+    const b = box(`kept-${status}`, send);
+    await b.open(() => {});
+    b.push(1, event(1));
+    await vi.waitFor(() => expect(send).toHaveBeenCalled());
+    await vi.waitFor(() => expect(b.snapshot().trouble).toBe("Just now"));
+    expect(b.snapshot().pending).toHaveLength(1);
+    expect(b.snapshot().refused).toEqual([]);
+  });
+
+  it("sends a batch that is judged one by one: the bad one is shown whole, the others are taken in order", async () => {
+    const sent: string[] = [];
+    const b = box("judged", (_, events) => {
+      if (events.some((e) => e.id === "e2")) return Promise.reject(new Problem(422, "Bench", "e2 cannot be right", {}));
+      sent.push(...events.map((e) => e.id));
+      return Promise.resolve(taken);
+    });
+    for (let i = 0; i < 5; i++) b.push(4, event(i));
+    await b.open(() => {});
+    await settled(b);
+    expect(sent).toEqual(["e0", "e1", "e3", "e4"]);
+    expect(b.snapshot().refused).toEqual([{ message: "e2 cannot be right", event: event(2) }]);
+  });
 
   it("waits at the door when the session has ended, and loses nothing", async () => {
     const send = vi.fn(() => Promise.reject(new Problem(401, "Sign-in", "sign in", {})));

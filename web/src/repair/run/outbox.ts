@@ -17,8 +17,14 @@ export interface OutboxState {
   reachable: boolean;
   /** What the server said is wrong, or that it is slow; empty while nothing is known to be. */
   trouble: string;
-  /** Why an event was not taken; shown until read. */
-  refused: readonly string[];
+  /** What was not taken and why; shown until read. */
+  refused: readonly Refusal[];
+}
+
+/** Why an event was not taken; the event itself where one was named, so that nothing of it is lost. */
+export interface Refusal {
+  message: string;
+  event?: BenchEvent;
 }
 
 type Taken = (repair: number, run: Api["RunView"]) => void;
@@ -26,6 +32,15 @@ type Taken = (repair: number, run: Api["RunView"]) => void;
 const FIRST_PAUSE_MS = 800;
 const LONGEST_PAUSE_MS = 8_000;
 const SLOW_MS = 3_000;
+const MOST_AT_ONCE = 100;
+
+/** Answers by which the server has judged what was sent, and will never judge it otherwise. */
+const JUDGED = new Set([400, 422]);
+const TOO_LARGE = 413;
+
+/** Whether the answer is about this repair, not about the server, the sign-in or how much is sent. */
+const ofThisRepair = (e: unknown): e is Problem =>
+  e instanceof Problem && [404, 409, TOO_LARGE].some((s) => s === e.status);
 
 /**
  * Keeps what was done at the bench until the server has it. Every event is in the browser's own store before it is sent, so that a
@@ -67,53 +82,69 @@ export class Outbox {
     void set(key, kept, this.store).then(() => this.flush());
   }
 
-  /** Sends everything, oldest first, one repair at a time. */
+  /**
+   * Sends everything, oldest first, one repair at a time. Only an answer that is about an event drops that event; where a whole batch is judged,
+   * its events go one by one, so that one bad one neither holds up nor takes along the others. A repair that the server will not have just now
+   * waits, and the others go on.
+   */
   async flush(): Promise<void> {
     if (this.sending) return;
     this.sending = true;
     clearTimeout(this.timer);
     const slow = setTimeout(() => this.change({ trouble: "Server is slow" }), SLOW_MS);
+    const held = new Map<number, Problem>();
+    const alone = new Set<string>();
     try {
-      while (this.state.pending.length > 0) {
-        const repair = this.state.pending[0]?.repair ?? 0;
-        const batch = this.state.pending.filter((k) => k.repair === repair).slice(0, 100);
-        const answer = await this.send(
-          repair,
-          batch.map((k) => k.event),
-        );
-        this.pause = FIRST_PAUSE_MS;
-        this.taken(repair, answer.run);
-        await this.forget(
-          batch,
-          answer.refused.map((r) => r.problem.message),
-        );
+      for (;;) {
+        const first = this.state.pending.find((k) => !held.has(k.repair));
+        if (!first) break;
+        const own = this.state.pending.filter((k) => k.repair === first.repair);
+        const batch = alone.has(first.key) ? [first] : own.filter((k) => !alone.has(k.key)).slice(0, MOST_AT_ONCE);
+        try {
+          const answer = await this.send(
+            first.repair,
+            batch.map((k) => k.event),
+          );
+          this.pause = FIRST_PAUSE_MS;
+          this.taken(first.repair, answer.run);
+          await this.forget(
+            batch,
+            answer.refused.map((r) => refusal(r.problem.message, batch.find((k) => k.event.id === r.id)?.event)),
+          );
+        } catch (e) {
+          const judged = e instanceof Problem && JUDGED.has(e.status);
+          if (batch.length > 1 && e instanceof Problem && (judged || e.status === TOO_LARGE))
+            batch.forEach((k) => alone.add(k.key));
+          else if (judged) await this.forget(batch, [refusal(e.message, first.event)]);
+          else if (ofThisRepair(e)) held.set(first.repair, e);
+          else throw e;
+        }
       }
-      this.change({ reachable: true, trouble: "" });
+      const [waits] = held.values();
+      if (waits) this.later(true, waits.title);
+      else this.change({ reachable: true, trouble: "" });
     } catch (e) {
-      await this.trouble(e);
+      this.trouble(e);
     } finally {
       clearTimeout(slow);
       this.sending = false;
     }
   }
 
-  private async trouble(e: unknown): Promise<void> {
-    const first = this.state.pending[0];
-    const final = e instanceof Problem && e.status >= 400 && e.status < 500 && e.status !== 401 && e.status !== 403;
-    if (final && first) {
-      await this.forget(
-        this.state.pending.filter((k) => k.repair === first.repair),
-        [e.message],
-      );
-    } else if (!(e instanceof Problem) && !(e instanceof Unreachable)) {
-      this.change({ refused: [...this.state.refused, e instanceof Error ? e.message : String(e)] });
+  private trouble(e: unknown): void {
+    if (!(e instanceof Problem) && !(e instanceof Unreachable)) {
+      this.change({ refused: [...this.state.refused, refusal(e instanceof Error ? e.message : String(e))] });
     }
-    this.change({ reachable: e instanceof Problem && e.status < 500, trouble: e instanceof Problem ? e.title : "" });
+    this.later(e instanceof Problem && e.status < 500, e instanceof Problem ? e.title : "");
+  }
+
+  private later(reachable: boolean, trouble: string): void {
+    this.change({ reachable, trouble });
     this.timer = setTimeout(() => void this.flush(), this.pause);
     this.pause = Math.min(LONGEST_PAUSE_MS, this.pause * 1.6);
   }
 
-  private async forget(batch: readonly Kept[], refused: string[]): Promise<void> {
+  private async forget(batch: readonly Kept[], refused: Refusal[]): Promise<void> {
     await Promise.all(batch.map((k) => del(k.key, this.store)));
     const gone = new Set(batch.map((k) => k.key));
     this.change({
@@ -144,6 +175,10 @@ export class Outbox {
     this.state = { ...this.state, ...next };
     this.listeners.forEach((l) => l());
   }
+}
+
+function refusal(message: string, event?: BenchEvent): Refusal {
+  return event ? { message, event } : { message };
 }
 
 /** The one outbox of this page. */

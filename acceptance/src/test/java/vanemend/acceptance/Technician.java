@@ -230,9 +230,10 @@ final class Technician {
 
     /** Weighs a little over what is asked, and the cream that this asks. */
     private void mix() {
-        sent();
+        // Off the screen, not from the server: it may be out of reach.
+        String asked = page.locator("[data-figure]").first().innerText().replaceAll("[^0-9.]", "");
         Locator filler = page.getByLabel("Filler on the scale");
-        filler.fill(String.format(Locale.ROOT, "%.1f", plannedFillerG() + 0.4));
+        filler.fill(String.format(Locale.ROOT, "%.1f", Double.parseDouble(asked) + 0.4));
         filler.press("Enter");
         Locator cream = page.getByLabel(Pattern.compile("Cream, asked"));
         cream.waitFor();

@@ -53,6 +53,14 @@ public class Shelf {
                 > 0;
     }
 
+    /** Holds the item's row until the transaction ends: what is left changes by what one hand does after the other. */
+    public void lock(String id) {
+        db.sql("SELECT id FROM shelf_item WHERE id = ? FOR UPDATE")
+                .param(id)
+                .query(String.class)
+                .optional();
+    }
+
     /** The item {@code id}, unless it was thrown away. */
     public Optional<ShelfItem> find(String id) {
         return all().stream().filter(i -> i.id().equals(id)).findFirst();

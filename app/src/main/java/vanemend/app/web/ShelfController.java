@@ -105,7 +105,16 @@ class ShelfController {
 
     @PostMapping("/{id}/acts")
     List<ShelfLine> act(@PathVariable String id, @RequestBody ActDraft draft, Principal me) {
-        ShelfItem item = known(id);
+        String by = people.of(me).id();
+        once.executeWithoutResult(t -> {
+            shelf.lock(id);
+            act(known(id), draft, by);
+        });
+        bell.ring();
+        return all();
+    }
+
+    private void act(ShelfItem item, ActDraft draft, String by) {
         Check check = new Check();
         Act act = check.choice("act", "What was done", draft.act(), Act.USE);
         double most = act == Act.RECEIVE ? 1_000_000 : item.quantity();
@@ -114,23 +123,15 @@ class ShelfController {
                 : 0;
         Refused.unlessClean("Shelf", check);
         String said = draft.said() == null ? "" : draft.said().strip();
+        LocalDate today = LocalDate.ofInstant(clock.instant(), shop.zone());
         switch (act) {
-            case RECEIVE -> keep(with(item, item.quantity() + quantity, item.opened()), "RECEIVE", quantity, said, me);
-            case USE -> keep(with(item, item.quantity() - quantity, item.opened()), "USE", quantity, said, me);
-            case OPEN ->
-                keep(
-                        with(item, item.quantity(), Optional.of(LocalDate.ofInstant(clock.instant(), shop.zone()))),
-                        "OPEN",
-                        0,
-                        said,
-                        me);
-            case DISCARD -> {
-                once.executeWithoutResult(
-                        t -> shop.discard(item, said, people.of(me).id()));
-                bell.ring();
-            }
+            case RECEIVE ->
+                shop.edit(with(item, item.quantity() + quantity, item.opened()), act.name(), quantity, said, by);
+            case USE ->
+                shop.edit(with(item, item.quantity() - quantity, item.opened()), act.name(), quantity, said, by);
+            case OPEN -> shop.edit(with(item, item.quantity(), Optional.of(today)), act.name(), 0, said, by);
+            case DISCARD -> shop.discard(item, said, by);
         }
-        return all();
     }
 
     @GetMapping("/{id}/acts")

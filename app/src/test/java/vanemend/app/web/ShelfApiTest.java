@@ -2,9 +2,14 @@ package vanemend.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -128,5 +133,28 @@ class ShelfApiTest {
         narrow.put("id", "cloth-b");
         narrow.remove("rollMm");
         assertThat(tam.post("/api/shelf", narrow).text("problems.0.field")).isEqualTo("rollMm");
+    }
+
+    @Test
+    @DisplayName("forty hands that each take a gramme at once take forty grammes, and every act is written down")
+    void manyHandsAtOnce() throws Exception {
+        tam.post("/api/shelf", tin("shared"));
+        double before =
+                line(tam.get("/api/shelf"), "shared").at("/item/quantity").asDouble();
+        List<Callable<Integer>> takes = new ArrayList<>();
+        for (int n = 0; n < 40; n++) {
+            takes.add(() -> tam.post("/api/shelf/shared/acts", Map.of("act", "USE", "quantity", 1))
+                    .status());
+        }
+        try (ExecutorService hands = Executors.newFixedThreadPool(8)) {
+            for (Future<Integer> f : hands.invokeAll(takes)) {
+                assertThat(f.get()).isEqualTo(200);
+            }
+        }
+        assertThat(line(tam.get("/api/shelf"), "shared").at("/item/quantity").asDouble())
+                .isEqualTo(before - 40);
+        assertThat(tam.get("/api/shelf/shared/acts").body().findValuesAsString("act"))
+                .filteredOn("USE"::equals)
+                .hasSize(40);
     }
 }
