@@ -127,6 +127,7 @@ function MixFigures({ mix }: { mix: Api["MixPlan"] }) {
 
 /** The longest wait, and what goes off soonest. */
 function PortionFigures({ plan }: { plan: Api["Plan"] }) {
+  const { system } = usePreferences();
   const wait = [...plan.waits].sort((a, b) => (b.route.sandFromMin ?? 0) - (a.route.sandFromMin ?? 0))[0];
   const hurried = plan.portions.filter((p) => p.workMin > 0).sort((a, b) => a.workMin - b.workMin)[0];
   const most = hurried ?? plan.portions[0];
@@ -140,7 +141,7 @@ function PortionFigures({ plan }: { plan: Api["Plan"] }) {
           note={`all on the part within ${stretch(hurried.onPartByMin * 60, "down")}`}
         />
       )}
-      {most && <Big label={most.title} value={amount(most.needed, most.unit)} note={most.material} />}
+      {most && <Big label={most.title} value={amount(most.needed, most.unit, system)} note={most.material} />}
     </>
   );
 }

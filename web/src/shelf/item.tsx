@@ -3,7 +3,8 @@ import { useState } from "react";
 import { ask, type Api, problemsOf } from "../api/client";
 import { useRules, useZone, useTold } from "../api/queries";
 import { Head } from "../repair/sheet";
-import { Line as TextLine, Measure, problemAt } from "../shell/field";
+import { amountQuantity, Line as TextLine, Measure, problemAt, unitOf } from "../shell/field";
+import { usePreferences } from "../shell/preferences";
 import { dayAndTime } from "../units/units";
 import { send } from "./send";
 
@@ -38,6 +39,7 @@ export function ItemSheet({
   onDone: (lines: Line[]) => void;
 }) {
   const fresh = line === undefined;
+  const { system } = usePreferences();
   const [draft, setDraft] = useState<Draft>(() => (line ? typed(line.item) : NEW));
   const [problems, setProblems] = useState<readonly Api["InputProblem"][]>([]);
   const [said, setSaid] = useState("");
@@ -97,7 +99,7 @@ export function ItemSheet({
         <div className="grid grid-cols-2 gap-2">
           <Measure
             label="Left"
-            quantity={{ unit: draft.unit ?? "" }}
+            quantity={amountQuantity(draft.unit ?? "")}
             value={draft.quantity}
             problem={problemAt(problems, "quantity")}
             onChange={(quantity) => put({ quantity })}
@@ -112,13 +114,15 @@ export function ItemSheet({
               }
             >
               {["g", "mL", "pieces", "cm²"].map((u) => (
-                <option key={u}>{u}</option>
+                <option key={u} value={u}>
+                  {unitOf(amountQuantity(u), system)}
+                </option>
               ))}
             </select>
           </label>
           <Measure
             label="Full pack"
-            quantity={{ unit: draft.unit ?? "" }}
+            quantity={amountQuantity(draft.unit ?? "")}
             value={draft.packQuantity}
             problem={problemAt(problems, "packQuantity")}
             onChange={(packQuantity) => put({ packQuantity })}
@@ -228,7 +232,7 @@ function Acts({
   return (
     <div className="grid grid-cols-2 gap-2 p-4">
       <div className="col-span-2">
-        <Measure label="How much" quantity={{ unit: line.item.unit }} value={quantity} onChange={setQuantity} />
+        <Measure label="How much" quantity={amountQuantity(line.item.unit)} value={quantity} onChange={setQuantity} />
       </div>
       <button type="button" className="btn" onClick={() => void act("RECEIVE")}>
         Received

@@ -164,7 +164,7 @@ function ItemTable({
                 {l.item.opened && <span className="lab block">opened {day(l.item.opened)}</span>}
               </td>
               <td className="n pr-4 text-right font-semibold whitespace-nowrap">
-                {amount(l.item.quantity, l.item.unit)}
+                {amount(l.item.quantity, l.item.unit, system)}
                 {l.low && <span className="bg-tape text-on-tape block px-1 text-14">low</span>}
               </td>
               {open === undefined && (

@@ -3,36 +3,41 @@ import type { Api } from "../api/client";
 import {
   lengthNumber,
   type Parsed,
+  parseArea,
   parseLength,
   parsePlain,
   parseTemperature,
   type System,
   toFahrenheit,
+  toSquareInch,
 } from "../units/units";
 import { usePreferences } from "./preferences";
 
-export type Quantity = "length" | "depth" | "temperature" | { unit: string };
+export type Quantity = "length" | "depth" | "temperature" | "area" | { unit: string };
 
-const unitOf = (q: Quantity, system: System) =>
-  typeof q === "object"
-    ? q.unit
-    : q === "temperature"
-      ? system === "metric"
-        ? "°C"
-        : "°F"
-      : system === "metric"
-        ? "mm"
-        : "in";
+const UNITS: Record<Extract<Quantity, string>, Record<System, string>> = {
+  length: { metric: "mm", inch: "in" },
+  depth: { metric: "mm", inch: "in" },
+  temperature: { metric: "°C", inch: "°F" },
+  area: { metric: "cm²", inch: "in²" },
+};
+
+/** How an amount is counted: what comes off a roll by its area, anything else in its own unit. */
+export const amountQuantity = (unit: string): Quantity => (unit === "cm²" ? "area" : { unit });
+
+export const unitOf = (q: Quantity, system: System) => (typeof q === "object" ? q.unit : UNITS[q][system]);
 
 function shown(value: number | undefined, q: Quantity, system: System): string {
   if (value === undefined) return "";
   if (q === "temperature") return String(Math.round((system === "metric" ? value : toFahrenheit(value)) * 10) / 10);
+  if (q === "area") return String(Math.round((system === "metric" ? value : toSquareInch(value)) * 10) / 10);
   if (typeof q === "object") return String(Math.round(value * 1000) / 1000);
   return lengthNumber(value, system);
 }
 
 function parse(text: string, q: Quantity, system: System): Parsed {
   if (q === "temperature") return parseTemperature(text, system);
+  if (q === "area") return parseArea(text, system);
   if (typeof q === "object") return parsePlain(text, q.unit);
   return parseLength(text, system);
 }

@@ -30,6 +30,12 @@ describe("words with quantities", () => {
     expect(inch("⟦49.9 mm most⟧ away, at least ⟦50 mm least⟧")).toBe("1 15/16 in away, at least 1 31/32 in");
   });
 
+  it("say an area off a roll in square inches: 100 cm² is 15.50", () => {
+    expect(inch("⟦2 pieces⟧, ⟦784 cm²⟧")).toBe("2 pieces, 121.5 in²");
+    expect(inch("at most ⟦100 cm² most⟧, at least ⟦100.1 cm² least⟧")).toBe("at most 15.5 in², at least 15.6 in²");
+    expect(metric("⟦784 cm²⟧")).toBe("784 cm²");
+  });
+
   it("say the twin where the trade prints a pair", () => {
     expect(inch("⟦25 mm =1⟧ past the hole")).toBe("1 in past the hole");
     expect(metric("⟦25 mm =1⟧ past the hole")).toBe("25 mm past the hole");

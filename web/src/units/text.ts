@@ -1,4 +1,4 @@
-import { lengthInches, type System, THIN, toFahrenheit } from "./units";
+import { areaInches, lengthInches, type System, THIN, toFahrenheit } from "./units";
 
 /** Which way a quantity may be rounded where it is said in other units: a maximum never up, a minimum never down. */
 export type Bound = "most" | "least" | undefined;
@@ -25,6 +25,7 @@ function rounded(v: number, bound: Bound): number {
 function figure(text: string, unit: string, bound: Bound, system: System): string {
   const v = Number(text);
   if (system === "inch" && unit === "mm") return lengthInches(v, bound);
+  if (system === "inch" && unit === "cm²") return areaInches(v, bound);
   if (system === "inch" && unit === "°C") return String(rounded(toFahrenheit(v), bound));
   if (system === "inch" && unit === "K") return String(rounded(v * 1.8, bound));
   return text;
@@ -32,6 +33,7 @@ function figure(text: string, unit: string, bound: Bound, system: System): strin
 
 function unitIn(system: System, unit: string, figures: string): string {
   if (system === "inch" && unit === "mm") return "in";
+  if (system === "inch" && unit === "cm²") return "in²";
   if (system === "inch" && (unit === "°C" || unit === "K")) return "°F";
   return figures === "1" && unit.length > 3 && unit.endsWith("s") ? unit.slice(0, -1) : unit;
 }

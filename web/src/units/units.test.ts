@@ -1,11 +1,13 @@
 import { describe, expect, it } from "vitest";
 import conversions from "./conversions.json";
+import { amount } from "./amount";
 import {
   fromFahrenheit,
   fromInch,
   length,
   lengthNumber,
   minutes,
+  parseArea,
   parseLength,
   parsePlain,
   parseTemperature,
@@ -22,6 +24,30 @@ const mm = (text: string, system: "metric" | "inch" = "metric") => {
   const p = parseLength(text, system);
   return p.ok ? p.value : p.message;
 };
+
+describe("areas", () => {
+  const cm2 = (text: string, system: "metric" | "inch" = "metric") => {
+    const p = parseArea(text, system);
+    return p.ok ? p.value : p.message;
+  };
+
+  it("takes both systems, 1 in² = 6.4516 cm² exactly (square of ISO 80000-3's inch)", () => {
+    expect(cm2("784")).toBe(784);
+    expect(cm2("10", "inch")).toBeCloseTo(64.516, 9);
+    expect(cm2("10 in²")).toBeCloseTo(64.516, 9);
+    expect(cm2("784 cm2", "inch")).toBe(784);
+    expect(cm2("1 1/2 sq in")).toBeCloseTo(9.6774, 9);
+    expect(cm2("0.5 m²", "inch")).toBe(5000);
+    expect(cm2("a palm")).toMatch(/“a palm” is not an area/);
+  });
+
+  it("stand in square inches where the shop measures in inches, everything else as it is counted", () => {
+    expect(amount(784, "cm²", "metric")).toBe(`784${THIN}cm²`);
+    expect(amount(784, "cm²", "inch")).toBe(`121.5${THIN}in²`);
+    expect(amount(1, "pieces", "inch")).toBe(`1${THIN}piece`);
+    expect(amount(36, "g", "inch")).toBe(`36${THIN}g`);
+  });
+});
 
 describe("lengths", () => {
   it("takes both systems and fractions, 1 in = 25.4 mm exactly (ISO 80000-3)", () => {

@@ -2,6 +2,7 @@
 export type System = "metric" | "inch";
 
 export const MM_PER_INCH = 25.4;
+const CM2_PER_IN2 = 6.4516;
 
 /** Thin space between value and unit at which no line breaks. */
 export const THIN = "\u202f";
@@ -49,6 +50,16 @@ export function length(mm: number, system: System, fineness: Fineness = "length"
 
 export function temperature(c: number, system: System, places = 0): string {
   return system === "metric" ? `${trimmed(c, places)}${THIN}°C` : `${trimmed(toFahrenheit(c), places)}${THIN}°F`;
+}
+
+export const toSquareInch = (cm2: number) => cm2 / CM2_PER_IN2;
+
+/** An area in square inches to a tenth: a maximum is rounded down, a minimum up, anything else to the nearest. */
+export function areaInches(cm2: number, bound?: "most" | "least"): string {
+  const tenths = toSquareInch(cm2) * 10;
+  const whole =
+    bound === "most" ? Math.floor(tenths + 1e-9) : bound === "least" ? Math.ceil(tenths - 1e-9) : Math.round(tenths);
+  return trimmed(whole / 10, 1);
 }
 
 /** A value in its stored unit as the shop's system has it; lengths as fine as a depth gauge reads. */
@@ -160,6 +171,19 @@ export function parseLength(text: string, system: System): Parsed {
   const factor = unit === "mm" ? 1 : unit === "cm" ? 10 : unit === "m" ? 1000 : MM_PER_INCH;
   // 4.75 in is 120.65 mm, not what binary makes of it.
   return { ok: true, value: Math.round(value * factor * 1e9) / 1e9 };
+}
+
+/** Takes an area as typed, in cm² whatever the unit: "800", "124 in²", "124 sq in", "0.08 m2". */
+export function parseArea(text: string, system: System): Parsed {
+  const t = text.trim().toLowerCase();
+  const m = /^(.*?)\s*(cm²|cm2|m²|m2|in²|in2|sq in)?$/.exec(t);
+  const value = amount(m?.[1] ?? "");
+  if (value === undefined) {
+    return { ok: false, message: `“${text.trim()}” is not an area: type a number, such as 800 cm² or 124 in².` };
+  }
+  const unit = m?.[2] ?? (system === "metric" ? "cm²" : "in²");
+  const factor = unit.startsWith("cm") ? 1 : unit.startsWith("m") ? 10_000 : CM2_PER_IN2;
+  return { ok: true, value: Math.round(value * factor * 1e6) / 1e6 };
 }
 
 /** Takes a temperature as typed, in °C: "21", "21 C", "180F", "70 °F". */

@@ -202,7 +202,7 @@ function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"]
                 <li key={u.itemId} className="flex justify-between gap-3 border-b border-hair py-1">
                   <span>{u.name}</span>
                   <span className="text-right">
-                    <b className="n">{amount(Math.round(u.amount * 10) / 10, u.unit)}</b>
+                    <b className="n">{amount(Math.round(u.amount * 10) / 10, u.unit, system)}</b>
                     <span className="lab block">{u.read ? "as read" : "as planned"}</span>
                   </span>
                 </li>

@@ -11,8 +11,6 @@ import type { DraftOnScreen } from "../use-draft";
 import { DaylightFields } from "./daylight";
 import { amount } from "../../units/amount";
 
-const CM2_A_IN2 = 6.4516;
-
 const FORM: Record<Api["Portion"]["form"], string> = {
   CARTRIDGE: "from a cartridge",
   HAND_MIXED: "mixed by hand",
@@ -40,11 +38,7 @@ export function PortionsPanel({ plan }: { plan: Api["Plan"] }) {
     return known && known !== "grain" ? (known as HatchName) : "clean";
   };
   const figure = (value: number, unit: string) =>
-    unit === "cm²" && system === "inch"
-      ? amount(Math.round((value / CM2_A_IN2) * 10) / 10, "in²")
-      : unit === "mm"
-        ? length(value, system)
-        : amount(value, unit);
+    unit === "mm" ? length(value, system) : amount(value, unit, system);
   if (plan.portions.length === 0) return null;
   const stepOf = (p: Api["Portion"]) => plan.steps.find((s) => s.step.portion === p.id)?.step;
   return (
@@ -90,7 +84,7 @@ export function PortionsPanel({ plan }: { plan: Api["Plan"] }) {
                 ))}
               </div>
               <div className="text-right">
-                <div className="n text-28 font-semibold">{amount(p.needed, p.unit)}</div>
+                <div className="n text-28 font-semibold">{amount(p.needed, p.unit, system)}</div>
                 {p.workMin > 0 && (
                   <div className="lab">
                     work {stretch(p.workMin * 60, "down")}, on the part by {stretch(p.onPartByMin * 60, "down")}
@@ -108,6 +102,7 @@ export function PortionsPanel({ plan }: { plan: Api["Plan"] }) {
 
 /** What the plan takes from the shelf in all, and what is short. */
 export function ShoppingPanel({ lines }: { lines: readonly Api["Shopping"][] }) {
+  const { system } = usePreferences();
   if (lines.length === 0) return null;
   const short = lines.filter((l) => !l.enough);
   return (
@@ -126,8 +121,8 @@ export function ShoppingPanel({ lines }: { lines: readonly Api["Shopping"][] }) 
               {l.said && <span className="block font-bold text-oxide-text">{l.said}</span>}
             </span>
             <span className="n font-semibold">
-              {amount(Math.round(l.needed * 10) / 10, l.unit)}
-              <span className="lab"> of {amount(Math.round(l.have * 10) / 10, l.unit)}</span>
+              {amount(Math.round(l.needed * 10) / 10, l.unit, system)}
+              <span className="lab"> of {amount(Math.round(l.have * 10) / 10, l.unit, system)}</span>
             </span>
           </li>
         ))}

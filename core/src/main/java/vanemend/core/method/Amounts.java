@@ -82,6 +82,13 @@ public final class Amounts {
                         Text.book("roll.film-past") + " larger all round")));
     }
 
+    /** Film for what lies under {@code zone}, which says itself how far it reaches; nothing where the stack has none. */
+    public void film(Zone zone, String note) {
+        job.stack()
+                .item(Role.FILM)
+                .ifPresent(i -> portion(Portions.cut("film", "Film", i, List.of(zone.shape()), note)));
+    }
+
     /** {@code n} coats of what does {@code role} over {@code zone}; nothing where the stack has none. */
     public void coats(
             String id, String title, Portion.Form form, Role role, Zone.Kind zone, Footprint f, double n, String per) {

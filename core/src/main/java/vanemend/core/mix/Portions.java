@@ -50,11 +50,7 @@ public final class Portions {
                 "mL",
                 List.of(
                         figure("On the part", volume.onPartMl(), "mL", ""),
-                        figure(
-                                "Bead to lay",
-                                volume.onPartMl() * 1000 / (Math.PI * bead * bead / 4),
-                                "mm",
-                                Text.of(bead, "mm") + " bead"),
+                        figure("Bead to lay", beadMm(volume.onPartMl(), bead), "mm", Text.of(bead, "mm") + " bead"),
                         figure("Mixers", goes, "mixers", goes == 1 ? "one go" : "one for each go"),
                         figure("Waste in purge and mixer", goes * perMixer, "mL", source("cartridge.mixer")),
                         figure(
@@ -383,6 +379,12 @@ public final class Portions {
 
     private static Figure figure(String word, double value, String unit, String note) {
         return new Figure(word, unit.equals("mm") ? Math.ceil(value) : tenth(value), unit, note);
+    }
+
+    /** How long a bead {@code acrossMm} thick is, mm; a hand on a gun holds its thickness no finer than to ten of them. */
+    private static double beadMm(double ml, double acrossMm) {
+        double mm = ml * 1000 / (Math.PI * acrossMm * acrossMm / 4);
+        return up(mm, mm < 20 ? 1 : 10);
     }
 
     private static double up(double v, double step) {

@@ -78,6 +78,7 @@ final class ChipLayout extends Layout {
         if (blockers.isEmpty()) {
             ShelfItem resin = need(Role.FILL);
             drops(resin, vacuum);
+            amounts.film(f.zone(Zone.Kind.FILM), Text.book("glass.film-past") + " past the injector's mark");
             light(resin);
         }
         boolean inSight = job.damages().stream().anyMatch(this::inSight);

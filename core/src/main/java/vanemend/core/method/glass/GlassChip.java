@@ -46,6 +46,7 @@ public final class GlassChip extends MethodPage {
     static MethodSteps lay(Kit kit, boolean vacuum, boolean inSight) {
         GlassChip p = new GlassChip(kit, vacuum, inSight);
         p.prepare();
+        p.cutFilm();
         p.seat();
         if (vacuum) {
             p.vacuumThenPressure();
@@ -105,6 +106,17 @@ public final class GlassChip extends MethodPage {
                 .caution("glass")
                 .caution("solvent")
                 .acts(Act.CLEAN));
+    }
+
+    /** Before any resin is out: a bead that waits for its film runs off, and daylight sets it. */
+    private void cutFilm() {
+        add(cut(
+                        "cut-film",
+                        "Cut the film",
+                        Text.book("glass.film-past") + " past the injector's mark all round, laid by within reach.",
+                        "film",
+                        Zone.Kind.FILM)
+                .active(TradeBook.value("minutes.measure")));
     }
 
     private void seat() {
