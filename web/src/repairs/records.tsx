@@ -4,6 +4,7 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ask, type Api } from "../api/client";
 import { useZone, useTold } from "../api/queries";
+import { Digits } from "../repair/record/signature";
 import { VerdictMark } from "../repair/verdict-mark";
 import { FileButton } from "../shell/file-button";
 import { LongList } from "../shell/long-list";
@@ -101,7 +102,28 @@ export default function Records() {
           </p>
         )}
       </LongList>
+      <SealKey />
     </>
+  );
+}
+
+/** What the records that leave here are sealed with, for whoever wants to check one. */
+function SealKey() {
+  const key = useTold({ queryKey: ["record-key"], queryFn: () => ask<Api["KeyView"]>("/api/records/key") }).data;
+  if (!key) return null;
+  return (
+    <p className="firm-t flex min-h-14 shrink-0 flex-wrap items-center gap-x-4 px-4">
+      <span className="lab">
+        Records written out here are sealed by <Digits of={key.fingerprint} />
+      </span>
+      <a
+        className="btn"
+        download="vane-mend-public-key.pem"
+        href={`data:application/x-pem-file,${encodeURIComponent(key.pem)}`}
+      >
+        Public key
+      </a>
+    </p>
   );
 }
 

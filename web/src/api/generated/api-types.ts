@@ -388,6 +388,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/records/key": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["key"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/repairs": {
         parameters: {
             query?: never;
@@ -1599,6 +1615,10 @@ export interface components {
             given: string;
             message: string;
         };
+        KeyView: {
+            fingerprint: string;
+            pem: string;
+        };
         KindView: {
             /** @enum {string} */
             kind: "DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE";
@@ -1866,6 +1886,11 @@ export interface components {
             label: string;
             planned: boolean;
             told: string;
+        };
+        Origin: {
+            by?: string;
+            /** @enum {string} */
+            seal: "NONE" | "OWN" | "OTHER";
         };
         Outline: {
             id: string;
@@ -2244,7 +2269,11 @@ export interface components {
             frozen: components["schemas"]["FrozenPlan"];
             /** Format: int64 */
             id: number;
+            /** Format: uuid */
+            newest?: string;
+            origin?: components["schemas"]["Origin"];
             record: components["schemas"]["RepairRecord"];
+            signature?: components["schemas"]["Signature"];
         };
         RepairDraft: {
             /** Format: double */
@@ -2695,6 +2724,12 @@ export interface components {
         SignInDraft: {
             name?: string;
             password?: string;
+        };
+        Signature: {
+            digest: string;
+            /** Format: uuid */
+            event: string;
+            holds: boolean;
         };
         Signed: {
             /** Format: date-time */
@@ -3641,6 +3676,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadInView"];
+                };
+            };
+        };
+    };
+    key: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeyView"];
                 };
             };
         };

@@ -77,7 +77,8 @@ function Lines({ lines, begun }: { lines: Api["RepairRecord"]["lines"]; begun: n
   );
 }
 
-function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"] }) {
+function RecordSheet({ view }: { view: Api["RecordView"] }) {
+  const { id, frozen, record } = view;
   const zone = useZone();
   const { system } = usePreferences();
   const { workup } = frozen;
@@ -124,7 +125,7 @@ function RecordSheet({ view: { id, frozen, record } }: { view: Api["RecordView"]
             </span>
           </p>
         )}
-        <Signature id={id} record={record} />
+        <Signature view={view} />
 
         <h3 className="hd mt-5">Deviations</h3>
         {record.deviations.length === 0 ? (

@@ -9,7 +9,8 @@ import { dayAndTime } from "../../units/units";
 import { outbox, usePending } from "../run/outbox";
 
 /** What the lead said of the finished work, and the lead's own two answers. */
-export function Signature({ id, record }: { id: number; record: Api["RepairRecord"] }) {
+export function Signature({ view }: { view: Api["RecordView"] }) {
+  const { id, record, newest, signature, origin } = view;
   const zone = useZone();
   const me = useMe();
   const [why, setWhy] = useState("");
@@ -23,6 +24,7 @@ export function Signature({ id, record }: { id: number; record: Api["RepairRecor
       at: new Date(serverNow()).toISOString(),
       answer,
       text,
+      target: newest,
     });
     setBack(false);
     setWhy("");
@@ -41,6 +43,27 @@ export function Signature({ id, record }: { id: number; record: Api["RepairRecor
           <b className="text-oxide-text">
             Sent back by {signed.by}, {dayAndTime(signed.at, zone)}: {signed.why}
           </b>
+        )}
+        {signed?.stands && signature?.holds && (
+          <span className="lab block">
+            for plans and events with the digest <Digits of={signature.digest} />
+          </span>
+        )}
+        {signature && !signature.holds && (
+          <b role="alert" className="block text-oxide-text">
+            What is kept is not what was signed: somebody changed it in the store. Tell the lead.
+          </b>
+        )}
+        {origin && (
+          <span className={origin.seal === "NONE" ? "block text-16 font-bold text-oxide-text" : "lab block"}>
+            {origin.seal === "NONE" && "Read in from a file without a seal: nobody can tell whether it was changed."}
+            {origin.seal === "OWN" && "Read in from a file that this installation sealed; it is as it was written."}
+            {origin.seal === "OTHER" && (
+              <>
+                Read in as it was written, sealed by the installation <Digits of={origin.by ?? ""} />
+              </>
+            )}
+          </span>
         )}
       </p>
       {me.role === "LEAD" && !signed?.stands && !back && (
@@ -73,5 +96,14 @@ export function Signature({ id, record }: { id: number; record: Api["RepairRecor
         </form>
       )}
     </section>
+  );
+}
+
+/** The first of many digits, told apart by fours; the whole of them on pointing. */
+export function Digits({ of }: { of: string }) {
+  return (
+    <span className="n" title={of}>
+      {of.slice(0, 16).replace(/(.{4})(?=.)/g, "$1\u202f")}…
+    </span>
   );
 }

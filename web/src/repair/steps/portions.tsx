@@ -37,8 +37,7 @@ export function PortionsPanel({ plan }: { plan: Api["Plan"] }) {
     const known = classes?.find((c) => c.id === kind)?.hatch;
     return known && known !== "grain" ? (known as HatchName) : "clean";
   };
-  const figure = (value: number, unit: string) =>
-    unit === "mm" ? length(value, system) : amount(value, unit, system);
+  const figure = (value: number, unit: string) => (unit === "mm" ? length(value, system) : amount(value, unit, system));
   if (plan.portions.length === 0) return null;
   const stepOf = (p: Api["Portion"]) => plan.steps.find((s) => s.step.portion === p.id)?.step;
   return (

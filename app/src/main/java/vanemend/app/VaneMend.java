@@ -14,8 +14,11 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 @SpringBootApplication
 @EnableScheduling
 public class VaneMend {
-    /** Starts it. */
+    /** Starts it; with {@code verify FILE} it only says whether that record is as it was written. */
     public static void main(String[] args) {
+        if (args.length == 2 && args[0].equals("verify")) {
+            System.exit(Verify.of(args[1], System.out));
+        }
         SpringApplication.run(VaneMend.class, args);
     }
 

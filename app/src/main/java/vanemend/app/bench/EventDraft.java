@@ -19,6 +19,7 @@ import vanemend.core.trade.Quantity;
  * @param value in the quantity's unit; for AMEND what it should have been, or how many minutes earlier
  * @param text the note; the device of a reading; a reason for AMEND, SCRAP, END, AGAINST and a SIGN that sends back, and if wanted for
  *     UNDO, GATE, CLOCK and DONE
+ * @param target what to take back or put right; the stop to go against; for SIGN the newest event that was seen
  */
 public record EventDraft(
         UUID id,
@@ -111,6 +112,7 @@ public record EventDraft(
             if (!said.equals(BenchEvent.SIGNED) && !said.equals(BenchEvent.BACK)) {
                 check.refuse("answer", said, "signed or back", "A lead signs the work or sends it back.");
             }
+            back = Optional.of(check.choice("target", "The newest event that was seen", target, new UUID(0, 0)));
             note = said.equals(BenchEvent.BACK) ? check.text("text", "Why it goes back", text, LONGEST_NOTE) : "";
         }
         if (!check.clean()) {

@@ -29,6 +29,13 @@ record EventRules(Map<UUID, BenchEvent> known, List<FrozenPlan> plans, Account w
         if (e.kind() == BenchEvent.Kind.SIGN && who.role() != Role.LEAD) {
             check.refuse("kind", e.kind(), "a lead", "Only a lead signs the work or sends it back.");
         }
+        if (e.kind() == BenchEvent.Kind.SIGN && !newest().equals(e.target())) {
+            check.refuse(
+                    "target",
+                    e.target(),
+                    "the newest event",
+                    "The record went on since you looked at it: look again, then sign what stands there now.");
+        }
         if (e.kind() == BenchEvent.Kind.AGAINST && who.role() != Role.LEAD) {
             check.refuse("kind", e.kind(), "a lead", "Only a lead may go against a stop, signed with a reason.");
         }
@@ -93,6 +100,12 @@ record EventRules(Map<UUID, BenchEvent> known, List<FrozenPlan> plans, Account w
                     "the last act",
                     "Something rests on it already: only the last act is taken back.");
         }
+    }
+
+    private Optional<UUID> newest() {
+        return known.isEmpty()
+                ? Optional.empty()
+                : Optional.of(List.copyOf(known.keySet()).getLast());
     }
 
     private Optional<UUID> last() {

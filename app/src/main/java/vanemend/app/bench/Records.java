@@ -1,5 +1,6 @@
 package vanemend.app.bench;
 
+import java.security.PublicKey;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,8 +16,10 @@ import vanemend.app.access.Role;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.Audit;
 import vanemend.app.store.BenchEvents;
+import vanemend.app.store.InstallationKey;
 import vanemend.app.store.Json;
 import vanemend.app.store.OneRow;
+import vanemend.app.store.Origins;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
 import vanemend.app.store.upgrade.Formats;
@@ -43,6 +46,8 @@ public class Records {
     private final Audit audit;
     private final Clock clock;
     private final Bell bell;
+    private final InstallationKey key;
+    private final Origins origins;
 
     Records(
             Repairs repairs,
@@ -52,7 +57,9 @@ public class Records {
             Json json,
             Audit audit,
             Clock clock,
-            Bell bell) {
+            Bell bell,
+            InstallationKey key,
+            Origins origins) {
         this.repairs = repairs;
         this.events = events;
         this.work = work;
@@ -61,6 +68,8 @@ public class Records {
         this.audit = audit;
         this.clock = clock;
         this.bell = bell;
+        this.key = key;
+        this.origins = origins;
     }
 
     /** Records of work begun that hold every word of {@code asked}, newest change first. */
@@ -92,15 +101,26 @@ public class Records {
                 .map(met -> new Found(id, frozen, record, met));
     }
 
-    /** The record of {@code id} as a file that reads back in whole. */
+    /** The public key that records written out here are sealed with. */
+    public PublicKey key() {
+        return key.pair().getPublic();
+    }
+
+    /** Where the record of {@code id} came from; empty for work done here. */
+    public Optional<Origins.Origin> origin(long id) {
+        return origins.of(id);
+    }
+
+    /** The record of {@code id} as a file that reads back in whole, sealed. */
     public String file(long id) {
         List<FrozenPlan> plans = work.running(id).plans();
-        return json.write(new RecordFile(
+        RecordFile file = new RecordFile(
                 RecordFile.FORMAT,
                 repairs.clientId(id),
                 plans.getFirst(),
                 plans.subList(1, plans.size()),
-                events.of(id)));
+                events.of(id));
+        return Seal.on(json.write(file), key.pair());
     }
 
     /**
@@ -113,6 +133,7 @@ public class Records {
             throw new Refused(HttpStatus.FORBIDDEN, "Record", "Only a lead may read records in.");
         }
         RecordFile file = parsed(text);
+        Origins.Origin from = origin(text);
         Check check = new Check();
         file.check(check);
         Refused.unlessClean("Record", check);
@@ -135,6 +156,7 @@ public class Records {
             repairs.freezeAnew(id, i + 2, file.anew().get(i), who.id());
         }
         file.events().forEach(e -> events.addFromElsewhere(id, e, who.id()));
+        origins.keep(id, from);
         tried(id, trial);
         audit.did(
                 who.id(), Audit.Act.RECORD, "Read in: " + file.frozen().workup().name());
@@ -153,6 +175,24 @@ public class Records {
                     "Record",
                     "This file is damaged: it reads in, but cannot be told as a record. Nothing of it was kept.");
         }
+    }
+
+    /** Where {@code text} came from; a file whose seal does not hold is refused. */
+    private Origins.Origin origin(String text) {
+        return switch (Seal.on(text)) {
+            case Seal.Found.None n -> new Origins.Origin(Origins.Sealed.NONE, Optional.empty());
+            case Seal.Found.Whole w ->
+                new Origins.Origin(
+                        w.fingerprint().equals(Seal.fingerprint(key.pair().getPublic()))
+                                ? Origins.Sealed.OWN
+                                : Origins.Sealed.OTHER,
+                        Optional.of(w.fingerprint()));
+            case Seal.Found.Broken b ->
+                throw new Refused(
+                        HttpStatus.UNPROCESSABLE_CONTENT,
+                        "Record",
+                        "This record is not as it was written out. " + b.why() + " Nothing of it was kept.");
+        };
     }
 
     private RecordFile parsed(String text) {

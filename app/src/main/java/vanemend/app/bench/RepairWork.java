@@ -22,6 +22,7 @@ import vanemend.app.store.BenchEvents;
 import vanemend.app.store.OneRow;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
+import vanemend.app.store.Signatures;
 import vanemend.core.method.Conditions;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.Planner;
@@ -89,13 +90,15 @@ public class RepairWork {
 
     private final Repairs repairs;
     private final BenchEvents events;
+    private final Signatures signatures;
     private final Shop shop;
     private final Clock clock;
     private final Bell bell;
 
-    RepairWork(Repairs repairs, BenchEvents events, Shop shop, Clock clock, Bell bell) {
+    RepairWork(Repairs repairs, BenchEvents events, Signatures signatures, Shop shop, Clock clock, Bell bell) {
         this.repairs = repairs;
         this.events = events;
+        this.signatures = signatures;
         this.shop = shop;
         this.clock = clock;
         this.bell = bell;
@@ -321,12 +324,18 @@ public class RepairWork {
             if (holder.isPresent() && holder.get() != id) {
                 check.refuse("id", d.id(), "an id of its own", "This event belongs to another repair.");
             }
-            event.ifPresent(e -> new EventRules(known, plans, who, clock.instant()).check(e, check));
+            // Sent again because its answer was lost: it was judged when it was taken.
+            boolean here = holder.isPresent() && holder.get() == id;
+            event.filter(e -> !here).ifPresent(e -> new EventRules(known, plans, who, clock.instant()).check(e, check));
             if (!check.clean()) {
                 refused.add(new NotTaken(d.id(), check.problems().getFirst()));
             } else if (holder.isEmpty()) {
-                events.add(id, event.orElseThrow(), who.id());
-                known.put(d.id(), event.orElseThrow());
+                BenchEvent fresh = event.orElseThrow();
+                events.add(id, fresh, who.id());
+                known.put(d.id(), fresh);
+                if (fresh.kind() == BenchEvent.Kind.SIGN && fresh.answer().equals(BenchEvent.SIGNED)) {
+                    signatures.keep(id, fresh, List.copyOf(known.values()));
+                }
             }
         }
         Running run = running(id, plans, List.copyOf(known.values()));
@@ -454,6 +463,24 @@ public class RepairWork {
         }
         neverAgain.add(id);
         return Optional.empty();
+    }
+
+    /**
+     * What stands behind a record.
+     *
+     * @param newest its newest event, which a signature names
+     * @param signature the newest one that was kept with a digest
+     */
+    public record Proof(Optional<UUID> newest, Optional<Signatures.Signature> signature) {}
+
+    /** What stands behind the record of {@code id}. */
+    public Proof proof(long id) {
+        List<BenchEvent> happened = events.of(id);
+        return new Proof(
+                happened.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(happened.getLast().id()),
+                signatures.newest(id, happened));
     }
 
     /** The record of {@code id}. */

@@ -33,15 +33,18 @@ public final class RecordPdf {
     private final Font bold = new Font(Fonts.bold(), 8);
     private final Font head = new Font(Fonts.bold(), 11);
 
-    private RecordPdf(FrozenPlan frozen, RepairRecord record, ZoneId zone) {
+    private final List<String> proof;
+
+    private RecordPdf(FrozenPlan frozen, RepairRecord record, ZoneId zone, List<String> proof) {
+        this.proof = proof;
         this.frozen = frozen;
         this.record = record;
         this.zone = zone;
     }
 
-    /** The whole file, times by {@code zone}. */
-    public static byte[] of(FrozenPlan frozen, RepairRecord record, ZoneId zone) {
-        return new RecordPdf(frozen, record, zone).write();
+    /** The whole file, times by {@code zone}; {@code proof} says what stands behind it. */
+    public static byte[] of(FrozenPlan frozen, RepairRecord record, ZoneId zone, List<String> proof) {
+        return new RecordPdf(frozen, record, zone, proof).write();
     }
 
     private byte[] write() {
@@ -90,6 +93,7 @@ public final class RecordPdf {
                                 ? "Signed by " + s.by() + ", " + at(s.at())
                                 : "Sent back by " + s.by() + ", " + at(s.at()) + ": " + s.why())
                         .orElse("Not signed yet."));
+        proof.forEach(said -> line(doc, said + "."));
     }
 
     private void deviations(Document doc) {

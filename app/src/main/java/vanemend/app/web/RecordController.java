@@ -2,6 +2,8 @@ package vanemend.app.web;
 
 import java.nio.charset.StandardCharsets;
 import java.security.Principal;
+import java.security.PublicKey;
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -15,11 +17,14 @@ import org.springframework.web.bind.annotation.RestController;
 import vanemend.app.access.Role;
 import vanemend.app.bench.Records;
 import vanemend.app.bench.RepairWork;
+import vanemend.app.bench.Seal;
 import vanemend.app.export.RecordPdf;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.Audit;
+import vanemend.app.store.Origins;
 import vanemend.app.store.Shop;
 import vanemend.app.web.Views.FoundView;
+import vanemend.app.web.Views.KeyView;
 import vanemend.app.web.Views.ReadInView;
 import vanemend.app.web.Views.RunView;
 import vanemend.core.plan.FrozenPlan;
@@ -71,6 +76,12 @@ class RecordController {
                 f.met());
     }
 
+    @GetMapping("/records/key")
+    KeyView key() {
+        PublicKey key = records.key();
+        return new KeyView(Seal.fingerprint(key), Seal.pem(key));
+    }
+
     @GetMapping("/repairs/{id}/record.json")
     ResponseEntity<byte[]> json(@PathVariable long id) {
         return Files.attached(utf8(records.file(id)), name(id), "record", "json", MediaType.APPLICATION_JSON);
@@ -84,8 +95,26 @@ class RecordController {
 
     @GetMapping("/repairs/{id}/record.pdf")
     ResponseEntity<byte[]> pdf(@PathVariable long id) {
-        byte[] body = RecordPdf.of(work.running(id).frozen(), work.record(id), shop.zone());
+        byte[] body = RecordPdf.of(work.running(id).frozen(), work.record(id), shop.zone(), proof(id));
         return Files.attached(body, name(id), "record", "pdf", MediaType.APPLICATION_PDF);
+    }
+
+    /** What stands behind a record, in words. */
+    private List<String> proof(long id) {
+        List<String> out = new ArrayList<>();
+        work.proof(id)
+                .signature()
+                .ifPresent(s -> out.add(
+                        s.holds()
+                                ? "The newest signature was given for plans and events with the digest " + s.digest()
+                                : "WHAT IS KEPT IS NOT WHAT WAS SIGNED: the newest signature was given for the digest "
+                                        + s.digest()));
+        records.origin(id)
+                .ifPresent(o -> out.add(o.by().map(by -> "Read in from a file sealed by "
+                                + (o.seal() == Origins.Sealed.OWN ? "this installation" : by))
+                        .orElse("Read in from a file without a seal: nobody can tell whether it was changed")));
+        out.add("This installation seals its records with the key " + Seal.fingerprint(records.key()));
+        return out;
     }
 
     @GetMapping("/repairs/{id}/readings.csv")
@@ -117,7 +146,7 @@ class RecordController {
         RunView.of(run);
         lines.of(work.repair(id), shop.conditions(false));
         for (FrozenPlan plan : run.plans()) {
-            RecordPdf.of(plan, work.record(id), shop.zone());
+            RecordPdf.of(plan, work.record(id), shop.zone(), proof(id));
         }
         RecordCsv.of(work.record(id));
         ReadingsCsv.of(run.state().readings());

@@ -24,6 +24,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import vanemend.app.access.Account;
 import vanemend.app.bench.Bell;
 import vanemend.app.bench.EventDraft;
+import vanemend.app.bench.Records;
 import vanemend.app.bench.RepairWork;
 import vanemend.app.problem.Refused;
 import vanemend.app.web.Views.BenchView;
@@ -38,12 +39,14 @@ import vanemend.app.web.Views.TakenView;
 class RunController {
     private static final int MOST_EVENTS = 200;
     private final RepairWork work;
+    private final Records records;
     private final KeptBench kept;
     private final Bell bell;
     private final People people;
 
-    RunController(RepairWork work, KeptBench kept, Bell bell, People people) {
+    RunController(RepairWork work, Records records, KeptBench kept, Bell bell, People people) {
         this.work = work;
+        this.records = records;
         this.kept = kept;
         this.bell = bell;
         this.people = people;
@@ -88,7 +91,9 @@ class RunController {
 
     @GetMapping("/repairs/{id}/record")
     RecordView record(@PathVariable long id) {
-        return new RecordView(id, work.running(id).frozen(), work.record(id));
+        RepairWork.Proof proof = work.proof(id);
+        return new RecordView(
+                id, work.running(id).frozen(), work.record(id), proof.newest(), proof.signature(), records.origin(id));
     }
 
     @ApiResponse(

@@ -10,7 +10,9 @@ import vanemend.app.bench.RepairWork;
 import vanemend.app.device.Device;
 import vanemend.app.device.Shown;
 import vanemend.app.device.StandIn;
+import vanemend.app.store.Origins;
 import vanemend.app.store.Shop;
+import vanemend.app.store.Signatures;
 import vanemend.core.cure.Lag;
 import vanemend.core.damage.Damage;
 import vanemend.core.material.MaterialClass;
@@ -132,8 +134,23 @@ final class Views {
     /** What came of events that were sent. */
     record TakenView(RunView run, List<NotTakenView> refused) {}
 
-    /** A record with the plan it is held against. */
-    record RecordView(long id, FrozenPlan frozen, RepairRecord record) {}
+    /**
+     * A record with the plan it is held against.
+     *
+     * @param newest its newest event, which a signature names
+     * @param signature what the newest signature was given for, and whether that still stands
+     * @param origin where it was read in from; absent for work done here
+     */
+    record RecordView(
+            long id,
+            FrozenPlan frozen,
+            RepairRecord record,
+            Optional<UUID> newest,
+            Optional<Signatures.Signature> signature,
+            Optional<Origins.Origin> origin) {}
+
+    /** The public key that this installation seals its records with. */
+    record KeyView(String fingerprint, String pem) {}
 
     /** A record that answers a question. */
     record FoundView(

@@ -179,7 +179,7 @@ class PrintTest {
                 if (name.equals("Front-skirt split")) {
                     assertThat(words.replaceAll("\\s+", " "))
                             .as("counted once, one said as one, minutes said as minutes")
-                            .contains("846 mm; 1 mixer; Waste in purge")
+                            .contains("850 mm; 1 mixer; Waste in purge")
                             .contains("1 cartridge")
                             .contains("on the part by 5.3 min")
                             .doesNotContain("1 pieces");

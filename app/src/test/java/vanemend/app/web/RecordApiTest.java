@@ -76,6 +76,19 @@ class RecordApiTest {
         return at;
     }
 
+    /** A signature for what {@code path} holds now. */
+    private Map<String, Object> sign(String path, String answer) {
+        Map<String, Object> e = Happens.event("SIGN", "", "answer", answer);
+        e.put("target", isla.get(path + "/record").text("newest"));
+        return e;
+    }
+
+    private static String unsealed(String file) {
+        ObjectNode tree = (ObjectNode) new JsonMapper().readTree(file);
+        tree.remove("seal");
+        return tree.toString();
+    }
+
     private double left(String item) {
         for (JsonNode l : tam.get("/api/shelf").body()) {
             if (l.at("/item/id").asString().equals(item)) {
@@ -150,12 +163,11 @@ class RecordApiTest {
         nothing.put("value", 1);
         nothing.put("text", "?");
         assertThat(does(tam, path, nothing).text("refused.0.problem.message")).contains("not there");
-        assertThat(does(tam, path, Happens.event("SIGN", "", "answer", "signed"))
-                        .text("refused.0.problem.message"))
+        assertThat(does(tam, path, sign(path, "signed")).text("refused.0.problem.message"))
                 .contains("Only a lead");
-        assertThat(does(isla, path, Happens.event("SIGN", "", "answer", "back")).text("refused.0.problem.message"))
+        assertThat(does(isla, path, sign(path, "back")).text("refused.0.problem.message"))
                 .contains("Why it goes back");
-        Caller.Answer early = does(isla, path, Happens.event("SIGN", "", "answer", "signed"));
+        Caller.Answer early = does(isla, path, sign(path, "signed"));
         assertThat(early.at("run.state.signed").isMissingNode())
                 .as("not finished")
                 .isTrue();
@@ -175,7 +187,7 @@ class RecordApiTest {
                             ? at
                             : does(tam, path, Happens.event("NOTE", "", "text", "x")));
         }
-        assertThat(does(isla, path, Happens.event("SIGN", "", "answer", "signed"))
+        assertThat(does(isla, path, sign(path, "signed"))
                         .at("run.state.signed.stands")
                         .asBoolean())
                 .isTrue();
@@ -187,7 +199,7 @@ class RecordApiTest {
                 .isNotEmpty();
         assertThat(isla.raw("/api/records", text).status()).as("here already").isEqualTo(409);
         // Another installation has none of these ids: the same file with every id renamed.
-        String elsewhere = text;
+        String elsewhere = unsealed(text);
         Map<String, String> renamed = new HashMap<>();
         elsewhere = UUIDS.matcher(elsewhere)
                 .replaceAll(m -> renamed.computeIfAbsent(
@@ -205,6 +217,73 @@ class RecordApiTest {
         assertThat(is.at("/people/0").asString()).isEqualTo("Tam Okafor");
         assertThat(tam.get("/api/audit").status()).isEqualTo(403);
         assertThat(isla.get("/api/audit").body().toString()).contains("Read in: Travels", "SIGN_IN");
+    }
+
+    @Test
+    @DisplayName(
+            "a sealed file with one figure changed is refused; without its seal it is read in and says so on the record")
+    void aChangedCopy() {
+        String path = started("Sealed copy");
+        does(tam, path, Happens.reading("wash", "SURFACE_C", 19));
+        String text = new String(tam.bytes(path + "/record.json"), StandardCharsets.UTF_8);
+        ObjectNode changed = (ObjectNode) new JsonMapper().readTree(text);
+        ((ObjectNode) changed.at("/events/1")).put("value", 21.0);
+        Caller.Answer refused = isla.raw("/api/records", changed.toString());
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text("detail")).contains("not as it was written", "Nothing of it was kept");
+        TestServer.elsewhere(there -> {
+            String id = there.raw("/api/records", unsealed(changed.toString())).text("id");
+            assertThat(there.get("/api/repairs/" + id + "/record").text("origin.seal"))
+                    .isEqualTo("NONE");
+        });
+        assertThat(tam.get(path + "/record").at("origin").isMissingNode())
+                .as("work done here")
+                .isTrue();
+    }
+
+    @Test
+    @DisplayName(
+            "a signature names the newest event that was seen and holds for just that: later events ask for a new one, and what is changed"
+                    + " in the store itself is told")
+    void whatASignatureHoldsFor() {
+        String path = started("Signed and held");
+        does(tam, path, Happens.event("NOTE", "", "text", "the hinge side"));
+        Map<String, Object> end = Happens.event("END", "", "answer", "WITHDRAWN");
+        end.put("text", "the customer took it away");
+        does(tam, path, end);
+        Map<String, Object> late = sign(path, "signed");
+        does(tam, path, Happens.event("NOTE", "", "text", "one more word"));
+        assertThat(does(isla, path, late).text("refused.0.problem.message")).contains("went on since you looked");
+        Map<String, Object> nothing = Happens.event("SIGN", "", "answer", "signed");
+        assertThat(does(isla, path, nothing).text("refused.0.problem.field")).isEqualTo("target");
+
+        Map<String, Object> signed = sign(path, "signed");
+        assertThat(does(isla, path, signed).at("refused")).isEmpty();
+        assertThat(does(isla, path, signed).at("refused"))
+                .as("sent again, its answer was lost")
+                .isEmpty();
+        JsonNode holds = tam.get(path + "/record").at("signature");
+        assertThat(holds.at("/digest").asString()).matches("[0-9a-f]{64}");
+        assertThat(holds.at("/holds").asBoolean()).isTrue();
+
+        JdbcClient db = TestServer.bean(JdbcClient.class);
+        String trigger = "CREATE TRIGGER bench_event_never_changed BEFORE UPDATE ON bench_event FOR EACH ROW"
+                + " SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'bench events are never changed'";
+        String change = "UPDATE bench_event SET text = ? WHERE id = ?";
+        db.sql("DROP TRIGGER bench_event_never_changed").update();
+        try {
+            db.sql(change).params("he broke it", end.get("id").toString()).update();
+            assertThat(tam.get(path + "/record").at("signature.holds").asBoolean())
+                    .isFalse();
+            assertThat(tam.get(path + "/record.pdf").status()).isEqualTo(200);
+            db.sql(change).params(end.get("text"), end.get("id").toString()).update();
+        } finally {
+            db.sql(trigger).update();
+        }
+        assertThat(tam.get(path + "/record").at("signature.holds").asBoolean()).isTrue();
+        does(tam, path, Happens.event("NOTE", "", "text", "found a scratch"));
+        assertThat(tam.get(path + "/record").at("record.signed").isMissingNode())
+                .isTrue();
     }
 
     @Test
@@ -285,7 +364,7 @@ class RecordApiTest {
             at = on(path, at);
         }
         // Every day in it seven months earlier, each by itself: the work may have gone on past midnight.
-        String old = DAYS.matcher(new String(tam.bytes(path + "/record.json"), StandardCharsets.UTF_8))
+        String old = DAYS.matcher(unsealed(new String(tam.bytes(path + "/record.json"), StandardCharsets.UTF_8)))
                 .replaceAll(m -> LocalDate.parse(m.group(1)).minusDays(SEVEN_MONTHS) + "T");
         Map<String, String> renamed = new HashMap<>();
         old = UUIDS.matcher(old)
@@ -308,15 +387,20 @@ class RecordApiTest {
         does(tam, path, Happens.event("NOTE", "straighten", "text", "hinge side first"));
         byte[] written = tam.bytes(path + "/record.json");
         JsonNode was = tam.get(path + "/record").at("record");
+        String here = tam.get("/api/records/key").text("fingerprint");
         TestServer.elsewhere(there -> {
             assertThat(there.get("/api/repairs").body()).isEmpty();
             Caller.Answer in = there.raw("/api/records", new String(written, StandardCharsets.UTF_8));
             assertThat(in.status()).isEqualTo(200);
             String id = in.text("id");
             assertThat(there.get("/api/repairs/" + id + "/record").at("record")).isEqualTo(was);
-            assertThat(there.bytes("/api/repairs/" + id + "/record.json"))
-                    .asString(StandardCharsets.UTF_8)
-                    .isEqualTo(new String(written, StandardCharsets.UTF_8));
+            assertThat(unsealed(new String(there.bytes("/api/repairs/" + id + "/record.json"), StandardCharsets.UTF_8)))
+                    .isEqualTo(unsealed(new String(written, StandardCharsets.UTF_8)));
+            assertThat(there.get("/api/repairs/" + id + "/record").text("origin.seal"))
+                    .isEqualTo("OTHER");
+            assertThat(there.get("/api/repairs/" + id + "/record").text("origin.by"))
+                    .isEqualTo(here)
+                    .isNotEqualTo(there.get("/api/records/key").text("fingerprint"));
         });
     }
 

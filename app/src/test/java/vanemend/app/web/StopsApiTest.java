@@ -137,6 +137,7 @@ class StopsApiTest {
         assertThat(tam.get("/api/bench").body().toString()).doesNotContain("Ended here");
         Map<String, Object> sign = Happens.event("SIGN", "");
         sign.put("answer", "signed");
+        sign.put("target", isla.get(path + "/record").text("newest"));
         assertThat(isla.post(path + "/events", List.of(sign)).text("run.state.signed.by"))
                 .isNotEmpty();
         assertThat(isla.get(path + "/record.pdf").status()).isEqualTo(200);
