@@ -1,9 +1,11 @@
-import { lazy, type ReactNode, Suspense } from "react";
+import { lazy, type ReactNode, Suspense, useLayoutEffect } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
+import { speaksFor } from "./api/client";
 import { useSession } from "./api/queries";
 import { BenchPlace } from "./bench/bench";
 import { SignIn } from "./door/sign-in";
 import { Repair } from "./repair/repair";
+import { outbox } from "./repair/run/outbox";
 import { RunScreen } from "./repair/run/run";
 import { Mishap } from "./shell/mishap";
 import { Shell } from "./shell/shell";
@@ -46,6 +48,11 @@ const router = createBrowserRouter(routes);
 /** The door, and what is behind it. */
 export function App() {
   const session = useSession();
+  const account = session.data?.account;
+  useLayoutEffect(() => {
+    speaksFor(account?.id);
+    outbox.as(account);
+  }, [account]);
   if (session.isPending) return <p className="p-6 text-20">One moment.</p>;
   if (session.isError) {
     return (
@@ -57,7 +64,7 @@ export function App() {
       </main>
     );
   }
-  if (!session.data.account) return <SignIn />;
+  if (!account) return <SignIn />;
   return (
     <Suspense fallback={<p className="p-6 text-20">One moment.</p>}>
       <RouterProvider router={router} />

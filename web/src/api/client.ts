@@ -26,12 +26,21 @@ export function problemsOf(e: unknown): readonly Api["InputProblem"][] {
 /** The server cannot be reached. */
 export class Unreachable extends Error {}
 
+let me: string | undefined;
+let turnedAway: () => void = () => {};
+
+/** Whoever is signed in on this page: what it sends is for them alone, though another tab may have signed somebody else in since. */
+export const speaksFor = (account: string | undefined) => (me = account);
+
+/** What to do when the sign-in has run out, or is somebody else's by now. */
+export const whenTurnedAway = (act: () => void) => (turnedAway = act);
+
 const token = () => /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
 
 /** The headers that a request which changes something must carry. */
 async function changing(): Promise<Record<string, string>> {
   if (!token()) await ask<Api["Session"]>("/api/session");
-  return { "X-XSRF-TOKEN": token() ?? "" };
+  return { "X-XSRF-TOKEN": token() ?? "", ...(me && { "X-Person": me }) };
 }
 
 interface Ask {
@@ -80,6 +89,7 @@ export async function ask<T>(path: string, { method = "GET", body, version, sign
       (json ?? {}) as { title?: string; detail?: string } & Record<string, unknown>,
       preferred().system,
     );
+    if ((response.status === 401 && !path.startsWith("/api/session")) || p.signedInAs !== undefined) turnedAway();
     throw new Problem(response.status, p.title ?? "Refused", p.detail ?? `The server answered ${response.status}.`, p);
   }
   return json as T;

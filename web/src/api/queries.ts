@@ -9,7 +9,7 @@ import {
 import { useCallback, useEffect } from "react";
 import { usePreferences } from "../shell/preferences";
 import { inUnits } from "../units/text";
-import { ask, type Api, Problem } from "./client";
+import { ask, type Api, Problem, whenTurnedAway } from "./client";
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -48,6 +48,8 @@ export const keys = {
   devices: ["devices"] as const,
   pictures: (id: number) => ["pictures", id] as const,
 };
+
+whenTurnedAway(() => void queryClient.invalidateQueries({ queryKey: keys.session }));
 
 queryClient.setQueryDefaults(["run"], {
   structuralSharing: (had, came) => newerRun(had as Api["RunView"] | undefined, came as Api["RunView"]),

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { ask, type Api } from "../api/client";
+import { OthersWait } from "../shell/others-wait";
 import { keys, queryClient } from "../api/queries";
 
 /** The door: a name, a password, one button. */
@@ -61,6 +62,7 @@ export function SignIn() {
               onChange={(e) => setPassword(e.target.value)}
             />
           </label>
+          <OthersWait />
           {refused && (
             <p role="alert" className="text-oxide-text font-bold">
               {refused}

@@ -44,7 +44,7 @@ describe("draft desk", () => {
   let server: Server;
   let store: ReturnType<typeof memory>;
   const desk = async () => {
-    const d = new DraftDesk(4, server.ask, store);
+    const d = new DraftDesk(4, "tam", server.ask, store);
     await d.load();
     return d;
   };
@@ -77,7 +77,7 @@ describe("draft desk", () => {
       slow
         ? new Promise((r) => (answer = r))
         : (server.ask as (p: string, b?: Body) => Promise<unknown>)(path, body)) as unknown as typeof ask;
-    const d = new DraftDesk(4, asked, store);
+    const d = new DraftDesk(4, "tam", asked, store);
     await d.load();
     slow = true;
     const reading = d.load();
@@ -141,5 +141,21 @@ describe("draft desk", () => {
     const d = await desk();
     expect(d.snapshot().draft?.part?.name).toBe("Door");
     expect(d.snapshot().frozenAt).toBeDefined();
+  });
+
+  it("keeps what was typed under who typed it: another person's desk neither shows nor sends it", async () => {
+    const tam = await desk();
+    server.down = true;
+    tam.step(rename("Flap"));
+    await tam.save();
+    server.down = false;
+    const priya = new DraftDesk(4, "priya", server.ask, store);
+    await priya.load();
+    await priya.save();
+    expect(priya.snapshot().draft?.part?.name).toBe("Door");
+    expect(server.draft.part?.name).toBe("Door");
+    const back = await desk();
+    await vi.waitFor(() => expect(server.draft.part?.name).toBe("Flap"));
+    expect(back.snapshot().draft?.part?.name).toBe("Flap");
   });
 });

@@ -28,6 +28,12 @@ interface Kept {
   version: number;
 }
 
+const draftsOf = (account: string) => `vanemend.draft.${account}.`;
+
+/** How many drafts of {@code account} are kept here and not with the server yet. */
+export const keptDrafts = (account: string, store: Storage = localStorage) =>
+  Object.keys(store).filter((k) => k.startsWith(draftsOf(account))).length;
+
 const PREVIEW_MS = 30;
 const SAVE_MS = 500;
 const AGAIN_MS = 2500;
@@ -51,6 +57,8 @@ export class DraftDesk {
 
   constructor(
     private readonly id: number,
+    /** Whose draft it is: what is kept here belongs to who typed it. */
+    private readonly by: string,
     private readonly server: typeof ask = ask,
     private readonly store: Pick<Storage, "getItem" | "setItem" | "removeItem"> = localStorage,
   ) {}
@@ -213,7 +221,7 @@ export class DraftDesk {
   }
 
   private key(): string {
-    return `vanemend.draft.${this.id}`;
+    return `${draftsOf(this.by)}${this.id}`;
   }
 
   private keep(): void {

@@ -1,12 +1,14 @@
 import { useEffect, useMemo, useSyncExternalStore } from "react";
 import { useBench } from "../api/queries";
+import { useMe } from "../shell/me";
 import { usePreferences } from "../shell/preferences";
 import { inUnits } from "../units/text";
 import { type Draft, DraftDesk } from "./draft-desk";
 
 /** The draft of a repair on this screen, followed as it changes. */
 export function useDraft(id: number) {
-  const desk = useMemo(() => new DraftDesk(id), [id]);
+  const me = useMe().id;
+  const desk = useMemo(() => new DraftDesk(id, me), [id, me]);
   const state = useSyncExternalStore(desk.subscribe, desk.snapshot);
   // The bench is asked anew when anything in the shop changed: air, house rules, somebody's draft.
   const stirred = useBench().dataUpdatedAt;

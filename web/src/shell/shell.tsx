@@ -13,14 +13,15 @@ import {
 } from "lucide-react";
 import { type ComponentProps, useState } from "react";
 import { NavLink, Outlet, useNavigate } from "react-router";
-import { ask } from "../api/client";
-import { queryClient, useBell } from "../api/queries";
+import { useBell } from "../api/queries";
 import { useOutbox, outbox } from "../repair/run/outbox";
 import { ClockRail } from "./clock-rail";
 import { KeysDialog } from "./keys-dialog";
 import { typing, useKeys } from "./keys";
 import { MyPassword } from "./my-password";
+import { OthersWait } from "./others-wait";
 import { usePreferences } from "./preferences";
+import { SignOut } from "./sign-out";
 
 const PLACES = [
   { to: "/bench", word: "Bench", Icon: Armchair },
@@ -41,11 +42,6 @@ export function Shell() {
     if (e.key === "?") setKeysOpen(true);
     if (e.key === "b") void navigate("/bench");
   });
-  const signOut = async () => {
-    await ask("/api/session", { method: "DELETE" });
-    queryClient.clear();
-    window.location.assign("/");
-  };
   return (
     <div className="print-flow flex h-full flex-col">
       <ClockRail />
@@ -78,10 +74,11 @@ export function Shell() {
           />
           <StripButton word="Keys" label="All keys" onClick={() => setKeysOpen(true)} Icon={Keyboard} />
           <MyPassword trigger={<StripButton word="Me" label="My password" Icon={UserRound} />} />
-          <StripButton word="Out" label="Sign out" onClick={() => void signOut()} Icon={LogOut} />
+          <SignOut trigger={<StripButton word="Out" label="Sign out" Icon={LogOut} />} />
         </nav>
         <main className="print-flow bg-sheet relative flex min-w-0 flex-1 flex-col overflow-hidden">
           <Refusals />
+          <OthersWait />
           <Outlet />
         </main>
       </div>

@@ -7,8 +7,12 @@ const event = (n: number): BenchEvent => ({ id: `e${n}`, kind: "NOTE", at: "2026
 const taken = { run: { id: 1 }, refused: [] } as unknown as Api["TakenView"];
 const open: Outbox[] = [];
 
-function box(name: string, send: (repair: number, events: BenchEvent[]) => Promise<Api["TakenView"]>) {
+const TAM = { id: "tam", name: "Tam Okafor" };
+const PRIYA = { id: "priya", name: "Priya Nair" };
+
+function box(name: string, send: (repair: number, events: BenchEvent[]) => Promise<Api["TakenView"]>, who = TAM) {
   const b = new Outbox(name, send);
+  b.as(who);
   open.push(b);
   return b;
 }
@@ -126,5 +130,37 @@ describe("outbox", () => {
     await vi.waitFor(() => expect(send).toHaveBeenCalled());
     expect(b.snapshot().pending).toHaveLength(1);
     expect(b.snapshot().refused).toEqual([]);
+  });
+
+  it("never sends what one did under another's sign-in, through a reload too, and sends it when its owner is back", async () => {
+    const sent: [string, string[]][] = [];
+    let who = "tam";
+    const send = (_: number, events: BenchEvent[]) => {
+      sent.push([who, events.map((e) => e.id)]);
+      return Promise.resolve(taken);
+    };
+    const away = box("whose", () => Promise.reject(new Unreachable("gone")));
+    await away.open(() => {});
+    away.push(7, event(1));
+    await vi.waitFor(() => expect(away.snapshot().reachable).toBe(false));
+    away.close();
+
+    who = "priya";
+    const b = box("whose", send, PRIYA);
+    await b.open(() => {});
+    expect(b.snapshot().pending).toEqual([]);
+    expect(b.snapshot().others.map((k) => [k.by?.name, k.event.id])).toEqual([["Tam Okafor", "e1"]]);
+    b.push(7, event(2));
+    await settled(b);
+    expect(sent).toEqual([["priya", ["e2"]]]);
+
+    b.as(undefined);
+    await b.flush();
+    expect(sent).toHaveLength(1);
+    who = "tam";
+    b.as(TAM);
+    await vi.waitFor(() => expect(sent[1]).toEqual(["tam", ["e1"]]));
+    await settled(b);
+    expect(b.snapshot().others).toEqual([]);
   });
 });

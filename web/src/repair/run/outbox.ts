@@ -5,15 +5,22 @@ import { ask, type Api, Problem, Unreachable } from "../../api/client";
 /** A bench event with the id that makes it count once. */
 export type BenchEvent = Required<Pick<Api["EventDraft"], "id" | "kind" | "at">> & Api["EventDraft"];
 
+/** Who did it. */
+export type Doer = Pick<Api["Account"], "id" | "name">;
+
 interface Kept {
   key: string;
   repair: number;
   event: BenchEvent;
+  /** Absent on what was kept before this was noted: it is sent by whoever is signed in. */
+  by?: Doer;
 }
 
 /** What the screen shows of the outbox. */
 export interface OutboxState {
   pending: readonly Kept[];
+  /** What others did on this screen and is not with the server yet: it waits until they sign in here. */
+  others: readonly Kept[];
   reachable: boolean;
   /** What the server said is wrong, or that it is slow; empty while nothing is known to be. */
   trouble: string;
@@ -44,10 +51,13 @@ const ofThisRepair = (e: unknown): e is Problem =>
 
 /**
  * Keeps what was done at the bench until the server has it. Every event is in the browser's own store before it is sent, so that a
- * reload, a lost network or a dead server loses nothing; the server counts an event once however often it comes.
+ * reload, a lost network or a dead server loses nothing; the server counts an event once however often it comes. An event belongs to who did
+ * it and is never sent under another's sign-in.
  */
 export class Outbox {
-  private state: OutboxState = { pending: [], reachable: true, trouble: "", refused: [] };
+  private state: OutboxState = { pending: [], others: [], reachable: true, trouble: "", refused: [] };
+  private all: readonly Kept[] = [];
+  private me: Doer | undefined;
   private readonly listeners = new Set<() => void>();
   private readonly store: UseStore;
   private counter = 0;
@@ -69,16 +79,30 @@ export class Outbox {
     this.taken = taken;
     const left = (await entries<string, Kept>(this.store)).map(([, kept]) => kept);
     left.sort((a, b) => (a.key < b.key ? -1 : 1));
-    const known = new Set(this.state.pending.map((k) => k.key));
-    this.change({ pending: [...left.filter((k) => !known.has(k.key)), ...this.state.pending] });
+    const known = new Set(this.all.map((k) => k.key));
+    this.hold([...left.filter((k) => !known.has(k.key)), ...this.all]);
     void this.flush();
+  }
+
+  /** {@code who} is signed in on this page, or nobody: what is theirs is sent, what is others' waits. */
+  as(who: Doer | undefined): void {
+    if (this.me?.id === who?.id) return;
+    this.me = who;
+    this.hold(this.all);
+    void this.flush();
+  }
+
+  private hold(all: readonly Kept[]): void {
+    this.all = all;
+    const mine = (k: Kept) => this.me !== undefined && (k.by === undefined || k.by.id === this.me.id);
+    this.change({ pending: all.filter(mine), others: all.filter((k) => !mine(k)) });
   }
 
   /** Keeps an event, then sends it. */
   push(repair: number, event: BenchEvent): void {
     const key = `${String(Date.now()).padStart(15, "0")}-${String(this.counter++).padStart(6, "0")}-${event.id}`;
-    const kept = { key, repair, event };
-    this.change({ pending: [...this.state.pending, kept] });
+    const kept = { key, repair, event, ...(this.me && { by: { id: this.me.id, name: this.me.name } }) };
+    this.hold([...this.all, kept]);
     void set(key, kept, this.store).then(() => this.flush());
   }
 
@@ -147,10 +171,8 @@ export class Outbox {
   private async forget(batch: readonly Kept[], refused: Refusal[]): Promise<void> {
     await Promise.all(batch.map((k) => del(k.key, this.store)));
     const gone = new Set(batch.map((k) => k.key));
-    this.change({
-      pending: this.state.pending.filter((k) => !gone.has(k.key)),
-      refused: [...this.state.refused, ...refused],
-    });
+    this.hold(this.all.filter((k) => !gone.has(k.key)));
+    this.change({ refused: [...this.state.refused, ...refused] });
   }
 
   /** The refusals were read. */

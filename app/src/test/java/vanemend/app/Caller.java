@@ -51,6 +51,11 @@ public final class Caller {
         return send(json(request(path), "POST", body));
     }
 
+    /** Adds, said to be from a page that {@code person} opened. */
+    public Answer postFrom(String person, String path, Object body) {
+        return send(json(request(path).header("X-Person", person), "POST", body));
+    }
+
     /** Adds under a version. */
     public Answer post(String path, int version, Object body) {
         return send(json(request(path).header("If-Match", "\"" + version + "\""), "POST", body));

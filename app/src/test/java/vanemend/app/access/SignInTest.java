@@ -3,6 +3,8 @@ package vanemend.app.access;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import vanemend.app.Caller;
 import vanemend.app.TestServer;
@@ -45,6 +47,19 @@ class SignInTest {
     void aRequestWithoutTheTokenIsRefused() {
         assertThat(TestServer.as("tam").forged("/api/preview", Map.of()).status())
                 .isEqualTo(403);
+    }
+
+    @Test
+    @DisplayName(
+            "what a page still sends after another tab signed somebody else in is refused, not written under their name")
+    void aPageOfAnother() {
+        Caller priya = TestServer.as("priya");
+        Map<String, Object> draft = Map.of("clientId", UUID.randomUUID(), "draft", Map.of());
+        Caller.Answer refused = priya.postFrom("tam", "/api/repairs", draft);
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.text("signedInAs")).isEqualTo("priya");
+        assertThat(refused.text("detail")).contains("Priya", "kept here");
+        assertThat(priya.postFrom("priya", "/api/preview", Map.of()).status()).isEqualTo(200);
     }
 
     @Test
