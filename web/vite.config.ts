@@ -1,9 +1,38 @@
+import { createHash } from "node:crypto";
+import { readFileSync } from "node:fs";
 import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
-import { defineConfig } from "vite";
+import { defineConfig, type Plugin } from "vite";
+
+/** Writes the service worker with the names of everything that was built; their names change with what is in them, and its version with them. */
+function keeper(): Plugin {
+  return {
+    name: "keeper",
+    apply: "build",
+    generateBundle(_, bundle) {
+      const files = [
+        ...Object.keys(bundle).filter((f) => f.startsWith("assets/") && !f.endsWith(".woff")),
+        "mark.svg",
+        "app.webmanifest",
+      ]
+        .sort()
+        .map((f) => `/${f}`);
+      const source = readFileSync(new URL("keeper/sw.js", import.meta.url), "utf8");
+      const version = createHash("sha256")
+        .update(source + files.join())
+        .digest("hex")
+        .slice(0, 12);
+      this.emitFile({
+        type: "asset",
+        fileName: "sw.js",
+        source: source.replace("__VERSION__", version).replace("__FILES__", JSON.stringify(files)),
+      });
+    },
+  };
+}
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [react(), tailwindcss(), keeper()],
   // The content policy allows no data: addresses.
   build: { assetsInlineLimit: 0, target: "es2023", chunkSizeWarningLimit: 700 },
   server: { proxy: { "/api": "http://127.0.0.1:8080" } },

@@ -7,6 +7,7 @@ import { SignIn } from "./door/sign-in";
 import { Repair } from "./repair/repair";
 import { outbox } from "./repair/run/outbox";
 import { RunScreen } from "./repair/run/run";
+import { AskAgain } from "./shell/ask-again";
 import { Mishap } from "./shell/mishap";
 import { Shell } from "./shell/shell";
 
@@ -54,7 +55,7 @@ export function App() {
     outbox.as(account);
   }, [account]);
   if (session.isPending) return <p className="p-6 text-20">One moment.</p>;
-  if (session.isError) {
+  if (session.isError && !session.data) {
     return (
       <main className="flex flex-col items-start gap-4 p-6">
         <p className="text-20">{session.error.message}</p>
@@ -68,6 +69,7 @@ export function App() {
   return (
     <Suspense fallback={<p className="p-6 text-20">One moment.</p>}>
       <RouterProvider router={router} />
+      <AskAgain />
     </Suspense>
   );
 }

@@ -3,9 +3,10 @@ import { QueryClientProvider } from "@tanstack/react-query";
 import { setNonce } from "get-nonce";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
-import { keys, queryClient } from "./api/queries";
+import { keptAnswers, keys, queryClient } from "./api/queries";
 import { App } from "./app";
 import { outbox } from "./repair/run/outbox";
+import { keepApplication } from "./shell/application";
 import { PreferencesProvider } from "./shell/preferences";
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="nonce"]')?.content;
@@ -16,6 +17,9 @@ window.addEventListener("online", () => void outbox.flush());
 
 const root = document.getElementById("root");
 if (!root) throw new Error("the page has no place to draw on");
+await keptAnswers.restore();
+keptAnswers.follow();
+keepApplication();
 createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queryClient}>

@@ -32,6 +32,24 @@ let turnedAway: () => void = () => {};
 /** Whoever is signed in on this page: what it sends is for them alone, though another tab may have signed somebody else in since. */
 export const speaksFor = (account: string | undefined) => (me = account);
 
+let askAgain: () => Promise<boolean> = () => Promise.resolve(false);
+
+/** How the password is asked for once more; answers whether it was given. */
+export const whenAskedAgain = (act: () => Promise<boolean>) => (askAgain = act);
+
+/** Resolves once the password was typed a short while ago, asking for it where it was not; false where it was not given. */
+export async function fresh(): Promise<boolean> {
+  try {
+    await ask("/api/session/again");
+    return true;
+  } catch (e) {
+    if (e instanceof Problem && e.more.again === true) return false;
+    // Out of reach it is judged when what is done arrives.
+    if (e instanceof Unreachable) return true;
+    throw e;
+  }
+}
+
 /** What to do when the sign-in has run out, or is somebody else's by now. */
 export const whenTurnedAway = (act: () => void) => (turnedAway = act);
 
@@ -52,7 +70,16 @@ interface Ask {
 }
 
 /** Asks the server; a refusal is a {@link Problem}, silence is {@link Unreachable}. */
-export async function ask<T>(path: string, { method = "GET", body, version, signal }: Ask = {}): Promise<T> {
+export async function ask<T>(path: string, how: Ask = {}): Promise<T> {
+  try {
+    return await askOnce<T>(path, how);
+  } catch (e) {
+    if (e instanceof Problem && e.more.again === true && (await askAgain())) return askOnce<T>(path, how);
+    throw e;
+  }
+}
+
+async function askOnce<T>(path: string, { method = "GET", body, version, signal }: Ask): Promise<T> {
   const headers: Record<string, string> = {
     Accept: "application/json",
     ...(method === "GET" ? {} : await changing()),

@@ -10,6 +10,7 @@ import { useCallback, useEffect } from "react";
 import { usePreferences } from "../shell/preferences";
 import { inUnits } from "../units/text";
 import { ask, type Api, Problem, whenTurnedAway } from "./client";
+import { KeptAnswers } from "./kept-answers";
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -48,6 +49,8 @@ export const keys = {
   devices: ["devices"] as const,
   pictures: (id: number) => ["pictures", id] as const,
 };
+
+export const keptAnswers = new KeptAnswers(queryClient);
 
 whenTurnedAway(() => void queryClient.invalidateQueries({ queryKey: keys.session }));
 

@@ -1,5 +1,6 @@
 import { useNow } from "../api/clock";
 import { useBench } from "../api/queries";
+import { useNewVersion } from "../shell/application";
 import { AirToday } from "./air-today";
 import { HandsCard } from "./hands-card";
 import { HourRule } from "./hour-rule";
@@ -10,6 +11,7 @@ import { ForOthers, Waiting } from "./waiting";
 export function BenchPlace() {
   const bench = useBench();
   const now = useNow();
+  useNewVersion();
   if (bench.isError && !bench.data)
     return <p className="p-6 text-20 font-bold text-oxide-text">{bench.error.message}</p>;
   if (!bench.data) return <p className="p-6 text-20">One moment.</p>;

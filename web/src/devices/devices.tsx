@@ -3,6 +3,7 @@ import { ask, type Api } from "../api/client";
 import { useNow } from "../api/clock";
 import { keys, queryClient, useBench, useCatalogue, useTold } from "../api/queries";
 import { Choice, Measure } from "../shell/field";
+import { useMay } from "../shell/me";
 import { usePreferences } from "../shell/preferences";
 import { stretch, type System, temperature, toFahrenheit } from "../units/units";
 import { type Shown, useDevices } from "./live";
@@ -82,6 +83,7 @@ function DeviceSheet({
   const measured = useCatalogue().data?.measured ?? [];
   const of = (m: Api["ShownFigure"]["measured"]) => measured.find((x) => x.measured === m);
   const { system } = usePreferences();
+  const mayFail = useMay("DEVICE_FAULT");
   return (
     <section className="firm-b firm-r flex flex-col gap-1.5 px-4 py-3" aria-label={d.name}>
       <h2 className="hd flex items-baseline justify-between">
@@ -126,7 +128,7 @@ function DeviceSheet({
           <KnobField key={k.id} knob={k} turn={(value) => drive(`${d.kind}/knobs/${k.id}`, "PUT", { value })} />
         ))}
       </div>
-      {d.fault !== undefined && (
+      {d.fault !== undefined && mayFail && (
         <Choice
           label="What is wrong with it"
           columns={3}

@@ -88,7 +88,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
               className="firm-r bg-sheet relative w-[264px] shrink-0 overflow-y-auto"
               aria-label={WORDS[station]}
             >
-              {station === "part" && <PartStation on={on} frozen={frozen} />}
+              {station === "part" && <PartStation id={id} on={on} frozen={frozen} />}
               {station === "damage" && <DamageStation on={on} frozen={frozen} />}
               {station === "verdict" && <VerdictStation on={on} workup={on.workup} id={id} />}
               {station === "stack" && <StackStation on={on} workup={on.workup} frozen={frozen} />}

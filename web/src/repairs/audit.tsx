@@ -13,6 +13,9 @@ const ACTS: Record<Api["AuditLine"]["act"], string> = {
   RECORD: "record",
   AIR: "shop air",
   PICTURE: "picture",
+  SIGN_OUT: "signed out",
+  REFUSED: "refused",
+  DRAFT: "draft",
   PERSON: "people",
 };
 

@@ -12,6 +12,7 @@ const ROLES: { value: Api["Account"]["role"]; label: string }[] = [
   { value: "TECHNICIAN", label: "Technician" },
   { value: "LEAD", label: "Lead" },
   { value: "APPRENTICE", label: "Apprentice" },
+  { value: "SCREEN", label: "Screen on the wall" },
 ];
 
 /** Who can sign in; for a lead. */

@@ -8,7 +8,7 @@ import { Digits } from "../repair/record/signature";
 import { VerdictMark } from "../repair/verdict-mark";
 import { FileButton } from "../shell/file-button";
 import { LongList } from "../shell/long-list";
-import { useMe } from "../shell/me";
+import { useMay } from "../shell/me";
 import { useFindKey } from "../shell/use-find-key";
 import { dayAndTime } from "../units/units";
 
@@ -29,7 +29,7 @@ const SORTS: Record<Api["Word"]["sort"], string> = {
 /** Every record, found by what is asked months later: vehicle, lot, material, damage, person, day. */
 export default function Records() {
   const [find, setFind] = useState("");
-  const me = useMe();
+  const lead = useMay("PEOPLE");
   const navigate = useNavigate();
   const search = useFindKey();
   const found = useTold({
@@ -70,7 +70,7 @@ export default function Records() {
             onChange={(e) => setFind(e.target.value)}
           />
         </label>
-        {me.role === "LEAD" && (
+        {lead && (
           <>
             <Link to="/people" className="firm-l n flex items-center px-5 text-20 font-semibold">
               People

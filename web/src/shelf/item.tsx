@@ -1,7 +1,7 @@
 import { X } from "lucide-react";
 import { useState } from "react";
-import { ask, type Api, problemsOf } from "../api/client";
-import { useRules, useZone, useTold } from "../api/queries";
+import { ask, type Api, Problem, problemsOf } from "../api/client";
+import { keys, queryClient, useRules, useZone, useTold } from "../api/queries";
 import { Head } from "../repair/sheet";
 import { amountQuantity, Line as TextLine, Measure, problemAt, unitOf } from "../shell/field";
 import { usePreferences } from "../shell/preferences";
@@ -43,6 +43,12 @@ export function ItemSheet({
   const [draft, setDraft] = useState<Draft>(() => (line ? typed(line.item) : NEW));
   const [problems, setProblems] = useState<readonly Api["InputProblem"][]>([]);
   const [said, setSaid] = useState("");
+  // What the bench takes meanwhile is taken from what stands here too, unless another amount was typed.
+  const [seen, setSeen] = useState(line);
+  if (line && seen && line.version !== seen.version) {
+    setSeen(line);
+    if (draft.quantity === seen.item.quantity) setDraft((d) => ({ ...d, quantity: line.item.quantity }));
+  }
   const put = (next: Partial<Draft>) => setDraft((d) => ({ ...d, ...next }));
   const attempt = async (work: () => Promise<Line[]>, close: boolean) => {
     setProblems([]);
@@ -53,6 +59,8 @@ export function ItemSheet({
       else setSaid("Done.");
     } catch (e) {
       setProblems(problemsOf(e));
+      // Changed meanwhile: what it is now is read, and what was typed stays.
+      if (e instanceof Problem && e.status === 412) await queryClient.invalidateQueries({ queryKey: keys.shelf });
       setSaid(e instanceof Error ? e.message : String(e));
     }
   };
@@ -61,7 +69,7 @@ export function ItemSheet({
       () =>
         fresh
           ? send("/api/shelf", "POST", draft)
-          : send(`/api/shelf/${encodeURIComponent(line.item.id)}`, "PUT", draft),
+          : send(`/api/shelf/${encodeURIComponent(line.item.id)}`, "PUT", draft, line.version),
       fresh,
     );
   return (

@@ -15,9 +15,11 @@ import { type ComponentProps, useState } from "react";
 import { NavLink, Outlet, useNavigate } from "react-router";
 import { useBell } from "../api/queries";
 import { useOutbox, outbox } from "../repair/run/outbox";
+import { BenchPlace } from "../bench/bench";
 import { ClockRail } from "./clock-rail";
 import { KeysDialog } from "./keys-dialog";
 import { typing, useKeys } from "./keys";
+import { useMay } from "./me";
 import { MyPassword } from "./my-password";
 import { OthersWait } from "./others-wait";
 import { usePreferences } from "./preferences";
@@ -33,6 +35,29 @@ const PLACES = [
 
 /** What stands around every screen but Run: the clock rail, the side strip. */
 export function Shell() {
+  return useMay("WORK") ? <Working /> : <Wall />;
+}
+
+/** A shared screen: the bench and its clocks, and nothing that could be pressed by whoever passes. */
+function Wall() {
+  useBell();
+  return (
+    <div className="flex h-full flex-col">
+      <div className="flex min-h-0 flex-1 flex-col" inert>
+        <ClockRail />
+        <main className="bg-sheet relative flex min-h-0 flex-1 flex-col overflow-hidden">
+          <BenchPlace />
+        </main>
+      </div>
+      <footer className="firm-t bg-ground flex h-14 shrink-0 items-center justify-between px-4">
+        <span className="lab">This screen shows the bench. Sign in at your own to work.</span>
+        <SignOut trigger={<button className="btn">Sign out</button>} />
+      </footer>
+    </div>
+  );
+}
+
+function Working() {
   useBell();
   const { system, theme, turn } = usePreferences();
   const [keysOpen, setKeysOpen] = useState(false);

@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from "react";
 import { ask } from "../api/client";
-import { queryClient } from "../api/queries";
+import { keptAnswers, queryClient } from "../api/queries";
 import { keptDrafts } from "../repair/draft-desk";
 import { useOutbox } from "../repair/run/outbox";
 import { useMe } from "./me";
@@ -23,6 +23,7 @@ export function SignOut({ trigger }: { trigger: ReactNode }) {
       setOpen(true);
       return;
     }
+    await keptAnswers.forget();
     queryClient.clear();
     window.location.assign("/");
   };

@@ -19,7 +19,11 @@ const QUANTITIES = [
 export function show(what: ReactNode, given: readonly (readonly [readonly unknown[], unknown])[] = []) {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } });
   client.setQueryData(keys.catalogue, { quantities: QUANTITIES, measured: [], roles: [], tools: [] });
-  client.setQueryData(keys.session, { account: { id: "tam", name: "Tam Okafor", role: "TECHNICIAN" }, now: "" });
+  client.setQueryData(keys.session, {
+    account: { id: "tam", name: "Tam Okafor", role: "TECHNICIAN" },
+    rights: [],
+    now: "",
+  });
   client.setQueryData(keys.bench, {
     live: [],
     hands: [],

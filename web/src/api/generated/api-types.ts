@@ -430,7 +430,7 @@ export interface paths {
         get: operations["one"];
         put: operations["change"];
         post?: never;
-        delete?: never;
+        delete: operations["throwAway"];
         options?: never;
         head?: never;
         patch?: never;
@@ -708,6 +708,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fresh"];
+        put?: never;
+        post: operations["again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/password": {
         parameters: {
             query?: never;
@@ -940,7 +956,7 @@ export interface components {
             id: string;
             name: string;
             /** @enum {string} */
-            role: "TECHNICIAN" | "LEAD" | "APPRENTICE";
+            role: "TECHNICIAN" | "LEAD" | "APPRENTICE" | "SCREEN";
         };
         ActDraft: {
             /** @enum {string} */
@@ -969,6 +985,9 @@ export interface components {
             perMl: number;
             /** Format: double */
             perMm: number;
+        };
+        AgainDraft: {
+            password?: string;
         };
         AgainView: {
             look: components["schemas"]["LookAgain"];
@@ -1024,7 +1043,7 @@ export interface components {
         };
         AuditLine: {
             /** @enum {string} */
-            act: "SIGN_IN" | "WRONG" | "LOCKED" | "RULE" | "SHELF" | "RECORD" | "AIR" | "PICTURE" | "PERSON";
+            act: "SIGN_IN" | "WRONG" | "LOCKED" | "RULE" | "SHELF" | "RECORD" | "AIR" | "PICTURE" | "PERSON" | "SIGN_OUT" | "REFUSED" | "DRAFT";
             /** Format: date-time */
             at: string;
             by: string;
@@ -2004,7 +2023,7 @@ export interface components {
             name?: string;
             password?: string;
             /** @enum {string} */
-            role?: "TECHNICIAN" | "LEAD" | "APPRENTICE";
+            role?: "TECHNICIAN" | "LEAD" | "APPRENTICE" | "SCREEN";
         };
         Picture: {
             /** Format: date-time */
@@ -2578,6 +2597,7 @@ export interface components {
             account?: components["schemas"]["Account"];
             /** Format: date-time */
             now: string;
+            rights: ("READ" | "OWN_PASSWORD" | "PLAN" | "DRAFT_AWAY" | "DRAFT_AWAY_OTHERS" | "WORK" | "TAKE_BACK_OTHERS" | "PICTURE_AWAY" | "PICTURE_AWAY_OTHERS" | "SIGN" | "GO_AGAINST" | "OVERRULE" | "SHELF_USE" | "SHELF_LABEL" | "SHELF_EXPIRY" | "SHELF_DISCARD" | "AIR" | "DEVICE" | "DEVICE_FAULT" | "RULES" | "RECORD_IN" | "PEOPLE" | "AUDIT")[];
         };
         Share: {
             /** @enum {string} */
@@ -2676,6 +2696,8 @@ export interface components {
             roles: ("REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER")[];
             serves: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
             shown: string;
+            /** Format: int32 */
+            version: number;
         };
         ShopView: {
             /** Format: double */
@@ -3794,6 +3816,26 @@ export interface operations {
             };
         };
     };
+    throwAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     anew: {
         parameters: {
             query?: never;
@@ -4302,6 +4344,48 @@ export interface operations {
             };
         };
     };
+    fresh: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AgainDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
+            };
+        };
+    };
     password: {
         parameters: {
             query?: never;
@@ -4444,7 +4528,9 @@ export interface operations {
     edit: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };

@@ -3,6 +3,7 @@ import type { Api } from "../../api/client";
 import { useCatalogue, useRules } from "../../api/queries";
 import { Choice, Line, Measure, problemAt, When } from "../../shell/field";
 import { Head } from "../sheet";
+import { ThrowAway } from "./throw-away";
 import type { DraftOnScreen } from "../use-draft";
 import { type Material, MATERIALS, Substrate } from "./substrate";
 
@@ -27,7 +28,7 @@ const FACTORY: Api["CoatDraft"][] = [
 ];
 
 /** Station 1: what it is, what it is made of, which side can be reached, what is near. */
-export function PartStation({ on, frozen }: { on: DraftOnScreen; frozen: boolean }) {
+export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen; frozen: boolean }) {
   const part = on.draft?.part ?? {};
   const set = (next: Partial<PartDraft>) => on.change((d) => ({ ...d, part: { ...d.part, ...next } }));
   const told = on.problems.filter((p) => p.given !== "");
@@ -111,6 +112,7 @@ export function PartStation({ on, frozen }: { on: DraftOnScreen; frozen: boolean
         />
       </div>
       <Questions part={part} set={set} frozen={frozen} damages={on.draft?.damages ?? []} />
+      {!frozen && on.anew === undefined && <ThrowAway id={id} name={part.name ?? ""} />}
     </>
   );
 }

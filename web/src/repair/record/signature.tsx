@@ -1,10 +1,10 @@
 import { PenLine, Undo2 } from "lucide-react";
 import { useState } from "react";
-import type { Api } from "../../api/client";
+import { type Api, fresh } from "../../api/client";
 import { now as serverNow } from "../../api/clock";
 import { useZone } from "../../api/queries";
 import { Line } from "../../shell/field";
-import { useMe } from "../../shell/me";
+import { useMay } from "../../shell/me";
 import { dayAndTime } from "../../units/units";
 import { outbox, usePending } from "../run/outbox";
 
@@ -12,12 +12,13 @@ import { outbox, usePending } from "../run/outbox";
 export function Signature({ view }: { view: Api["RecordView"] }) {
   const { id, record, newest, signature, origin } = view;
   const zone = useZone();
-  const me = useMe();
+  const maySign = useMay("SIGN");
   const [why, setWhy] = useState("");
   const [back, setBack] = useState(false);
   const waits = usePending(id).some((e) => e.kind === "SIGN");
   if (!record.finishedAt && !record.ended) return null;
-  const sign = (answer: "signed" | "back", text = "") => {
+  const sign = async (answer: "signed" | "back", text = "") => {
+    if (!(await fresh())) return;
     outbox.push(id, {
       id: crypto.randomUUID(),
       kind: "SIGN",
@@ -66,12 +67,12 @@ export function Signature({ view }: { view: Api["RecordView"] }) {
           </span>
         )}
       </p>
-      {me.role === "LEAD" && !signed?.stands && !back && (
+      {maySign && !signed?.stands && !back && (
         <div className="no-print flex gap-2">
           <button type="button" className="btn" disabled={waits} onClick={() => setBack(true)}>
             <Undo2 size={20} aria-hidden="true" /> Send back
           </button>
-          <button type="button" className="btn go" disabled={waits} onClick={() => sign("signed")}>
+          <button type="button" className="btn go" disabled={waits} onClick={() => void sign("signed")}>
             <PenLine size={20} aria-hidden="true" /> Sign
           </button>
         </div>
@@ -81,7 +82,7 @@ export function Signature({ view }: { view: Api["RecordView"] }) {
           className="flex w-full items-end gap-2"
           onSubmit={(e) => {
             e.preventDefault();
-            if (why.trim()) sign("back", why.trim());
+            if (why.trim()) void sign("back", why.trim());
           }}
         >
           <div className="flex-1">

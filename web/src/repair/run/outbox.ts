@@ -175,6 +175,16 @@ export class Outbox {
     this.change({ refused: [...this.state.refused, ...refused] });
   }
 
+  /** Whether the server was there just now, as somebody found who asked. */
+  reach(there: boolean): void {
+    if (!there) {
+      if (this.state.reachable) this.change({ reachable: false });
+    } else if (!this.state.reachable) {
+      if (this.state.pending.length === 0) this.change({ reachable: true, trouble: "" });
+      else void this.flush();
+    }
+  }
+
   /** The refusals were read. */
   read(): void {
     this.change({ refused: [] });

@@ -5,6 +5,7 @@ import { ClockRail } from "../../shell/clock-rail";
 import { Refusals } from "../../shell/shell";
 import { Begin } from "./begin";
 import { Hands } from "./hands";
+import { useServerWatch } from "./use-server-watch";
 
 /** Station 7, full screen: one step at a time. */
 export function RunScreen() {
@@ -12,6 +13,7 @@ export function RunScreen() {
   const repair = Number(id);
   const navigate = useNavigate();
   useBell();
+  useServerWatch();
   const run = useRun(repair);
   const notStarted = run.error instanceof Problem && run.error.status === 409;
   return (

@@ -1,10 +1,10 @@
 import { CornerDownRight, Lock, OctagonX, Ruler, RotateCcw, SquareSplitHorizontal } from "lucide-react";
 import { type ReactNode, useState } from "react";
-import type { Api } from "../../api/client";
+import { type Api, fresh } from "../../api/client";
 import { useNow } from "../../api/clock";
 import { useZone } from "../../api/queries";
 import { useSize } from "../../marks/use-size";
-import { useMe } from "../../shell/me";
+import { useMay } from "../../shell/me";
 import { usePreferences } from "../../shell/preferences";
 import { amountOf, moment } from "../../units/units";
 import { type Ask, useAsked } from "./asks";
@@ -125,16 +125,15 @@ export function StopHere({
   const stop = stops[0];
   const now = useNow();
   const zone = useZone();
-  const me = useMe();
   const { system } = usePreferences();
   const asked = useAsked();
+  const lead = useMay("GO_AGAINST");
   const [way, setWay] = useState<"measure" | "look" | "anew" | "end" | "against" | undefined>(asking);
   if (!stop) return null;
   const f = stop.finding;
   const told = f ? amountOf(f.value, asked(f.watch.quantity).unit, system) : "";
   const why = f ? `${stop.title}: ${told}` : stop.title;
   const loop = stop.loop === "" ? undefined : current.step.gate?.branches.find((b) => b.loop === stop.loop);
-  const lead = me.role === "LEAD";
   const open = (w: typeof way) => (o: boolean) => setWay(o ? w : undefined);
   return (
     <>
@@ -251,7 +250,9 @@ export function StopHere({
         act="Sign and go on"
         open={way === "against"}
         onOpenChange={open("against")}
-        onSaid={(said) => happened(run, "AGAINST", { target: stop.event, text: said })}
+        onSaid={(said) =>
+          void fresh().then((given) => given && happened(run, "AGAINST", { target: stop.event, text: said }))
+        }
       />
       <PlanAnewDialog run={run} why={why} open={way === "anew"} onOpenChange={open("anew")} />
       <EndDialog run={run} why={why} open={way === "end"} onOpenChange={open("end")} />

@@ -18,7 +18,7 @@ const plan = {
   steps: [step("clean", "Clean it"), step("loose", "Loose rust off")],
 } as unknown as Api["Plan"];
 const on = { draft: { damages: [] } } as unknown as DraftOnScreen;
-const lead = { account: { id: "isla", name: "Isla Renwick", role: "LEAD" }, now: "" };
+const lead = { account: { id: "isla", name: "Isla Renwick", role: "LEAD" }, rights: ["RULES"], now: "" };
 const pages = { rules: [], acts: [{ act: "CLEAN", word: "cleaned" }], readable: ["SURFACE_C"], maySign: true };
 
 const open = async () => {

@@ -1,6 +1,6 @@
 import { ScrollText } from "lucide-react";
 import { lazy, Suspense, useState } from "react";
-import { useMe } from "../../shell/me";
+import { useMay } from "../../shell/me";
 import { SheetDialog } from "../../shell/sheet-dialog";
 import type { RulePlace } from "./house-rule-form";
 
@@ -9,9 +9,9 @@ const HouseRuleForm = lazy(() => import("./house-rule-form"));
 
 /** What a lead changes of the method's page at one step, for every repair that is started from now on. */
 export function HouseRuleButton(place: RulePlace) {
-  const me = useMe();
+  const lead = useMay("RULES");
   const [open, setOpen] = useState(false);
-  if (me.role !== "LEAD") return null;
+  if (!lead) return null;
   return (
     <SheetDialog
       wide

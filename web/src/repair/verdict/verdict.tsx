@@ -1,7 +1,7 @@
 import { type ReactNode, useState } from "react";
 import { ask, type Api } from "../../api/client";
-import { useSession } from "../../api/queries";
 import { Line } from "../../shell/field";
+import { useMay } from "../../shell/me";
 import { Head } from "../sheet";
 import type { DraftOnScreen } from "../use-draft";
 import { Schools } from "../schools";
@@ -85,7 +85,7 @@ function FindingRow({ finding: f, children }: { finding: Api["Finding"]; childre
 
 /** A limit of care, set aside by a lead with a signed reason. */
 function Overrule({ finding: f, on, id }: { finding: Api["Finding"]; on: DraftOnScreen; id: number }) {
-  const lead = useSession().data?.account?.role === "LEAD";
+  const lead = useMay("OVERRULE");
   const [reason, setReason] = useState("");
   const [refused, setRefused] = useState("");
   const sign = async (why: string) => {

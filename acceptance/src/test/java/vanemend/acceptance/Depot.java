@@ -94,8 +94,8 @@ public final class Depot {
                 "--no-defaults",
                 "-h127.0.0.1",
                 "-P" + database[0],
-                "-u" + database[1],
-                "-p" + database[2],
+                "-u" + database[3],
+                "-p" + database[4],
                 "-e",
                 "DROP DATABASE IF EXISTS vanemend_depot; CREATE DATABASE vanemend_depot CHARACTER SET utf8mb4"));
     }
@@ -131,6 +131,10 @@ public final class Depot {
                             "jdbc:mariadb://127.0.0.1:" + database[0] + "/vanemend_depot",
                             "VANEMEND_DB_USER",
                             database[1],
+                            "VANEMEND_DB_OWNER",
+                            database[3],
+                            "VANEMEND_DB_OWNER_PASSWORD",
+                            database[4],
                             "VANEMEND_DB_PASSWORD",
                             database[2],
                             "VANEMEND_DEMO",

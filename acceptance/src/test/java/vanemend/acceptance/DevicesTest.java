@@ -25,12 +25,12 @@ class DevicesTest {
     @TempDir
     Path dir;
 
-    /** Joss, who drives the stand-ins on another screen. */
+    /** Isla, who drives the stand-ins on another screen: only a lead lets one fail. */
     private static Technician atTheDevices() {
-        Technician joss = new Technician(Depot.as("joss", 1280, 800));
-        joss.place("Devices");
-        joss.page().locator("[data-device='SCALE']").waitFor();
-        return joss;
+        Technician isla = new Technician(Depot.as("isla", 1280, 800));
+        isla.place("Devices");
+        isla.page().locator("[data-device='SCALE']").waitFor();
+        return isla;
     }
 
     private static Locator sheet(Technician t, String name) {
@@ -50,8 +50,8 @@ class DevicesTest {
 
     @Test
     void fillerAndCreamComeOffTheScale() {
-        Technician joss = atTheDevices();
-        Locator scale = sheet(joss, "Mixing scale");
+        Technician isla = atTheDevices();
+        Locator scale = sheet(isla, "Mixing scale");
         scale.getByLabel("Creep").fill("0");
         scale.getByLabel("On the pan").fill("0");
         scale.getByText("Set to nought").click();
@@ -79,8 +79,8 @@ class DevicesTest {
 
     @Test
     void aGaugeThatFallsSilentKeepsItsLastFigureWithItsAgeAndTheFigureIsTyped() throws IOException {
-        Technician joss = atTheDevices();
-        Locator gauge = sheet(joss, "Paint-film gauge");
+        Technician isla = atTheDevices();
+        Locator gauge = sheet(isla, "Paint-film gauge");
         gauge.getByLabel("Film there").fill("138");
         gauge.getByLabel("Scatter").fill("0");
         Technician tam = Technician.running("tam", "Run on the mirror arm cover");
@@ -116,8 +116,8 @@ class DevicesTest {
         Technician tam = new Technician(Depot.as("tam", 1280, 800));
         tam.newRepair("Under the lamp", "2.8");
         tam.begin();
-        Technician joss = atTheDevices();
-        Locator surface = sheet(joss, "Surface thermometer");
+        Technician isla = atTheDevices();
+        Locator surface = sheet(isla, "Surface thermometer");
         surface.getByLabel("Log to").selectOption(tam.number());
         surface.getByText("Put on").click();
         assertThat(surface).containsText("Logs to Under the lamp");

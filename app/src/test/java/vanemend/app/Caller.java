@@ -3,11 +3,13 @@ package vanemend.app;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpHeaders;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -49,6 +51,17 @@ public final class Caller {
     /** Adds. */
     public Answer post(String path, Object body) {
         return send(json(request(path), "POST", body));
+    }
+
+    /** What comes back to {@code request}, byte by byte, as no client of good manners would send it. */
+    public String onTheWire(String request) throws IOException {
+        URI to = URI.create(base);
+        try (Socket s = new Socket(to.getHost(), to.getPort())) {
+            s.setSoTimeout(10_000);
+            s.getOutputStream().write(request.getBytes(StandardCharsets.ISO_8859_1));
+            s.getOutputStream().flush();
+            return new String(s.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        }
     }
 
     /** Adds, said to be from a page that {@code person} opened. */

@@ -12,7 +12,9 @@ import java.util.function.Consumer;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.core.env.Environment;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
 /** The real application on a free port against a real MariaDB of its own, started once for all tests of this module. */
 public final class TestServer {
@@ -55,6 +57,9 @@ public final class TestServer {
                 Map.entry("spring.datasource.url", "jdbc:mariadb://127.0.0.1:" + words[0] + "/" + name),
                 Map.entry("spring.datasource.username", words[1]),
                 Map.entry("spring.datasource.password", words[2]),
+                Map.entry("spring.flyway.url", "jdbc:mariadb://127.0.0.1:" + words[0] + "/" + name),
+                Map.entry("spring.flyway.user", words[3]),
+                Map.entry("spring.flyway.password", words[4]),
                 Map.entry("spring.flyway.clean-disabled", "false"),
                 Map.entry("vanemend.demo", Boolean.toString(demo)),
                 Map.entry(demo ? "vanemend.demo-password" : "vanemend.first-password", PASSWORD),
@@ -71,7 +76,7 @@ public final class TestServer {
 
     private static void wipe(String[] words, String name) {
         try (var c = java.sql.DriverManager.getConnection(
-                        "jdbc:mariadb://127.0.0.1:" + words[0] + "/vanemend", words[1], words[2]);
+                        "jdbc:mariadb://127.0.0.1:" + words[0] + "/vanemend", words[3], words[4]);
                 var s = c.createStatement()) {
             s.execute("DROP DATABASE IF EXISTS " + name);
             s.execute("CREATE DATABASE " + name + " CHARACTER SET utf8mb4");
@@ -112,6 +117,15 @@ public final class TestServer {
     /** Straight to the tables. */
     public static JdbcClient db() {
         return bean(JdbcClient.class);
+    }
+
+    /** Straight to the tables as the account that may change how they are kept. */
+    public static JdbcClient owner() {
+        Environment settings = ONE.app.getEnvironment();
+        return JdbcClient.create(new DriverManagerDataSource(
+                settings.getRequiredProperty("spring.flyway.url"),
+                settings.getRequiredProperty("spring.flyway.user"),
+                settings.getRequiredProperty("spring.flyway.password")));
     }
 
     /** Somebody without a session. */

@@ -2,16 +2,16 @@ package vanemend.app.access;
 
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import vanemend.app.problem.PlainProblems;
 
 /** Who may ask what. */
 @Configuration
@@ -28,27 +28,39 @@ class AccessRules {
         return new HttpSessionSecurityContextRepository();
     }
 
+    /** What the firewall turns away is told like everything else. */
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
+    RequestRejectedHandler firewall(PlainProblems problems) {
+        return (request, response, why) -> problems.write(
+                response,
+                HttpStatus.BAD_REQUEST,
+                "Not readable",
+                "This address or its headers hold what no address here has.");
+    }
+
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, PlainProblems problems)
+            throws Exception {
         return http.csrf(c -> c.spa())
                 .securityContext(c -> c.securityContextRepository(contexts))
                 .headers(h -> h.referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
                         .frameOptions(f -> f.deny()))
                 .authorizeHttpRequests(a -> a.requestMatchers("/api/session")
                         .permitAll()
-                        .requestMatchers(HttpMethod.PUT, "/api/house-rules/**", "/api/shop/place")
-                        .hasRole(Role.LEAD.name())
-                        .requestMatchers(HttpMethod.DELETE, "/api/shop/heat/**")
-                        .hasRole(Role.LEAD.name())
-                        .requestMatchers(HttpMethod.POST, "/api/house-pages/**")
-                        .hasRole(Role.LEAD.name())
-                        .requestMatchers("/api/people", "/api/people/**")
-                        .hasRole(Role.LEAD.name())
                         .requestMatchers("/api/**")
                         .authenticated()
                         .anyRequest()
                         .permitAll())
-                .exceptionHandling(e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
+                .exceptionHandling(e -> e.authenticationEntryPoint((request, response, why) -> problems.write(
+                                response,
+                                HttpStatus.UNAUTHORIZED,
+                                "Sign-in",
+                                "Nobody is signed in here: sign in, then go on."))
+                        .accessDeniedHandler((request, response, why) -> problems.write(
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                "Not from this page",
+                                "This did not come from a page of ours: open the application anew and try again.")))
                 .requestCache(c -> c.disable())
                 .logout(l -> l.disable())
                 .build();

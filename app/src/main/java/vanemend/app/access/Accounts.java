@@ -2,35 +2,40 @@ package vanemend.app.access;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
+import vanemend.app.problem.Refused;
 
 /** Accounts, and the lock after repeated failures. */
 @Component
 public class Accounts {
-    /** Wrong passwords in a row before the name is locked. */
-    public static final int MOST_FAILURES = 5;
+    /** How many passwords are hashed at once; each takes a quarter of a second of a processor. */
+    private static final int AT_ONCE = 2;
 
-    /** How long it stays locked. */
-    public static final Duration LOCK = Duration.ofMinutes(15);
+    private static final Duration PATIENCE = Duration.ofSeconds(5);
 
+    private final Semaphore hashing = new Semaphore(AT_ONCE, true);
+    private final Door door;
     private final JdbcClient db;
     private final PasswordEncoder passwords;
     private final Clock clock;
     private final String nobodysHash;
     private final Map<String, Account> found = new ConcurrentHashMap<>();
 
-    Accounts(JdbcClient db, PasswordEncoder passwords, Clock clock) {
+    Accounts(JdbcClient db, PasswordEncoder passwords, Door door, Clock clock) {
+        this.door = door;
         this.db = db;
         this.passwords = passwords;
         this.clock = clock;
@@ -57,14 +62,12 @@ public class Accounts {
     }
 
     /** Gives {@code account} a new password and opens a door that wrong tries had shut. */
-    @Transactional
     public void password(Account account, String password) {
+        String hash = passwords.encode(password);
         db.sql("UPDATE account SET password_hash = ? WHERE id = ?")
-                .params(passwords.encode(password), account.id())
+                .params(hash, account.id())
                 .update();
-        db.sql("DELETE FROM sign_in_failure WHERE typed_name = ?")
-                .param(account.id())
-                .update();
+        door.forgetAll(account.id());
     }
 
     /** Everyone. */
@@ -96,23 +99,21 @@ public class Accounts {
     public List<Account> present(Duration within) {
         return db.sql(
                         "SELECT DISTINCT a.id, a.name, a.role FROM account a JOIN SPRING_SESSION s ON s.PRINCIPAL_NAME = a.id"
-                                + " WHERE s.LAST_ACCESS_TIME > ? ORDER BY a.name")
+                                + " WHERE s.LAST_ACCESS_TIME > ? AND a.role <> 'SCREEN' ORDER BY a.name")
                 .param(Instant.now().minus(within).toEpochMilli())
                 .query(Accounts::row)
                 .list();
     }
 
-    /** Tries a sign-in; failures count by the name typed, and a locked name is told even with the right password. */
-    @Transactional
-    public SignIn signIn(String typed, String password) {
-        String name = typed.strip().toLowerCase(java.util.Locale.ROOT);
-        Optional<Instant> locked = db.sql(
-                        "SELECT locked_until FROM sign_in_failure WHERE typed_name = ? AND locked_until > ? FOR UPDATE")
-                .params(name, Timestamp.from(clock.instant()))
-                .query((rs, i) -> rs.getTimestamp(1).toInstant())
-                .optional();
-        if (locked.isPresent()) {
-            return new SignIn.Locked(locked.get());
+    /**
+     * Tries a sign-in from {@code address}. The password is hashed outside any transaction, and only a few at once: the rest of the shop goes on
+     * while somebody tries many.
+     */
+    public SignIn signIn(String typed, String password, String address) {
+        String name = typed.strip().toLowerCase(Locale.ROOT);
+        Door.Try knock = door.knock(name, address);
+        if (knock.shutUntil().isPresent()) {
+            return new SignIn.Locked(knock.shutUntil().get());
         }
         String hash = db.sql("SELECT password_hash FROM account WHERE id = ?")
                 .param(name)
@@ -120,33 +121,37 @@ public class Accounts {
                 .optional()
                 .orElse(nobodysHash);
         Optional<Account> account = find(name);
-        if (passwords.matches(password, hash) && account.isPresent()) {
-            db.sql("DELETE FROM sign_in_failure WHERE typed_name = ?")
-                    .param(name)
-                    .update();
-            return new SignIn.Welcome(account.get());
+        if (!matches(password, hash) || account.isEmpty()) {
+            return knock.left() > 0
+                    ? new SignIn.Wrong(knock.left())
+                    : new SignIn.Locked(clock.instant().plus(Door.SHUT));
         }
-        return failed(name);
+        door.open(name, address);
+        return new SignIn.Welcome(account.get());
     }
 
-    private SignIn failed(String name) {
-        db.sql(
-                        "INSERT INTO sign_in_failure (typed_name, failures) VALUES (?, 1)"
-                                + " ON DUPLICATE KEY UPDATE failures = IF(locked_until IS NULL, failures + 1, 1), locked_until = NULL")
-                .param(name)
-                .update();
-        int failures = db.sql("SELECT failures FROM sign_in_failure WHERE typed_name = ?")
-                .param(name)
-                .query(Integer.class)
-                .single();
-        if (failures < MOST_FAILURES) {
-            return new SignIn.Wrong(MOST_FAILURES - failures);
+    /** Whether {@code password} is that of {@code account}; counts as a try at the door. */
+    SignIn again(Account account, String password, String address) {
+        return signIn(account.id(), password, address);
+    }
+
+    private boolean matches(String password, String hash) {
+        try {
+            if (!hashing.tryAcquire(PATIENCE.toMillis(), TimeUnit.MILLISECONDS)) {
+                throw new Refused(
+                        HttpStatus.SERVICE_UNAVAILABLE,
+                        "Busy",
+                        "Too many are signing in at once. Try again in a moment.");
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new Refused(HttpStatus.SERVICE_UNAVAILABLE, "Busy", "The server is being stopped.");
         }
-        Instant until = clock.instant().plus(LOCK);
-        db.sql("UPDATE sign_in_failure SET locked_until = ? WHERE typed_name = ?")
-                .params(Timestamp.from(until), name)
-                .update();
-        return new SignIn.Locked(until);
+        try {
+            return passwords.matches(password, hash);
+        } finally {
+            hashing.release();
+        }
     }
 
     private static Account row(ResultSet rs, int i) throws SQLException {

@@ -33,11 +33,13 @@ class PeopleController {
     /** A password as typed by a lead. */
     record PasswordDraft(String password) {}
 
+    @Needs(Right.PEOPLE)
     @GetMapping
     List<Account> all() {
         return accounts.all();
     }
 
+    @Needs(Right.PEOPLE)
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     Account add(@RequestBody PersonDraft draft, Principal me) {
@@ -57,13 +59,14 @@ class PeopleController {
     }
 
     /** Gives a new password; whoever is signed in with the old one is out. */
+    @Needs(Right.PEOPLE)
     @PutMapping("/{id}/password")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void password(@PathVariable String id, @RequestBody PasswordDraft draft, Principal me) {
         Account of = accounts.find(id)
                 .orElseThrow(() -> new Refused(HttpStatus.NOT_FOUND, "Person", "Nobody signs in as " + id + "."));
         Check check = new Check();
-        PersonDraft.password(check, draft.password());
+        PersonDraft.password(check, draft.password(), of.id(), of.name(), "vane", "mend");
         Refused.unlessClean("Person", check);
         accounts.password(of, draft.password());
         sessions.endAllOf(of);

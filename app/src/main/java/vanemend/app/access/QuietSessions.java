@@ -9,6 +9,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.JdbcOperations;
 import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.scheduling.config.ScheduledTaskRegistrar;
 import org.springframework.session.Session;
 import org.springframework.session.SessionRepository;
 import org.springframework.session.config.annotation.web.http.EnableSpringHttpSession;
@@ -25,7 +26,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Component
 @EnableSpringHttpSession
-class QuietSessions implements SessionRepository<QuietSessions.Quiet> {
+public class QuietSessions implements SessionRepository<QuietSessions.Quiet> {
     private static final Duration NOTED_EVERY = Duration.ofMinutes(1);
     private static final long SWEPT_EVERY_MS = 60_000;
     /** A session as read, good until then; one that is ended here is forgotten at once. */
@@ -34,6 +35,7 @@ class QuietSessions implements SessionRepository<QuietSessions.Quiet> {
     private static final Duration READ_EVERY = Duration.ofSeconds(5);
     private final Map<String, Read> read = new ConcurrentHashMap<>();
     private final Clock clock;
+    private final Duration most;
     private final JdbcIndexedSessionRepository table;
     private final SessionRepository<Session> kept;
 
@@ -42,11 +44,15 @@ class QuietSessions implements SessionRepository<QuietSessions.Quiet> {
             JdbcOperations jdbc,
             PlatformTransactionManager transactions,
             Clock clock,
-            @Value("${spring.session.timeout}") Duration timeout) {
+            @Value("${spring.session.timeout}") Duration timeout,
+            @Value("${vanemend.session.most}") Duration most) {
+        this.most = most;
         TransactionTemplate own = new TransactionTemplate(transactions);
         own.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
         this.table = new JdbcIndexedSessionRepository(jdbc, own);
         this.table.setDefaultMaxInactiveInterval(timeout);
+        // Swept by this class, which ends with the application.
+        this.table.setCleanupCron(ScheduledTaskRegistrar.CRON_DISABLED);
         this.table.afterPropertiesSet();
         this.clock = clock;
         // The kept kind of session is not public; it is only handed through.
@@ -79,6 +85,10 @@ class QuietSessions implements SessionRepository<QuietSessions.Quiet> {
             return last.session();
         }
         Session found = kept.findById(id);
+        if (found != null && tooOld(found)) {
+            deleteById(id);
+            return null;
+        }
         if (found == null) {
             read.remove(id);
             return null;
@@ -86,6 +96,27 @@ class QuietSessions implements SessionRepository<QuietSessions.Quiet> {
         Quiet session = new Quiet(found);
         read.put(id, new Read(session, now.plus(READ_EVERY)));
         return session;
+    }
+
+    /** However busy, a session ends after a while; but that of a screen on the wall, which never idles out, stays. */
+    private boolean tooOld(Session s) {
+        return !s.getMaxInactiveInterval().isNegative()
+                && s.getCreationTime().plus(most).isBefore(Instant.now());
+    }
+
+    /** What lies under it; for tests. */
+    JdbcIndexedSessionRepository table() {
+        return table;
+    }
+
+    /** Lets go of what was read of {@code id}. */
+    void forget(String id) {
+        read.remove(id);
+    }
+
+    /** Whether the session {@code id} is still there. */
+    public boolean lives(String id) {
+        return findById(id) != null;
     }
 
     @Override

@@ -1,8 +1,10 @@
 package vanemend.app.access;
 
-/** What a person may do. */
+/** What somebody is in the shop; {@link Right} says what each may do. */
 public enum Role {
     TECHNICIAN,
     LEAD,
-    APPRENTICE
+    APPRENTICE,
+    /** A shared screen on the wall: it shows, and changes nothing. */
+    SCREEN
 }

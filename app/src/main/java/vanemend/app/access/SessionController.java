@@ -6,6 +6,9 @@ import jakarta.servlet.http.HttpSession;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.context.SecurityContext;
@@ -32,10 +35,17 @@ class SessionController {
     private final QuietSessions sessions;
     private final Audit audit;
     private final SecurityContextRepository contexts;
+    private final Freshness freshness;
     private final Clock clock;
 
     SessionController(
-            Accounts accounts, QuietSessions sessions, Audit audit, SecurityContextRepository contexts, Clock clock) {
+            Accounts accounts,
+            QuietSessions sessions,
+            Audit audit,
+            SecurityContextRepository contexts,
+            Freshness freshness,
+            Clock clock) {
+        this.freshness = freshness;
         this.accounts = accounts;
         this.sessions = sessions;
         this.audit = audit;
@@ -50,15 +60,26 @@ class SessionController {
      * Who is signed in.
      *
      * @param account absent when nobody is
+     * @param rights what they may do
      * @param now the server's clock, which bench times are corrected to
      */
-    record Session(Optional<Account> account, Instant now) {}
+    record Session(Optional<Account> account, List<Right> rights, Instant now) {}
+
+    private Session session(Optional<Account> account) {
+        return new Session(
+                account,
+                account.map(a -> Arrays.stream(Right.values())
+                                .filter(r -> r.of(a.role()))
+                                .toList())
+                        .orElse(List.of()),
+                clock.instant());
+    }
 
     @GetMapping
     Session who(HttpServletRequest request) {
         ((CsrfToken) request.getAttribute(CsrfToken.class.getName())).getToken(); // reading it writes the cookie
         Optional<Principal> principal = Optional.ofNullable(request.getUserPrincipal());
-        return new Session(principal.flatMap(p -> accounts.find(p.getName())), clock.instant());
+        return session(principal.flatMap(p -> accounts.find(p.getName())));
     }
 
     @PostMapping
@@ -71,7 +92,7 @@ class SessionController {
                     "Sign-in",
                     "Type your name and your password. Names have up to 40 letters.");
         }
-        Accounts.SignIn outcome = accounts.signIn(name, password);
+        Accounts.SignIn outcome = accounts.signIn(name, password, request.getRemoteAddr());
         told(name.strip(), outcome);
         return switch (outcome) {
             case Accounts.SignIn.Welcome w -> welcome(w.account(), request, response);
@@ -90,6 +111,7 @@ class SessionController {
     record OwnPasswordDraft(String old, String password) {}
 
     /** Takes a new password of one's own and begins a new session; every other one ends. Wrong tries count as they do at the door. */
+    @Needs(Right.OWN_PASSWORD)
     @PutMapping("/password")
     Session password(
             @RequestBody OwnPasswordDraft draft,
@@ -98,13 +120,13 @@ class SessionController {
             HttpServletResponse response) {
         Account own = accounts.find(me.getName()).orElseThrow();
         Check check = new Check();
-        PersonDraft.password(check, draft.password());
+        PersonDraft.password(check, draft.password(), own.id(), own.name(), "vane", "mend");
         String old = draft.old() == null ? "" : draft.old();
         if (old.isEmpty() || old.length() > PersonDraft.MOST_BYTES) {
             notOwn(check, "Type the password that you sign in with now.");
         }
         Refused.unlessClean("Password", check);
-        Accounts.SignIn outcome = accounts.signIn(own.id(), old);
+        Accounts.SignIn outcome = accounts.signIn(own.id(), old, request.getRemoteAddr());
         return switch (outcome) {
             case Accounts.SignIn.Welcome w -> {
                 accounts.password(own, draft.password());
@@ -130,7 +152,7 @@ class SessionController {
 
     private static String left(Accounts.SignIn.Wrong w) {
         return w.triesLeft() + (w.triesLeft() == 1 ? " try" : " tries") + " left before a pause of "
-                + Accounts.LOCK.toMinutes() + " minutes.";
+                + Door.SHUT.toMinutes() + " minutes.";
     }
 
     private Refused locked(Accounts.SignIn.Locked l) {
@@ -145,9 +167,54 @@ class SessionController {
         switch (outcome) {
             case Accounts.SignIn.Welcome w ->
                 audit.did(w.account().id(), Audit.Act.SIGN_IN, w.account().name());
-            case Accounts.SignIn.Wrong w -> audit.did(null, Audit.Act.WRONG, name);
-            case Accounts.SignIn.Locked l -> audit.did(null, Audit.Act.LOCKED, name);
+            case Accounts.SignIn.Wrong w -> audit.did(null, Audit.Act.WRONG, told(name));
+            case Accounts.SignIn.Locked l -> audit.did(null, Audit.Act.LOCKED, told(name));
         }
+    }
+
+    /** A name as the audit has it: one that nobody has is now and then a password, typed in the wrong field. */
+    private String told(String name) {
+        String known = name.strip().toLowerCase(Locale.ROOT);
+        return accounts.find(known).isPresent() ? known : "a name that nobody has";
+    }
+
+    /** The password once more, for what a lead does a while after signing in. */
+    record AgainDraft(String password) {}
+
+    /** Answers where the password was typed a short while ago; else refuses, so that it is asked for before something is signed. */
+    @GetMapping("/again")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void fresh(HttpServletRequest request) {
+        freshness.demand(request.getSession(false));
+    }
+
+    /** Takes the password once more; wrong tries count as they do at the door. */
+    @Needs(Right.READ)
+    @PostMapping("/again")
+    Session again(@RequestBody AgainDraft draft, Principal me, HttpServletRequest request) {
+        Account own = accounts.find(me.getName()).orElseThrow();
+        String password = draft.password() == null ? "" : draft.password();
+        if (password.isEmpty() || password.length() > PersonDraft.MOST_BYTES) {
+            throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, "Sign-in", "Type the password that you sign in with.");
+        }
+        Accounts.SignIn outcome = accounts.signIn(own.id(), password, request.getRemoteAddr());
+        return switch (outcome) {
+            case Accounts.SignIn.Welcome w -> {
+                Freshness.now(request.getSession());
+                yield session(Optional.of(own));
+            }
+            case Accounts.SignIn.Wrong w -> {
+                told(own.id(), w);
+                throw new Refused(
+                        HttpStatus.UNPROCESSABLE_CONTENT,
+                        "Sign-in",
+                        "That is not the password you sign in with. " + left(w));
+            }
+            case Accounts.SignIn.Locked l -> {
+                told(own.id(), l);
+                throw locked(l);
+            }
+        };
     }
 
     private Session welcome(Account account, HttpServletRequest request, HttpServletResponse response) {
@@ -155,17 +222,25 @@ class SessionController {
         if (old != null) {
             old.invalidate();
         }
-        request.getSession(true);
+        HttpSession fresh = request.getSession(true);
+        Freshness.now(fresh);
+        if (account.role() == Role.SCREEN) {
+            // It stays in: it shows, and changes nothing.
+            fresh.setMaxInactiveInterval(-1);
+        }
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(Me.authentication(account));
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
-        return new Session(Optional.of(account), clock.instant());
+        return session(Optional.of(account));
     }
 
     @DeleteMapping
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signOut(HttpServletRequest request) {
+        if (request.getUserPrincipal() != null) {
+            audit.did(request.getUserPrincipal().getName(), Audit.Act.SIGN_OUT, "");
+        }
         HttpSession session = request.getSession(false);
         if (session != null) {
             session.invalidate();

@@ -11,6 +11,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import vanemend.app.access.QuietSessions;
 
 /**
  * Rings at every screen that listens when something on the bench changed; the screen then asks for what it shows. The first change rings
@@ -19,9 +20,12 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
  */
 @Component
 public class Bell {
-    private static final long BEAT_MS = 20_000;
+    /** How often it is seen who still listens. */
+    public static final long BEAT_MS = 20_000;
+
     private static final long GATHER_MS = 1000;
     private final Listeners listeners = new Listeners("bell");
+    private final QuietSessions sessions;
     private final ScheduledExecutorService later = Executors.newSingleThreadScheduledExecutor(
             Thread.ofPlatform().daemon().name("bell-later").factory());
 
@@ -31,9 +35,13 @@ public class Bell {
     private long changes;
     private long rungAt = System.nanoTime();
 
+    Bell(QuietSessions sessions) {
+        this.sessions = sessions;
+    }
+
     /** A new listener. */
-    public SseEmitter listen() {
-        return listeners.listen();
+    public SseEmitter listen(String session) {
+        return listeners.listen(session);
     }
 
     /** Something changed that may concern any screen. Returns at once. */
@@ -99,6 +107,7 @@ public class Bell {
     /** Keeps connections open and finds those that are gone. */
     @Scheduled(fixedRate = BEAT_MS)
     void beat() {
+        listeners.endWhere(s -> !sessions.lives(s));
         listeners.tell("beat", "{}");
     }
 }

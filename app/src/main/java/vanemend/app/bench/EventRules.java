@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import vanemend.app.access.Account;
-import vanemend.app.access.Role;
+import vanemend.app.access.Right;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.run.BenchEvent;
 import vanemend.core.run.Replay;
@@ -19,15 +19,23 @@ import vanemend.core.trade.Quantity;
  * @param known events of the run so far
  * @param plans its plans, in order
  * @param who does it
+ * @param fresh whether they typed their password a short while ago
  * @param now when
  */
-record EventRules(Map<UUID, BenchEvent> known, List<FrozenPlan> plans, Account who, Instant now) {
+record EventRules(Map<UUID, BenchEvent> known, List<FrozenPlan> plans, Account who, boolean fresh, Instant now) {
     private static final double MOST_EARLIER_MIN = 12 * 60;
 
     /** What only the whole run can tell: who may sign, and what may be put right to what. */
     void check(BenchEvent e, Check check) {
-        if (e.kind() == BenchEvent.Kind.SIGN && who.role() != Role.LEAD) {
+        if (e.kind() == BenchEvent.Kind.SIGN && !Right.SIGN.of(who.role())) {
             check.refuse("kind", e.kind(), "a lead", "Only a lead signs the work or sends it back.");
+        }
+        if (!fresh && (e.kind() == BenchEvent.Kind.SIGN || e.kind() == BenchEvent.Kind.AGAINST)) {
+            check.refuse(
+                    "kind",
+                    e.kind(),
+                    "a password typed a short while ago",
+                    "You signed in a good while ago: type your password once more, then sign.");
         }
         if (e.kind() == BenchEvent.Kind.SIGN && !newest().equals(e.target())) {
             check.refuse(
@@ -36,7 +44,7 @@ record EventRules(Map<UUID, BenchEvent> known, List<FrozenPlan> plans, Account w
                     "the newest event",
                     "The record went on since you looked at it: look again, then sign what stands there now.");
         }
-        if (e.kind() == BenchEvent.Kind.AGAINST && who.role() != Role.LEAD) {
+        if (e.kind() == BenchEvent.Kind.AGAINST && !Right.GO_AGAINST.of(who.role())) {
             check.refuse("kind", e.kind(), "a lead", "Only a lead may go against a stop, signed with a reason.");
         }
         if (e.kind() == BenchEvent.Kind.UNDO) {
@@ -86,7 +94,7 @@ record EventRules(Map<UUID, BenchEvent> known, List<FrozenPlan> plans, Account w
                 || target.kind() == BenchEvent.Kind.AMEND
                 || target.kind() == BenchEvent.Kind.PICTURE;
         boolean own = target.by().equals(who.name());
-        if (!own && !(said && who.role() == Role.LEAD && !e.text().isBlank())) {
+        if (!own && !(said && Right.TAKE_BACK_OTHERS.of(who.role()) && !e.text().isBlank())) {
             check.refuse(
                     "target",
                     target.by(),

@@ -6,13 +6,19 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.locks.LockSupport;
+import java.util.function.Predicate;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** Screens that listen on one stream. Whoever tells them something goes on at once; a slow listener holds nobody up. */
 public final class Listeners {
     private static final int AT_ONCE = 10;
     private static final long BREATH_NS = 25_000_000;
-    private final List<SseEmitter> all = new CopyOnWriteArrayList<>();
+    /** How many streams one session may hold; tabs beyond that take the place of the oldest. */
+    static final int MOST_OF_A_SESSION = 8;
+
+    private record Listener(String session, SseEmitter emitter) {}
+
+    private final List<Listener> all = new CopyOnWriteArrayList<>();
     private final ExecutorService teller;
 
     /** Nobody listens yet; {@code name} is the telling thread's. */
@@ -20,15 +26,31 @@ public final class Listeners {
         teller = Executors.newSingleThreadExecutor(Thread.ofVirtual().name(name).factory());
     }
 
-    /** A new listener. */
-    public SseEmitter listen() {
+    /** A new listener of {@code session}; of too many of one session the oldest goes. */
+    public SseEmitter listen(String session) {
         SseEmitter e = new SseEmitter(0L);
-        all.add(e);
-        e.onCompletion(() -> all.remove(e));
-        e.onTimeout(() -> all.remove(e));
-        e.onError(x -> all.remove(e));
-        send(e, "open", "{}");
+        Listener l = new Listener(session, e);
+        synchronized (all) {
+            List<Listener> own =
+                    all.stream().filter(x -> x.session().equals(session)).toList();
+            own.stream().limit(Math.max(0, own.size() + 1 - MOST_OF_A_SESSION)).forEach(this::end);
+            all.add(l);
+        }
+        e.onCompletion(() -> all.remove(l));
+        e.onTimeout(() -> all.remove(l));
+        e.onError(x -> all.remove(l));
+        send(l, "open", "{}");
         return e;
+    }
+
+    /** Ends the streams of sessions that are over. */
+    public void endWhere(Predicate<String> over) {
+        all.stream().filter(l -> over.test(l.session())).forEach(this::end);
+    }
+
+    private void end(Listener l) {
+        all.remove(l);
+        l.emitter().complete();
     }
 
     /** Whether anybody listens. */
@@ -40,8 +62,8 @@ public final class Listeners {
     public void tell(String what, Object data) {
         teller.execute(() -> {
             int told = 0;
-            for (SseEmitter e : all) {
-                send(e, what, data);
+            for (Listener l : all) {
+                send(l, what, data);
                 if (++told % AT_ONCE == 0) {
                     LockSupport.parkNanos(BREATH_NS);
                 }
@@ -49,12 +71,12 @@ public final class Listeners {
         });
     }
 
-    private void send(SseEmitter e, String what, Object data) {
+    private void send(Listener l, String what, Object data) {
         try {
-            e.send(SseEmitter.event().name(what).data(data));
+            l.emitter().send(SseEmitter.event().name(what).data(data));
         } catch (IOException | IllegalStateException gone) {
-            all.remove(e);
-            e.completeWithError(gone);
+            all.remove(l);
+            l.emitter().completeWithError(gone);
         }
     }
 }

@@ -16,8 +16,10 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import vanemend.app.access.Account;
+import vanemend.app.access.Right;
 import vanemend.app.access.Role;
 import vanemend.app.problem.Refused;
+import vanemend.app.store.Audit;
 import vanemend.app.store.BenchEvents;
 import vanemend.app.store.OneRow;
 import vanemend.app.store.Repairs;
@@ -92,14 +94,23 @@ public class RepairWork {
     private final BenchEvents events;
     private final Signatures signatures;
     private final Shop shop;
+    private final Audit audit;
     private final Clock clock;
     private final Bell bell;
 
-    RepairWork(Repairs repairs, BenchEvents events, Signatures signatures, Shop shop, Clock clock, Bell bell) {
+    RepairWork(
+            Repairs repairs,
+            BenchEvents events,
+            Signatures signatures,
+            Shop shop,
+            Audit audit,
+            Clock clock,
+            Bell bell) {
         this.repairs = repairs;
         this.events = events;
         this.signatures = signatures;
         this.shop = shop;
+        this.audit = audit;
         this.clock = clock;
         this.bell = bell;
     }
@@ -157,14 +168,33 @@ public class RepairWork {
         bell.ringAfterCommit(now.id());
     }
 
+    /** Throws a draft away whose work has not begun; one's own, or as a lead anybody's. */
+    @Transactional
+    public void throwAway(long id, Account who) {
+        repairs.lock(id);
+        Repairs.Stored now = repair(id);
+        if (now.frozen()) {
+            throw new Refused(
+                    HttpStatus.CONFLICT,
+                    "Started",
+                    "The work has begun: it is ended at the bench with a reason, and its record stays.");
+        }
+        if (!repairs.addedBy(id).equals(who.id())) {
+            Right.DRAFT_AWAY_OTHERS.demand(who);
+        }
+        repairs.away(id, who.id());
+        audit.did(
+                who.id(),
+                Audit.Act.DRAFT,
+                "Thrown away: repair " + id + ", " + now.draft().part().name());
+        bell.ringAfterCommit(id);
+    }
+
     /** A lead sets a limit of care aside, signed; an empty {@code reason} takes it back. */
     @Transactional
     public Repairs.Stored overrule(long id, int version, String ruleId, String reason, Account who) {
         repairs.lock(id);
         Repairs.Stored now = repair(id);
-        if (who.role() != Role.LEAD) {
-            throw new Refused(HttpStatus.FORBIDDEN, "Overrule", "Only a lead may set a limit aside.");
-        }
         if (!now.open()) {
             throw new Refused(HttpStatus.CONFLICT, "Started", "The work has begun and its plan is frozen.");
         }
@@ -311,6 +341,12 @@ public class RepairWork {
      */
     @Transactional
     public Taken take(long id, List<EventDraft> drafts, Account who) {
+        return take(id, drafts, who, true);
+    }
+
+    /** The same; what only a lead may do is taken where {@code fresh}, their password was typed a short while ago. */
+    @Transactional
+    public Taken take(long id, List<EventDraft> drafts, Account who, boolean fresh) {
         repairs.lock(id);
         List<NotTaken> refused = new ArrayList<>();
         Map<UUID, BenchEvent> known = new LinkedHashMap<>();
@@ -326,15 +362,16 @@ public class RepairWork {
             }
             // Sent again because its answer was lost: it was judged when it was taken.
             boolean here = holder.isPresent() && holder.get() == id;
-            event.filter(e -> !here).ifPresent(e -> new EventRules(known, plans, who, clock.instant()).check(e, check));
+            event.filter(e -> !here)
+                    .ifPresent(e -> new EventRules(known, plans, who, fresh, clock.instant()).check(e, check));
             if (!check.clean()) {
                 refused.add(new NotTaken(d.id(), check.problems().getFirst()));
             } else if (holder.isEmpty()) {
-                BenchEvent fresh = event.orElseThrow();
-                events.add(id, fresh, who.id());
-                known.put(d.id(), fresh);
-                if (fresh.kind() == BenchEvent.Kind.SIGN && fresh.answer().equals(BenchEvent.SIGNED)) {
-                    signatures.keep(id, fresh, List.copyOf(known.values()));
+                BenchEvent e = event.orElseThrow();
+                events.add(id, e, who.id());
+                known.put(d.id(), e);
+                if (e.kind() == BenchEvent.Kind.SIGN && e.answer().equals(BenchEvent.SIGNED)) {
+                    signatures.keep(id, e, List.copyOf(known.values()));
                 }
             }
         }

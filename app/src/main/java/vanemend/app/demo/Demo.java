@@ -81,7 +81,7 @@ class Demo implements ApplicationRunner {
         }
         List.of(ISLA, TAM, PRIYA, JOSS).forEach(a -> accounts.add(a, password));
         Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
-        shop.air(new Air(17, 58));
+        shop.air(new Air(17, 58), "isla");
         DemoShelf.on(LocalDate.ofInstant(now, shop.zone())).forEach(shop::stock);
 
         DemoRepairs depot = new DemoRepairs(now);

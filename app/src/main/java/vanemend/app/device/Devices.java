@@ -9,6 +9,8 @@ import org.springframework.http.HttpStatus;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import vanemend.app.access.QuietSessions;
+import vanemend.app.bench.Bell;
 import vanemend.app.bench.Listeners;
 import vanemend.app.problem.Refused;
 
@@ -19,9 +21,11 @@ public class Devices {
 
     private final Map<Device.Kind, Watch> watches = new EnumMap<>(Device.Kind.class);
     private final Listeners listeners = new Listeners("devices");
+    private final QuietSessions sessions;
     private final Clock clock;
 
-    Devices(List<Device> devices, Clock clock) {
+    Devices(List<Device> devices, QuietSessions sessions, Clock clock) {
+        this.sessions = sessions;
         this.clock = clock;
         devices.forEach(i -> {
             if (watches.put(i.kind(), new Watch(i)) != null) {
@@ -55,8 +59,14 @@ public class Devices {
     }
 
     /** A screen that wants to see what they show, as it changes. */
-    public SseEmitter listen() {
-        return listeners.listen();
+    public SseEmitter listen(String session) {
+        return listeners.listen(session);
+    }
+
+    /** Ends the streams of sessions that are over. */
+    @Scheduled(fixedRate = Bell.BEAT_MS)
+    void endOver() {
+        listeners.endWhere(s -> !sessions.lives(s));
     }
 
     @Scheduled(fixedRate = LOOK_MS)

@@ -7,6 +7,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.dao.NonTransientDataAccessException;
 import org.springframework.dao.TransientDataAccessException;
 import org.springframework.dao.UncategorizedDataAccessException;
@@ -37,6 +38,15 @@ class Problems extends ResponseEntityExceptionHandler {
         p.setTitle(e.title());
         e.more().forEach(p::setProperty);
         return createResponseEntity(p, new HttpHeaders(), e.status(), request);
+    }
+
+    /** Two did the same at once and this one was later. */
+    @ExceptionHandler
+    ResponseEntity<Object> twice(DuplicateKeyException e, WebRequest request) {
+        ProblemDetail p = ProblemDetail.forStatusAndDetail(
+                HttpStatus.CONFLICT, "Somebody was quicker: that is here already. Look again, then go on.");
+        p.setTitle("Here already");
+        return createResponseEntity(p, new HttpHeaders(), HttpStatus.CONFLICT, request);
     }
 
     /** The store is late or has no room: said plainly, so that somebody sees to it; the outbox tries again. */

@@ -20,7 +20,11 @@ public class Audit {
         RECORD,
         AIR,
         PICTURE,
-        PERSON
+        PERSON,
+        SIGN_OUT,
+        /** Somebody asked for what they may not. */
+        REFUSED,
+        DRAFT
     }
 
     /** A line; {@code by} is empty where nobody was signed in. */

@@ -67,6 +67,14 @@ public class Pictures {
                 .optional();
     }
 
+    /** Sign-in name of who took a picture that was not taken away. */
+    public Optional<String> takenBy(long id) {
+        return db.sql("SELECT account_id FROM picture WHERE id = ? AND away_at IS NULL")
+                .param(id)
+                .query(String.class)
+                .optional();
+    }
+
     /** The id that its sender gave a picture, by which a run knows it. */
     public UUID clientId(long id) {
         return UUID.fromString(db.sql("SELECT client_id FROM picture WHERE id = ?")

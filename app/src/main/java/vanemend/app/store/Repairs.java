@@ -73,21 +73,24 @@ public class Repairs {
 
     /** All repairs, newest change first. */
     public List<Stored> all() {
-        return db.sql(SELECT + " ORDER BY r.changed_at DESC, r.id DESC")
+        return db.sql(SELECT + " WHERE r.away_at IS NULL ORDER BY r.changed_at DESC, r.id DESC")
                 .query(this::row)
                 .list();
     }
 
     /** Repairs whose work has not begun, newest change first. */
     public List<Stored> open() {
-        return db.sql(SELECT + " WHERE f.repair_id IS NULL ORDER BY r.changed_at DESC, r.id DESC")
+        return db.sql(SELECT + " WHERE f.repair_id IS NULL AND r.away_at IS NULL ORDER BY r.changed_at DESC, r.id DESC")
                 .query(this::row)
                 .list();
     }
 
     /** The repair {@code id}. */
     public Optional<Stored> find(long id) {
-        return db.sql(SELECT + " WHERE r.id = ?").param(id).query(this::row).optional();
+        return db.sql(SELECT + " WHERE r.id = ? AND r.away_at IS NULL")
+                .param(id)
+                .query(this::row)
+                .optional();
     }
 
     /** Adds a repair; the same {@code clientId} sent twice gives the first one back. */
@@ -115,6 +118,21 @@ public class Repairs {
                         .params(json.write(draft), by, Timestamp.from(clock.instant()), id, version)
                         .update()
                 == 1;
+    }
+
+    /** Who added the repair, by sign-in name. */
+    public String addedBy(long id) {
+        return db.sql("SELECT created_by FROM repair WHERE id = ?")
+                .param(id)
+                .query(String.class)
+                .single();
+    }
+
+    /** Takes a draft off every list; its row stays. */
+    public void away(long id, String by) {
+        db.sql("UPDATE repair SET away_at = ?, away_by = ? WHERE id = ?")
+                .params(Timestamp.from(clock.instant()), by, id)
+                .update();
     }
 
     /** Holds the repair's row until the transaction ends, so that its events are taken one after the other. */

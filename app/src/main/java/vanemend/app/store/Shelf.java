@@ -11,6 +11,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import vanemend.core.material.ShelfItem;
@@ -51,6 +52,14 @@ public class Shelf {
                         .query(Integer.class)
                         .single()
                 > 0;
+    }
+
+    /** How often each item was changed: the version that an edit is made on. */
+    public Map<String, Integer> versions() {
+        Map<String, Integer> out = new HashMap<>();
+        db.sql("SELECT id, version FROM shelf_item WHERE discarded_at IS NULL")
+                .query((RowCallbackHandler) rs -> out.put(rs.getString(1), rs.getInt(2)));
+        return out;
     }
 
     /** Holds the item's row until the transaction ends: what is left changes by what one hand does after the other. */

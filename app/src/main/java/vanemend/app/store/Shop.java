@@ -87,8 +87,9 @@ public class Shop {
                 .single();
     }
 
-    /** Takes the air as typed. */
-    public void air(Air air) {
+    /** Takes the air as {@code by} typed it. */
+    public void air(Air air, String by) {
+        audit.did(by, Audit.Act.AIR, air.tempC() + " °C, " + air.rhPercent() + " % relative humidity");
         db.sql("UPDATE shop_air SET temp_c = ?, rh_percent = ?, changed_at = ? WHERE id = 1")
                 .params(air.tempC(), air.rhPercent(), Timestamp.from(clock.instant()))
                 .update();

@@ -1,6 +1,7 @@
 package vanemend.app.web;
 
 import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpSession;
 import java.security.Principal;
 import java.time.Clock;
 import java.util.Arrays;
@@ -17,6 +18,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import vanemend.app.access.Needs;
+import vanemend.app.access.Right;
 import vanemend.app.bench.Bell;
 import vanemend.app.device.Device;
 import vanemend.app.device.Devices;
@@ -63,10 +66,11 @@ class DeviceController {
 
     @Hidden
     @GetMapping(path = "/devices/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter stream() {
-        return devices.listen();
+    SseEmitter stream(HttpSession session) {
+        return devices.listen(session.getId());
     }
 
+    @Needs(Right.DEVICE)
     @PutMapping("/devices/{kind}/knobs/{knob}")
     List<DeviceView> turn(@PathVariable Device.Kind kind, @PathVariable String knob, @RequestBody KnobDraft draft) {
         StandIn s = devices.standIn(kind);
@@ -79,6 +83,7 @@ class DeviceController {
         return changed();
     }
 
+    @Needs(Right.DEVICE)
     @PostMapping("/devices/{kind}/presses/{press}")
     List<DeviceView> press(@PathVariable Device.Kind kind, @PathVariable String press) {
         if (!devices.standIn(kind).push(press, clock.instant())) {
@@ -88,6 +93,7 @@ class DeviceController {
     }
 
     /** Counts from what it shows now on: a real device and a stand-in alike. */
+    @Needs(Right.DEVICE)
     @PostMapping("/devices/{kind}/nought")
     List<DeviceView> nought(@PathVariable Device.Kind kind) {
         if (!devices.of(kind).nought(clock.instant())) {
@@ -97,12 +103,14 @@ class DeviceController {
         return changed();
     }
 
+    @Needs(Right.DEVICE_FAULT)
     @PutMapping("/devices/{kind}/fault")
     List<DeviceView> fault(@PathVariable Device.Kind kind, @RequestBody FaultDraft draft) {
         devices.standIn(kind).fail(Optional.ofNullable(draft.fault()).orElse(StandIn.Fault.NONE));
         return changed();
     }
 
+    @Needs(Right.DEVICE)
     @PutMapping("/devices/{kind}/log")
     List<DeviceView> log(@PathVariable Device.Kind kind, @RequestBody LogDraft draft, Principal me) {
         if (draft.repair() == null) {
@@ -112,6 +120,7 @@ class DeviceController {
         return changed();
     }
 
+    @Needs(Right.DEVICE)
     @DeleteMapping("/devices/{kind}/log")
     List<DeviceView> noLog(@PathVariable Device.Kind kind) {
         logging.end(kind);

@@ -18,6 +18,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import vanemend.app.access.Account;
+import vanemend.app.access.Needs;
+import vanemend.app.access.Right;
 import vanemend.app.access.Role;
 import vanemend.app.bench.Bell;
 import vanemend.app.bench.RepairWork;
@@ -114,10 +116,11 @@ class HousePageController {
                         .map(a -> new HandworkView(a, a.word()))
                         .toList(),
                 List.copyOf(HousePages.READABLE),
-                people.of(me).role() == Role.LEAD);
+                Right.RULES.of(people.of(me).role()));
     }
 
     /** What a rule would do to the plan at hand, saving nothing. */
+    @Needs(Right.RULES)
     @PostMapping("/tried")
     TriedView tried(@RequestBody PageRuleOnPlan asked, Principal me) {
         Check check = new Check();
@@ -128,6 +131,7 @@ class HousePageController {
                 : new TriedView(Optional.empty(), List.of(), check.problems());
     }
 
+    @Needs(Right.RULES)
     @PostMapping
     HousePagesView sign(@RequestBody PageRuleOnPlan asked, Principal me) {
         Check check = new Check();
@@ -149,6 +153,7 @@ class HousePageController {
     }
 
     /** Takes a rule back; plans that were started with it keep it. */
+    @Needs(Right.RULES)
     @PostMapping("/{id}/back")
     HousePagesView back(@PathVariable long id, Principal me) {
         PageRule rule = rules.all().stream()
@@ -173,6 +178,7 @@ class HousePageController {
     }
 
     /** Takes the rules of a file, all or none, signed by who sends it. The body is the file itself. */
+    @Needs(Right.RULES)
     @PostMapping("/file")
     HousePagesView take(InputStream body, Principal me) throws IOException {
         Check check = new Check();

@@ -9,6 +9,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import vanemend.app.access.Needs;
+import vanemend.app.access.Right;
 import vanemend.app.device.Device;
 import vanemend.app.web.Views.CatalogueView;
 import vanemend.app.web.Views.FamilyView;
@@ -46,6 +48,7 @@ class IdentifyController {
     /** A mark as typed, or the bench tests done so far. */
     record IdentifyDraft(String mark, List<SubstrateDraft.TestDraft> tests) {}
 
+    @Needs(Right.PLAN)
     @PostMapping("/identify")
     IdentifyView identify(@RequestBody IdentifyDraft draft) {
         if (draft.mark() != null && !draft.mark().isBlank()) {

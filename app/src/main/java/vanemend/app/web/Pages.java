@@ -23,17 +23,11 @@ class Pages {
         this.page = read();
     }
 
+    /** Every address that is no file and no part of the API opens the application, which knows its own screens. */
     @GetMapping({
         "/",
-        "/bench",
-        "/repairs",
-        "/repairs/**",
-        "/records",
-        "/audit",
-        "/people",
-        "/shelf",
-        "/rules",
-        "/devices"
+        "/{first:(?!api$|actuator$|assets$|v3$|error$)[^.]+}",
+        "/{first:(?!api$|actuator$|assets$|v3$|error$)[^.]+}/**"
     })
     ResponseEntity<String> page(HttpServletRequest request) {
         String nonce = String.valueOf(request.getAttribute(ContentPolicy.NONCE));

@@ -19,6 +19,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vanemend.app.access.Account;
+import vanemend.app.access.Needs;
+import vanemend.app.access.Right;
 import vanemend.app.bench.Bell;
 import vanemend.app.bench.PictureFile;
 import vanemend.app.bench.RepairWork;
@@ -61,6 +63,7 @@ class PictureController {
     }
 
     /** The body is the file itself, JPEG or PNG; {@code step} is the step of the run that it was taken at, if at one. */
+    @Needs(Right.WORK)
     @PostMapping("/repairs/{id}/pictures")
     List<Pictures.Picture> add(
             @PathVariable long id,
@@ -98,6 +101,7 @@ class PictureController {
                 .body(dots);
     }
 
+    @Needs(Right.PICTURE_AWAY)
     @PostMapping("/pictures/{id}/away")
     List<Pictures.Picture> away(@PathVariable long id, @RequestBody AwayDraft draft, Principal me) {
         long repair = pictures.repairOf(id).orElseThrow(() -> gone(id));
@@ -105,6 +109,9 @@ class PictureController {
         String why = check.text("reason", "The reason", draft.reason(), LONGEST_WHY);
         Refused.unlessClean("Picture", check);
         Account who = people.of(me);
+        if (!pictures.takenBy(id).equals(Optional.of(who.id()))) {
+            Right.PICTURE_AWAY_OTHERS.demand(who);
+        }
         pictures.away(id, why, who.id());
         steps.takenAway(repair, pictures.clientId(id), why, who);
         audit.did(who.id(), Audit.Act.PICTURE, "Picture " + id + " of repair " + repair + " taken away: " + why);

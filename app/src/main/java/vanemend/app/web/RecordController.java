@@ -14,12 +14,12 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import vanemend.app.access.Role;
+import vanemend.app.access.Needs;
+import vanemend.app.access.Right;
 import vanemend.app.bench.Records;
 import vanemend.app.bench.RepairWork;
 import vanemend.app.bench.Seal;
 import vanemend.app.export.RecordPdf;
-import vanemend.app.problem.Refused;
 import vanemend.app.store.Audit;
 import vanemend.app.store.Origins;
 import vanemend.app.store.Shop;
@@ -127,6 +127,7 @@ class RecordController {
                 MediaType.valueOf("text/csv"));
     }
 
+    @Needs(Right.WORK)
     @PostMapping("/repairs/{id}/readings.csv")
     ReadingsInView readIn(@PathVariable long id, @RequestBody String csv, Principal me) {
         return new ReadingsInView(work.readings(id, csv, people.of(me)));
@@ -135,6 +136,7 @@ class RecordController {
     /** How many readings of a file were new. */
     record ReadingsInView(int taken) {}
 
+    @Needs(Right.RECORD_IN)
     @PostMapping("/records")
     ReadInView read(@RequestBody String text, Principal me) {
         return new ReadInView(records.read(text, people.of(me), this::told));
@@ -156,11 +158,9 @@ class RecordController {
         }
     }
 
+    @Needs(Right.AUDIT)
     @GetMapping("/audit")
-    List<Audit.AuditLine> audit(Principal me) {
-        if (people.of(me).role() != Role.LEAD) {
-            throw new Refused(org.springframework.http.HttpStatus.FORBIDDEN, "Audit", "Only a lead reads the audit.");
-        }
+    List<Audit.AuditLine> audit() {
         return audit.newest();
     }
 

@@ -15,8 +15,11 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vanemend.app.access.Account;
+import vanemend.app.access.Needs;
+import vanemend.app.access.Right;
 import vanemend.app.access.Role;
 import vanemend.app.bench.RepairWork;
 import vanemend.app.problem.Refused;
@@ -57,6 +60,7 @@ class RepairController {
         return repairs.all().stream().map(r -> lines.of(r, today)).toList();
     }
 
+    @Needs(Right.PLAN)
     @PostMapping("/repairs")
     ResponseEntity<RepairView> add(@RequestBody NewRepairDraft fresh, Principal me) {
         if (fresh.clientId() == null) {
@@ -72,6 +76,7 @@ class RepairController {
         return answer(work.repair(id), people.of(me), HttpStatus.OK);
     }
 
+    @Needs(Right.PLAN)
     @PutMapping("/repairs/{id}")
     ResponseEntity<RepairView> change(
             @PathVariable long id,
@@ -82,9 +87,17 @@ class RepairController {
         return answer(work.change(id, Versions.of(ifMatch), draftOf(draft), who), who, HttpStatus.OK);
     }
 
+    @Needs(Right.DRAFT_AWAY)
+    @DeleteMapping("/repairs/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void throwAway(@PathVariable long id, Principal me) {
+        work.throwAway(id, people.of(me));
+    }
+
     /** A limit of care set aside; an empty reason takes it back. */
     record OverruleDraft(String ruleId, String reason) {}
 
+    @Needs(Right.OVERRULE)
     @PostMapping("/repairs/{id}/overrules")
     ResponseEntity<RepairView> overrule(
             @PathVariable long id,
@@ -99,6 +112,7 @@ class RepairController {
     record AnewDraft(String reason) {}
 
     /** Opens the draft of a run again, with what was found put into it. */
+    @Needs(Right.WORK)
     @PostMapping("/repairs/{id}/anew")
     ResponseEntity<RepairView> anew(@PathVariable long id, @RequestBody AnewDraft draft, Principal me) {
         Account who = people.of(me);
@@ -106,12 +120,14 @@ class RepairController {
     }
 
     /** Goes on by the plan that the run has. */
+    @Needs(Right.WORK)
     @DeleteMapping("/repairs/{id}/anew")
     ResponseEntity<RepairView> keepPlan(@PathVariable long id, Principal me) {
         Account who = people.of(me);
         return answer(work.keepPlan(id, who), who, HttpStatus.OK);
     }
 
+    @Needs(Right.PLAN)
     @PostMapping("/preview")
     PreviewView preview(@RequestBody RepairDraft draft, Principal me) {
         RepairWork.Worked w = work.sketch(draft, people.of(me));
@@ -119,6 +135,7 @@ class RepairController {
     }
 
     /** The stack of a draft with everything that speaks for and against it; what is computed while typing leaves that out. */
+    @Needs(Right.PLAN)
     @PostMapping("/preview/stack")
     StackView stack(@RequestBody RepairDraft draft, Principal me) {
         return new StackView(work.work(draft, people.of(me)).workup().map(Workup::stack));

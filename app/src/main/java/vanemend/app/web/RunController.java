@@ -5,6 +5,8 @@ import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpSession;
 import java.security.Principal;
 import java.util.List;
 import java.util.Optional;
@@ -22,6 +24,9 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import vanemend.app.access.Account;
+import vanemend.app.access.Freshness;
+import vanemend.app.access.Needs;
+import vanemend.app.access.Right;
 import vanemend.app.bench.Bell;
 import vanemend.app.bench.EventDraft;
 import vanemend.app.bench.Records;
@@ -43,8 +48,10 @@ class RunController {
     private final KeptBench kept;
     private final Bell bell;
     private final People people;
+    private final Freshness freshness;
 
-    RunController(RepairWork work, Records records, KeptBench kept, Bell bell, People people) {
+    RunController(RepairWork work, Records records, KeptBench kept, Bell bell, People people, Freshness freshness) {
+        this.freshness = freshness;
         this.work = work;
         this.records = records;
         this.kept = kept;
@@ -55,6 +62,7 @@ class RunController {
     /** Begins the work. */
     record StartDraft(UUID eventId) {}
 
+    @Needs(Right.WORK)
     @PostMapping("/repairs/{id}/start")
     RunView start(
             @PathVariable long id,
@@ -72,8 +80,10 @@ class RunController {
         return RunView.of(work.running(id));
     }
 
+    @Needs(Right.WORK)
     @PostMapping("/repairs/{id}/events")
-    TakenView take(@PathVariable long id, @RequestBody List<EventDraft> events, Principal me) {
+    TakenView take(
+            @PathVariable long id, @RequestBody List<EventDraft> events, Principal me, HttpServletRequest request) {
         if (events.size() > MOST_EVENTS) {
             throw new Refused(
                     HttpStatus.CONTENT_TOO_LARGE,
@@ -81,7 +91,7 @@ class RunController {
                     events.size() + " events at once; at most " + MOST_EVENTS + ".");
         }
         Account who = people.of(me);
-        RepairWork.Taken taken = work.take(id, events, who);
+        RepairWork.Taken taken = work.take(id, events, who, freshness.is(request.getSession(false)));
         return new TakenView(
                 RunView.of(taken.run()),
                 taken.refused().stream()
@@ -118,7 +128,7 @@ class RunController {
 
     @Hidden
     @GetMapping(path = "/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter stream() {
-        return bell.listen();
+    SseEmitter stream(HttpSession session) {
+        return bell.listen(session.getId());
     }
 }

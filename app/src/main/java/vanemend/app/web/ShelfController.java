@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -16,9 +17,13 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import vanemend.app.access.Account;
+import vanemend.app.access.Needs;
+import vanemend.app.access.Right;
 import vanemend.app.bench.Bell;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.Shelf;
@@ -76,9 +81,13 @@ class ShelfController {
     @GetMapping
     List<ShelfLine> all() {
         LocalDate today = LocalDate.ofInstant(clock.instant(), shop.zone());
-        return shelf.all().stream().map(i -> line(i, today)).toList();
+        Map<String, Integer> versions = shelf.versions();
+        return shelf.all().stream()
+                .map(i -> line(i, today, versions.getOrDefault(i.id(), 0)))
+                .toList();
     }
 
+    @Needs(Right.SHELF_LABEL)
     @PostMapping
     List<ShelfLine> add(@RequestBody ShelfItemDraft draft, Principal me) {
         ShelfItem item = checked(draft);
@@ -92,23 +101,56 @@ class ShelfController {
         return all();
     }
 
+    @Needs(Right.SHELF_LABEL)
     @PutMapping("/{id}")
-    List<ShelfLine> edit(@PathVariable String id, @RequestBody ShelfItemDraft draft, Principal me) {
-        known(id);
+    List<ShelfLine> edit(
+            @PathVariable String id,
+            @RequestHeader("If-Match") Optional<String> ifMatch,
+            @RequestBody ShelfItemDraft draft,
+            Principal me) {
+        Account who = people.of(me);
         ShelfItem item = checked(draft);
         if (!item.id().equals(id)) {
             throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, "Shelf", "The id of an item does not change.");
         }
-        keep(item, "EDIT", item.quantity(), "label figures typed", me);
+        int version = Versions.of(ifMatch);
+        once.executeWithoutResult(t -> {
+            shelf.lock(id);
+            ShelfItem was = known(id);
+            int now = shelf.versions().getOrDefault(id, 0);
+            if (now != version) {
+                throw new Refused(
+                        HttpStatus.PRECONDITION_FAILED,
+                        "Changed meanwhile",
+                        was.name()
+                                + " was changed or used meanwhile. What you typed stands here: look at it again, then keep it.",
+                        Map.of("version", now));
+            }
+            if (usedLonger(was, item)) {
+                Right.SHELF_EXPIRY.demand(who);
+            }
+            shop.edit(item, "EDIT", item.quantity(), "label figures typed", who.id());
+        });
+        bell.ring();
         return all();
     }
 
+    /** Whether {@code now} may be used on a day that {@code was} might not. */
+    private static boolean usedLonger(ShelfItem was, ShelfItem now) {
+        return was.expires().isPresent()
+                && now.expires().map(e -> e.isAfter(was.expires().get())).orElse(true);
+    }
+
+    @Needs(Right.SHELF_USE)
     @PostMapping("/{id}/acts")
     List<ShelfLine> act(@PathVariable String id, @RequestBody ActDraft draft, Principal me) {
-        String by = people.of(me).id();
+        Account who = people.of(me);
+        if (draft.act() == Act.DISCARD) {
+            Right.SHELF_DISCARD.demand(who);
+        }
         once.executeWithoutResult(t -> {
             shelf.lock(id);
-            act(known(id), draft, by);
+            act(known(id), draft, who.id());
         });
         bell.ring();
         return all();
@@ -155,17 +197,26 @@ class ShelfController {
     }
 
     /** Says line by line what would be taken, changed or refused; keeps nothing. */
+    @Needs(Right.SHELF_LABEL)
     @PostMapping("/file/preview")
     ImportView preview(@RequestBody FileDraft draft) {
         return view(ShelfFile.read(text(draft), shelf.all()), false);
     }
 
     /** Takes the lines that are good, all of them in one transaction, or nothing. */
+    @Needs(Right.SHELF_LABEL)
     @PostMapping("/file")
     ImportView take(@RequestBody FileDraft draft, Principal me) {
-        String by = people.of(me).id();
+        Account who = people.of(me);
+        String by = who.id();
         List<ShelfFile.Line> lines = once.execute(t -> {
-            List<ShelfFile.Line> read = ShelfFile.read(text(draft), shelf.all());
+            List<ShelfItem> before = shelf.all();
+            List<ShelfFile.Line> read = ShelfFile.read(text(draft), before);
+            if (read.stream()
+                    .flatMap(l -> l.item().stream())
+                    .anyMatch(i -> before.stream().anyMatch(b -> b.id().equals(i.id()) && usedLonger(b, i)))) {
+                Right.SHELF_EXPIRY.demand(who);
+            }
             for (ShelfFile.Line l : read) {
                 if (l.outcome() == ShelfFile.Outcome.TAKEN || l.outcome() == ShelfFile.Outcome.CHANGED) {
                     ShelfItem item = l.item().orElseThrow();
@@ -249,10 +300,11 @@ class ShelfController {
                 .orElse(i);
     }
 
-    private static ShelfLine line(ShelfItem i, LocalDate today) {
+    private static ShelfLine line(ShelfItem i, LocalDate today, int version) {
         MaterialClass c = i.materialClass();
         return new ShelfLine(
                 i,
+                version,
                 c.name(),
                 c.role(),
                 c.roles(),

@@ -10,7 +10,8 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import vanemend.app.access.Role;
+import vanemend.app.access.Needs;
+import vanemend.app.access.Right;
 import vanemend.app.bench.Bell;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.Shop;
@@ -55,16 +56,18 @@ class ShopController {
         return views.shop();
     }
 
+    @Needs(Right.AIR)
     @PutMapping("/shop/air")
-    ShopView air(@RequestBody AirDraft draft) {
+    ShopView air(@RequestBody AirDraft draft, Principal me) {
         Check check = new Check();
         Air air = draft.check(check);
         Refused.unlessClean("Shop air", check);
-        shop.air(air);
+        shop.air(air, people.of(me).id());
         bell.ring();
         return views.shop();
     }
 
+    @Needs(Right.RULES)
     @PutMapping("/shop/place")
     ShopView place(@RequestBody PlaceDraft draft, Principal me) {
         Check check = new Check();
@@ -76,6 +79,7 @@ class ShopController {
     }
 
     /** Lets the warm-ups that were measured on {@code build} count no more. */
+    @Needs(Right.RULES)
     @DeleteMapping("/shop/heat/{build}")
     ShopView forgetHeat(@PathVariable Lag.Build build, Principal me) {
         shop.dropWarmUps(build, people.of(me).id());
@@ -104,9 +108,10 @@ class ShopController {
                                         .filter(c -> c.question().equals(s.id()))
                                         .toList()))
                         .toList(),
-                people.of(me).role() == Role.LEAD);
+                Right.RULES.of(people.of(me).role()));
     }
 
+    @Needs(Right.RULES)
     @PutMapping("/house-rules/{question}")
     RulesView turn(@PathVariable String question, @RequestBody AnswerDraft draft, Principal me) {
         try {

@@ -244,6 +244,7 @@ final class Views {
      */
     record ShelfLine(
             ShelfItem item,
+            int version,
             String className,
             MaterialClass.Role role,
             List<MaterialClass.Role> roles,

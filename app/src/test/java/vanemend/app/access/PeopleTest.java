@@ -69,7 +69,7 @@ class PeopleTest {
         Caller open = TestServer.stranger();
         signIn(open, "wren.d", GOOD);
         String next = "guide-coat-black-9";
-        for (int left = Accounts.MOST_FAILURES - 1; left >= 1; left--) {
+        for (int left = Door.MOST_OF_A_NAME - 1; left >= 1; left--) {
             Caller.Answer a = ownPassword(open, "wrong-every-time", next);
             assertThat(a.status()).isEqualTo(422);
             assertThat(a.at("problems").findValuesAsString("field")).containsExactly("person.old");
@@ -77,9 +77,7 @@ class PeopleTest {
         }
         assertThat(ownPassword(open, "wrong-every-time", next).status()).isEqualTo(429);
         assertThat(ownPassword(open, GOOD, next).status()).isEqualTo(429);
-        TestServer.db()
-                .sql("DELETE FROM sign_in_failure WHERE typed_name = 'wren.d'")
-                .update();
+        TestServer.db().sql("DELETE FROM sign_in_try").update();
         assertThat(signIn(TestServer.stranger(), "wren.d", next).status()).isEqualTo(401);
         assertThat(signIn(TestServer.stranger(), "wren.d", GOOD).status()).isEqualTo(200);
     }
@@ -93,7 +91,7 @@ class PeopleTest {
         assertThat(a.status()).isEqualTo(422);
         assertThat(a.at("problems").findValuesAsString("field")).containsExactly("person.password", "person.old");
         assertThat(ownPassword(wren, "no-such-password", "long-enough-now").text("detail"))
-                .contains((Accounts.MOST_FAILURES - 1) + " tries");
+                .contains((Door.MOST_OF_A_NAME - 1) + " tries");
         assertThat(ownPassword(TestServer.stranger(), GOOD, "long-enough-now").status())
                 .isEqualTo(401);
     }
@@ -113,7 +111,13 @@ class PeopleTest {
         "../wren, Wren, TECHNICIAN, tack-cloth-blue-7, person.id",
         "wren2, ' ', TECHNICIAN, tack-cloth-blue-7, person.name",
         "wren2, Wren, , tack-cloth-blue-7, person.role",
-        "wren2, Wren, TECHNICIAN, short, person.password"
+        "wren2, Wren, TECHNICIAN, short, person.password",
+        "wren2, Wren, TECHNICIAN, eleven-of-u, person.password",
+        "wren2, Wren, TECHNICIAN, password1234, person.password",
+        "wren2, Wren, TECHNICIAN, qwertyuiop123, person.password",
+        "wren2, Wren, TECHNICIAN, iloveyou2009, person.password",
+        "wren2, Wren, TECHNICIAN, wrenwrenwren, person.password",
+        "wren2, Wren, TECHNICIAN, aaaaaaaaaaaaaa, person.password"
     })
     void whatIsWrongIsSaidAtItsField(String id, String name, String role, String password, String field) {
         Map<String, Object> draft = new java.util.HashMap<>(Map.of("id", id, "name", name, "password", password));
@@ -139,7 +143,7 @@ class PeopleTest {
         Caller wren = TestServer.stranger();
         signIn(wren, "wren.b", GOOD);
         assertThat(wren.get("/api/repairs").status()).isEqualTo(200);
-        for (int i = 0; i < Accounts.MOST_FAILURES; i++) {
+        for (int i = 0; i < Door.MOST_OF_A_NAME; i++) {
             signIn(TestServer.stranger(), "wren.b", "wrong-every-time");
         }
         assertThat(signIn(TestServer.stranger(), "wren.b", GOOD).status()).isEqualTo(429);

@@ -7,10 +7,12 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import java.sql.SQLException;
 import java.util.function.Supplier;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.UncategorizedSQLException;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
@@ -70,6 +72,15 @@ class ProblemsTest {
                 .thenThrow(new UncategorizedSQLException(
                         "add", "INSERT", new SQLException("Got error 168 from storage engine", "HY000", 1030)));
         assertThat(ask().getStatus()).isEqualTo(500);
+    }
+
+    @Test
+    @DisplayName("two that did the same at once: the later one is told that it is here already")
+    void somebodyWasQuicker() throws Exception {
+        when(store.get()).thenThrow(new DuplicateKeyException("INSERT INTO account"));
+        MockHttpServletResponse r = ask();
+        assertThat(r.getStatus()).isEqualTo(409);
+        assertThat(r.getContentAsString()).contains("Somebody was quicker").doesNotContain("INSERT");
     }
 
     @Test

@@ -24,9 +24,7 @@ class MigrationTest {
         Environment env = TestServer.bean(Environment.class);
         String url = env.getRequiredProperty("spring.datasource.url").replaceAll("/vanemend_test.*", "/" + database);
         return new DriverManagerDataSource(
-                url,
-                env.getRequiredProperty("spring.datasource.username"),
-                env.getRequiredProperty("spring.datasource.password"));
+                url, env.getRequiredProperty("spring.flyway.user"), env.getRequiredProperty("spring.flyway.password"));
     }
 
     private static Flyway flyway(String target) {

@@ -26,7 +26,7 @@ class DeviceApiTest {
     @AfterEach
     void nothingWrongIsLeftBehind() {
         for (String kind : List.of("SCALE", "SURFACE", "FILM")) {
-            tam.put("/api/devices/" + kind + "/fault", Map.of("fault", "NONE"));
+            TestServer.as("isla").put("/api/devices/" + kind + "/fault", Map.of("fault", "NONE"));
         }
         tam.delete("/api/devices/SURFACE/log");
     }
@@ -123,9 +123,9 @@ class DeviceApiTest {
         BlockingQueue<String> lines = new LinkedBlockingQueue<>();
         try (Caller.Stream stream = TestServer.as("priya").stream("/api/devices/stream", lines::add)) {
             heard(lines, "\"kind\":\"SURFACE\"");
-            tam.put("/api/devices/SURFACE/fault", Map.of("fault", "SILENT"));
+            TestServer.as("isla").put("/api/devices/SURFACE/fault", Map.of("fault", "SILENT"));
             heard(lines, "Does not answer: type the figure instead.");
-            tam.put("/api/devices/SURFACE/fault", Map.of("fault", "NONSENSE"));
+            TestServer.as("isla").put("/api/devices/SURFACE/fault", Map.of("fault", "NONSENSE"));
             heard(lines, "which cannot be");
         }
     }
@@ -162,7 +162,7 @@ class DeviceApiTest {
     @Test
     void aSilentDeviceLogsNothing() {
         String path = started("Nothing to log");
-        tam.put("/api/devices/SURFACE/fault", Map.of("fault", "SILENT"));
+        TestServer.as("isla").put("/api/devices/SURFACE/fault", Map.of("fault", "SILENT"));
         long id = Long.parseLong(path.substring(path.lastIndexOf('/') + 1));
         tam.put("/api/devices/SURFACE/log", Map.of("repair", id));
         assertThat(tam.get(path + "/run").at("state.readings")).isEmpty();

@@ -2,8 +2,11 @@ package vanemend.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import vanemend.app.Caller;
 import vanemend.app.TestServer;
@@ -14,7 +17,17 @@ class PagesTest {
     @Test
     void everyScreensAddressGivesTheOnePageAndIsNeverKept() {
         for (String path : new String[] {
-            "/", "/bench", "/repairs", "/repairs/7/steps", "/records", "/audit", "/shelf", "/rules", "/devices"
+            "/",
+            "/bench",
+            "/repairs",
+            "/repairs/7/steps",
+            "/records",
+            "/audit",
+            "/shelf",
+            "/rules",
+            "/devices",
+            "/no-such-place",
+            "/no/such/place"
         }) {
             Caller.Answer a = stranger.get(path);
             assertThat(a.status()).as(path).isEqualTo(200);
@@ -48,6 +61,33 @@ class PagesTest {
         }
         assertThat(count).isGreaterThanOrEqualTo(3);
         assertThat(stranger.get("/").text("text")).doesNotContain("https://").doesNotContain("__NONCE__");
+    }
+
+    @Test
+    @DisplayName(
+            "whatever is refused, and wherever, is a problem that says so: at the door, at the firewall, by the server itself")
+    void everyRefusalIsAProblem() throws IOException {
+        Caller tam = TestServer.as("tam");
+        Caller.Answer door = stranger.get("/api/repairs");
+        Caller.Answer forged = tam.forged("/api/preview", Map.of());
+        Caller.Answer unknown = tam.get("/api/nothing");
+        Caller.Answer firewall = stranger.get("/api/repairs;x=1");
+        Caller.Answer method = tam.delete("/api/bench");
+        Caller.Answer type = tam.file("/api/preview", "multipart/form-data; boundary=x", new byte[] {1, 2, 3});
+        int[] status = {401, 403, 404, 400, 405, 415};
+        Caller.Answer[] all = {door, forged, unknown, firewall, method, type};
+        for (int i = 0; i < all.length; i++) {
+            assertThat(all[i].status()).as("answer " + i).isEqualTo(status[i]);
+            assertThat(all[i].headers().firstValue("Content-Type").orElse(""))
+                    .as("answer " + i)
+                    .startsWith("application/problem+json");
+            assertThat(all[i].text("detail")).as("answer " + i).isNotBlank();
+        }
+        String raw = stranger.onTheWire("GET /api/{bad} HTTP/1.1\r\nHost: x\r\nConnection: close\r\n\r\n");
+        assertThat(raw)
+                .startsWith("HTTP/1.1 400")
+                .contains("application/problem+json", "\"status\":400")
+                .doesNotContainIgnoringCase("tomcat");
     }
 
     @Test

@@ -1,6 +1,7 @@
 package vanemend.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -266,7 +267,13 @@ class RecordApiTest {
         assertThat(holds.at("/digest").asString()).matches("[0-9a-f]{64}");
         assertThat(holds.at("/holds").asBoolean()).isTrue();
 
-        JdbcClient db = TestServer.bean(JdbcClient.class);
+        JdbcClient db = TestServer.owner();
+        assertThatThrownBy(() -> TestServer.db()
+                        .sql("DROP TRIGGER bench_event_never_changed")
+                        .update())
+                .as("the application's own account")
+                .rootCause()
+                .hasMessageContaining("denied");
         String trigger = "CREATE TRIGGER bench_event_never_changed BEFORE UPDATE ON bench_event FOR EACH ROW"
                 + " SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'bench events are never changed'";
         String change = "UPDATE bench_event SET text = ? WHERE id = ?";

@@ -223,4 +223,27 @@ class RepairApiTest {
         assertThat(rules.at("limits").size()).isGreaterThan(15);
         assertThat(rules.at("mayTurn").asBoolean()).isFalse();
     }
+
+    @Test
+    @DisplayName("a draft is thrown away by who added it or a lead, never once the work has begun")
+    void thrownAway() {
+        Caller tam = TestServer.as("tam");
+        Caller priya = TestServer.as("priya");
+        Caller isla = TestServer.as("isla");
+        String mine = tam.post(
+                        "/api/repairs", Map.of("clientId", UUID.randomUUID(), "draft", Drafts.door("Away with it")))
+                .text("id");
+        assertThat(priya.delete("/api/repairs/" + mine).status()).isEqualTo(403);
+        assertThat(tam.delete("/api/repairs/" + mine).status()).isEqualTo(204);
+        assertThat(tam.get("/api/repairs/" + mine).status()).isEqualTo(404);
+        assertThat(tam.delete("/api/repairs/" + mine).status()).isEqualTo(404);
+        assertThat(tam.get("/api/repairs").body().toString()).doesNotContain("Away with it");
+        assertThat(isla.get("/api/audit").body().toString()).contains("Thrown away: repair " + mine);
+        String begun = tam.post(
+                        "/api/repairs", Map.of("clientId", UUID.randomUUID(), "draft", Drafts.door("Begun and kept")))
+                .text("id");
+        tam.post("/api/repairs/" + begun + "/start", 1, Map.of("eventId", UUID.randomUUID()));
+        assertThat(isla.delete("/api/repairs/" + begun).status()).isEqualTo(409);
+        assertThat(tam.get("/api/repairs/" + begun).status()).isEqualTo(200);
+    }
 }

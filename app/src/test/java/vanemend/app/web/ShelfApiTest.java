@@ -77,6 +77,60 @@ class ShelfApiTest {
     }
 
     @Test
+    @DisplayName(
+            "an edit stands on the version that was read: one crossed by the bench or a colleague is refused and loses nothing of theirs")
+    void editsCarryAVersion() {
+        Map<String, Object> tin = tin("crossed");
+        int version =
+                line(tam.post("/api/shelf", tin), "crossed").get("version").asInt();
+        tam.post("/api/shelf/crossed/acts", Map.of("act", "USE", "quantity", 100));
+        tin.put("lot", "T-2");
+        Caller.Answer crossed = tam.put("/api/shelf/crossed", version, tin);
+        assertThat(crossed.status()).isEqualTo(412);
+        assertThat(crossed.text("detail")).contains("Test tin was changed or used meanwhile");
+        JsonNode now = line(tam.get("/api/shelf"), "crossed");
+        assertThat(now.at("/item/quantity").asDouble()).isEqualTo(700);
+        assertThat(now.at("/item/lot").asString()).isEqualTo("T-1");
+        assertThat(tam.put("/api/shelf/crossed", tin).status())
+                .as("no version at all")
+                .isBetween(400, 428);
+        tin.put("quantity", 700);
+        Caller.Answer kept = tam.put("/api/shelf/crossed", now.get("version").asInt(), tin);
+        assertThat(line(kept, "crossed").at("/item/lot").asString()).isEqualTo("T-2");
+        assertThat(line(kept, "crossed").get("version").asInt())
+                .isGreaterThan(now.get("version").asInt());
+    }
+
+    @Test
+    @DisplayName(
+            "a date of expiry is moved later by a lead alone, by hand and by file; sooner is stricter and anybody's")
+    void expiryMovesLaterByALead() {
+        Map<String, Object> tin = tin("dated");
+        tin.put("expires", "2031-05-01");
+        int version = line(tam.post("/api/shelf", tin), "dated").get("version").asInt();
+        tin.put("expires", "2031-06-01");
+        assertThat(tam.put("/api/shelf/dated", version, tin).status()).isEqualTo(403);
+        tin.remove("expires");
+        assertThat(tam.put("/api/shelf/dated", version, tin).status())
+                .as("no date at all")
+                .isEqualTo(403);
+        String csv = "id,classId,name,lot,expires,quantity,unit,workMin,sand,packQuantity\n"
+                + "dated,body-filler,Test tin,T-1,2032-01-01,800,g,5,18@21,1000\n";
+        assertThat(tam.post("/api/shelf/file", Map.of("text", csv)).status()).isEqualTo(403);
+        tin.put("expires", "2031-04-01");
+        Caller.Answer sooner = tam.put("/api/shelf/dated", version, tin);
+        assertThat(sooner.status()).isEqualTo(200);
+        tin.put("expires", "2031-06-01");
+        assertThat(TestServer.as("isla")
+                        .put(
+                                "/api/shelf/dated",
+                                line(sooner, "dated").get("version").asInt(),
+                                tin)
+                        .status())
+                .isEqualTo(200);
+    }
+
+    @Test
     void badItemsAreRefusedFieldByField() {
         Map<String, Object> bad = tin("bad one");
         bad.put("classId", "moon-dust");

@@ -1,0 +1,64 @@
+import { dehydrate, type DehydratedState, hydrate, type Query, type QueryClient } from "@tanstack/react-query";
+import { createStore, del, get, set } from "idb-keyval";
+
+/** What a page needs to open with no server: who it is, the bench, the runs under way and the words they are said in. */
+const NEEDED = new Set(["session", "bench", "run", "catalogue", "rules", "repairs"]);
+const KEY = "answers";
+const OLDEST_MS = 24 * 3_600_000;
+const BREATH_MS = 1_000;
+
+interface Kept {
+  at: number;
+  state: DehydratedState;
+}
+
+const needed = (q: Query) => NEEDED.has(String(q.queryKey[0])) && q.state.data !== undefined;
+
+/**
+ * The server's newest answers in the browser's own store: a page that opens while the server is away shows them, and what was done since lies in
+ * the outbox. They are those of whoever is signed in, and go when they sign out.
+ */
+export class KeptAnswers {
+  private readonly store;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private stopped = false;
+
+  constructor(
+    private readonly client: QueryClient,
+    name = "vanemend-answers",
+  ) {
+    this.store = createStore(name, "kept");
+  }
+
+  /** Puts back what an earlier page kept, if it is not too old; all of it is asked for anew where the server is there. */
+  async restore(): Promise<void> {
+    const kept = await get<Kept>(KEY, this.store).catch(() => undefined);
+    if (!kept || Date.now() - kept.at > OLDEST_MS) return;
+    hydrate(this.client, kept.state);
+    void this.client.invalidateQueries({ predicate: needed });
+  }
+
+  /** Keeps what comes in from now on. */
+  follow(): () => void {
+    return this.client.getQueryCache().subscribe((e) => {
+      if (this.stopped || this.timer !== undefined || !needed(e.query)) return;
+      this.timer = setTimeout(() => {
+        this.timer = undefined;
+        if (!this.stopped) void this.keep();
+      }, BREATH_MS);
+    });
+  }
+
+  /** Keeps what there is now. */
+  keep(): Promise<void> {
+    const state = dehydrate(this.client, { shouldDehydrateQuery: needed, shouldDehydrateMutation: () => false });
+    return set(KEY, { at: Date.now(), state } satisfies Kept, this.store);
+  }
+
+  /** Forgets everything: somebody signed out. */
+  async forget(): Promise<void> {
+    this.stopped = true;
+    clearTimeout(this.timer);
+    await del(KEY, this.store);
+  }
+}
