@@ -112,7 +112,7 @@ function SealKey() {
   const key = useTold({ queryKey: ["record-key"], queryFn: () => ask<Api["KeyView"]>("/api/records/key") }).data;
   if (!key) return null;
   return (
-    <p className="firm-t flex min-h-14 shrink-0 flex-wrap items-center gap-x-4 px-4">
+    <p className="firm-t flex min-h-18 shrink-0 flex-wrap items-center gap-x-4 px-4">
       <span className="lab">
         Records written out here are sealed by <Digits of={key.fingerprint} />
       </span>

@@ -24,7 +24,7 @@ export function SheetDialog({
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       {trigger && <Dialog.Trigger asChild>{trigger}</Dialog.Trigger>}
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-[#14201d]/60" />
+        <Dialog.Overlay className="fixed inset-0 z-50 bg-[#14201d]/60" />
         <Dialog.Content
           className={`firm bg-sheet fixed top-1/2 left-1/2 z-50 max-h-[92vh] -translate-x-1/2 -translate-y-1/2 overflow-auto ${wide ? "w-[min(860px,96vw)]" : "w-[min(520px,96vw)]"}`}
           {...(told ? {} : { "aria-describedby": undefined })}

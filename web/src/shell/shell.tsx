@@ -49,7 +49,7 @@ function Wall() {
           <BenchPlace />
         </main>
       </div>
-      <footer className="firm-t bg-ground flex h-14 shrink-0 items-center justify-between px-4">
+      <footer className="firm-t bg-ground flex min-h-18 shrink-0 items-center justify-between px-4">
         <span className="lab">This screen shows the bench. Sign in at your own to work.</span>
         <SignOut trigger={<button className="btn">Sign out</button>} />
       </footer>

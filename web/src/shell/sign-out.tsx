@@ -27,6 +27,7 @@ export function SignOut({ trigger }: { trigger: ReactNode }) {
     queryClient.clear();
     window.location.assign("/");
   };
+  const one = acts + drafts === 1;
   const waits = [many(acts, "act at the bench", "acts at the bench"), many(drafts, "changed draft", "changed drafts")]
     .filter(Boolean)
     .join(" and ");
@@ -45,8 +46,11 @@ export function SignOut({ trigger }: { trigger: ReactNode }) {
     >
       {waits && (
         <p>
-          <b>{waits} of yours wait here</b> and are not with the server yet. They stay on this screen under your name,
-          and go when you sign in here again; nobody else can send them.
+          <b>
+            {waits} of yours {one ? "waits" : "wait"} here
+          </b>{" "}
+          and {one ? "is" : "are"} not with the server yet. What waits stays on this screen under your name, and goes
+          when you sign in here again; nobody else can send it.
         </p>
       )}
       {refused && (

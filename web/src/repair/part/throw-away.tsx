@@ -44,10 +44,10 @@ export function ThrowAway({ id, name }: { id: number; name: string }) {
           </p>
         )}
         <div className="grid grid-cols-2 gap-2">
-          <button type="button" className="btn" onClick={() => setOpen(false)}>
+          <button type="button" className="btn go" onClick={() => setOpen(false)}>
             Keep it
           </button>
-          <button type="button" className="btn go" onClick={() => void away()}>
+          <button type="button" className="btn" onClick={() => void away()}>
             Throw it away
           </button>
         </div>

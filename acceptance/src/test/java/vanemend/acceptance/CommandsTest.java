@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -20,8 +21,28 @@ class CommandsTest {
         String run = dir.resolve("a run folder with spaces").toString();
         try {
             String first = Depot.vanemend("database", "up", run);
-            assertThat(first).matches("\\d+ vanemend [0-9a-f]{24}");
+            assertThat(first).matches("\\d+ vanemend [0-9a-f]{24} vanemend_owner [0-9a-f]{24}");
             assertThat(Depot.vanemend("database", "up", run)).isEqualTo(first);
+            assertThat(Files.getPosixFilePermissions(Path.of(run)))
+                    .as("the folder is its owner's alone")
+                    .isEqualTo(PosixFilePermissions.fromString("rwx------"));
+            String[] words = first.split(" ");
+            assertThatThrownBy(() -> Depot.command(
+                            "mariadb", "--no-defaults", "-h127.0.0.1", "-P" + words[0], "-uroot", "-e", "SELECT 1"))
+                    .as("nobody with every right comes in over the network")
+                    .hasMessageContaining("denied");
+            assertThatThrownBy(() -> Depot.command(
+                            "mariadb",
+                            "--no-defaults",
+                            "-h127.0.0.1",
+                            "-P" + words[0],
+                            "-u" + words[1],
+                            "-p" + words[2],
+                            "vanemend",
+                            "-e",
+                            "CREATE TABLE x (y INT)"))
+                    .as("who works with what is kept does not change how it is kept")
+                    .hasMessageContaining("denied");
         } finally {
             Depot.vanemend("database", "down", run);
         }
@@ -83,7 +104,7 @@ class CommandsTest {
     @Test
     void theReadmeNamesTheCommandsThereAre() throws IOException {
         String readme = Files.readString(Path.of("..", "README.md"));
-        for (String command : new String[] {"demo", "start", "test", "stop", "bench", "backup", "restore"}) {
+        for (String command : new String[] {"demo", "start", "test", "stop", "bench", "backup", "restore", "verify"}) {
             assertThat(readme).contains("./vanemend " + command);
             assertThat(Depot.vanemend("help")).contains("./vanemend " + command);
         }

@@ -21,7 +21,7 @@ public final class Caller {
     private static final JsonMapper JSON = new JsonMapper();
 
     /** What came back. */
-    public record Answer(int status, JsonNode body, HttpHeaders headers) {
+    public record Answer(int status, JsonNode body, HttpHeaders headers, String asked) {
         /** Text at a path such as {@code state.current}; empty when absent. */
         public String text(String path) {
             JsonNode at = at(path);
@@ -148,6 +148,15 @@ public final class Caller {
         return own::shutdownNow;
     }
 
+    /** Comes in with the sign-in of {@code other}, as a browser does behind a proxy that changes servers. */
+    public Caller with(Caller other) {
+        other.cookies
+                .getCookieStore()
+                .getCookies()
+                .forEach(c -> cookies.getCookieStore().add(URI.create(base), c));
+        return this;
+    }
+
     /** A cookie by name. */
     public Optional<HttpCookie> cookie(String name) {
         return cookies.getCookieStore().getCookies().stream()
@@ -177,7 +186,11 @@ public final class Caller {
             HttpResponse<String> r = http.send(b.build(), HttpResponse.BodyHandlers.ofString());
             boolean json = r.headers().firstValue("Content-Type").orElse("").contains("json");
             JsonNode body = json ? JSON.readTree(r.body()) : JSON.valueToTree(Map.of("text", r.body()));
-            return new Answer(r.statusCode(), body, r.headers());
+            return new Answer(
+                    r.statusCode(),
+                    body,
+                    r.headers(),
+                    r.request().method() + " " + r.request().uri().getPath());
         } catch (IOException e) {
             throw new java.io.UncheckedIOException(e);
         } catch (InterruptedException e) {

@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -37,11 +38,17 @@ public final class TestServer {
     private final String url;
 
     private TestServer(String name, boolean demo) {
+        this(name, demo, true);
+    }
+
+    private TestServer(String name, boolean demo, boolean fresh) {
         Path dir = ROOT.resolve("app/target/test-bench");
         String[] words = database("up", dir).split(" ");
         Runtime.getRuntime().addShutdownHook(new Thread(() -> database("down", dir)));
         Map<String, Object> settings = settings(words, name, demo);
-        wipe(words, name);
+        if (fresh) {
+            wipe(words, name);
+        }
         SpringApplication spring = new SpringApplication(VaneMend.class);
         spring.setDefaultProperties(settings);
         this.app = spring.run(settings.entrySet().stream()
@@ -143,6 +150,26 @@ public final class TestServer {
         TestServer other = new TestServer("vanemend_elsewhere", false);
         try {
             visit.accept(as(new Caller(other.url), "lead"));
+        } finally {
+            other.app.close();
+        }
+    }
+
+    /** A second server on the same database, that ends with {@code visit}; it is handed how to come in at it. */
+    public static void besides(Consumer<Supplier<Caller>> visit) {
+        TestServer other = new TestServer("vanemend_test", true, false);
+        try {
+            visit.accept(() -> new Caller(other.url));
+        } finally {
+            other.app.close();
+        }
+    }
+
+    /** The lead of another depot, on a database of its own, that ends with {@code visit}. */
+    public static void demoElsewhere(Consumer<Caller> visit) {
+        TestServer other = new TestServer("vanemend_elsewhere", true);
+        try {
+            visit.accept(as(new Caller(other.url), "isla"));
         } finally {
             other.app.close();
         }

@@ -44,7 +44,10 @@ class AccessRules {
         return http.csrf(c -> c.spa())
                 .securityContext(c -> c.securityContextRepository(contexts))
                 .headers(h -> h.referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
-                        .frameOptions(f -> f.deny()))
+                        .frameOptions(f -> f.deny())
+                        // A machine's own name and bare addresses are shared with other programs there.
+                        .httpStrictTransportSecurity(s -> s.requestMatcher(
+                                r -> r.isSecure() && r.getServerName().matches(".*[a-z].*\\..*"))))
                 .authorizeHttpRequests(a -> a.requestMatchers("/api/session")
                         .permitAll()
                         .requestMatchers("/api/**")

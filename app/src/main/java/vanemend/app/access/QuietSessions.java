@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcOperations;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.scheduling.config.ScheduledTaskRegistrar;
@@ -18,6 +19,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
+import vanemend.app.store.Changes;
 
 /**
  * Sessions that are read every few seconds and note their last use once a minute, instead of at every request. A technician who
@@ -35,6 +37,7 @@ public class QuietSessions implements SessionRepository<QuietSessions.Quiet> {
     private static final Duration READ_EVERY = Duration.ofSeconds(5);
     private final Map<String, Read> read = new ConcurrentHashMap<>();
     private final Clock clock;
+    private final Changes others;
     private final Duration most;
     private final JdbcIndexedSessionRepository table;
     private final SessionRepository<Session> kept;
@@ -44,8 +47,10 @@ public class QuietSessions implements SessionRepository<QuietSessions.Quiet> {
             JdbcOperations jdbc,
             PlatformTransactionManager transactions,
             Clock clock,
+            Changes others,
             @Value("${spring.session.timeout}") Duration timeout,
             @Value("${vanemend.session.most}") Duration most) {
+        this.others = others;
         this.most = most;
         TransactionTemplate own = new TransactionTemplate(transactions);
         own.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
@@ -123,6 +128,15 @@ public class QuietSessions implements SessionRepository<QuietSessions.Quiet> {
     public void deleteById(String id) {
         read.remove(id);
         kept.deleteById(id);
+        others.tell(Changes.What.SESSION);
+    }
+
+    /** Somebody's sign-in ended at another server. */
+    @EventListener
+    void heard(Changes.Heard h) {
+        if (h.what() == Changes.What.SESSION) {
+            read.clear();
+        }
     }
 
     /** Ends every session of {@code account}. */

@@ -6,12 +6,14 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
+import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import vanemend.app.access.QuietSessions;
+import vanemend.app.store.Changes;
 
 /**
  * Rings at every screen that listens when something on the bench changed; the screen then asks for what it shows. The first change rings
@@ -35,8 +37,22 @@ public class Bell {
     private long changes;
     private long rungAt = System.nanoTime();
 
-    Bell(QuietSessions sessions) {
+    private final Changes others;
+
+    Bell(QuietSessions sessions, Changes others) {
         this.sessions = sessions;
+        this.others = others;
+    }
+
+    /** Another server changed something: its screens were rung there, those of this one are rung here. */
+    @EventListener
+    synchronized void heard(Changes.Heard h) {
+        if (h.repair().isPresent()) {
+            repairs.add(h.repair().get());
+        } else {
+            everything = true;
+        }
+        changed();
     }
 
     /** A new listener. */
@@ -45,23 +61,35 @@ public class Bell {
     }
 
     /** Something changed that may concern any screen. Returns at once. */
-    public synchronized void ring() {
+    public void ring() {
+        others.tell(Changes.What.SCREEN);
+        rung();
+    }
+
+    private synchronized void rung() {
         everything = true;
         changed();
     }
 
     /** Something changed in one repair. Returns at once. */
-    public synchronized void ring(long repair) {
+    public void ring(long repair) {
+        others.tell(repair);
+        rung(repair);
+    }
+
+    private synchronized void rung(long repair) {
         repairs.add(repair);
         changed();
     }
 
     /** Rings once what changed is really kept. */
     public void ringAfterCommit(long repair) {
+        // With the change itself: nothing is written any more once it is kept.
+        others.tell(repair);
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
-                ring(repair);
+                rung(repair);
             }
         });
     }

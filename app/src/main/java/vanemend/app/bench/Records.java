@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.LongConsumer;
 import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -146,17 +147,30 @@ public class Records {
                         "An event of this record stands in another repair here: it was changed since it was written out.");
             }
         }
+        long id;
+        try {
+            id = kept(file, who);
+        } catch (DataIntegrityViolationException e) {
+            throw new Refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "Record",
+                    "This file is damaged: something in it is longer or other than a record has. Nothing of it was kept.");
+        }
+        origins.keep(id, from);
+        tried(id, trial);
+        audit.did(
+                who.id(), Audit.Act.RECORD, "Read in: " + file.frozen().workup().name());
+        bell.ringAfterCommit(id);
+        return id;
+    }
+
+    private long kept(RecordFile file, Account who) {
         long id = repairs.add(file.repair(), file.frozen().draft(), who.id());
         repairs.freeze(id, file.frozen(), who.id());
         for (int i = 0; i < file.anew().size(); i++) {
             repairs.freezeAnew(id, i + 2, file.anew().get(i), who.id());
         }
         file.events().forEach(e -> events.addFromElsewhere(id, e, who.id()));
-        origins.keep(id, from);
-        tried(id, trial);
-        audit.did(
-                who.id(), Audit.Act.RECORD, "Read in: " + file.frozen().workup().name());
-        bell.ringAfterCommit(id);
         return id;
     }
 

@@ -19,6 +19,7 @@ import vanemend.app.bench.EventDraft;
 import vanemend.app.bench.RepairWork;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.DeviceLogs;
+import vanemend.app.store.Leases;
 import vanemend.core.run.BenchEvent;
 import vanemend.core.trade.Quantity;
 
@@ -42,10 +43,12 @@ public class Logging {
     private final DeviceLogs logs;
     private final RepairWork work;
     private final Accounts accounts;
+    private final Leases leases;
     private final Clock clock;
     private final Map<Device.Kind, Taken> last = new EnumMap<>(Device.Kind.class);
 
-    Logging(Devices devices, DeviceLogs logs, RepairWork work, Accounts accounts, Clock clock) {
+    Logging(Devices devices, DeviceLogs logs, RepairWork work, Accounts accounts, Leases leases, Clock clock) {
+        this.leases = leases;
         this.devices = devices;
         this.logs = logs;
         this.work = work;
@@ -89,7 +92,12 @@ public class Logging {
     @Scheduled(fixedRate = LOOK_MS)
     synchronized void look() {
         try {
-            for (DeviceLogs.Log l : logs.all()) {
+            List<DeviceLogs.Log> all = logs.all();
+            // Of several servers one logs; a turn outlasts two looks.
+            if (all.isEmpty() || !leases.mine("logging", Duration.ofMillis(3 * LOOK_MS))) {
+                return;
+            }
+            for (DeviceLogs.Log l : all) {
                 look(Device.Kind.valueOf(l.kind()), l);
             }
         } catch (RuntimeException e) {

@@ -24,6 +24,7 @@ import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.InvalidNullException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import vanemend.app.store.Trouble;
 
@@ -119,6 +120,11 @@ class Problems extends ResponseEntityExceptionHandler {
                 p.setProperty("given", u.getPropertyName());
                 p.setProperty("expected", "one of " + known);
                 p.setDetail("“" + u.getPropertyName() + "” is no field here: expected one of " + known + ".");
+            }
+            if (j instanceof InvalidNullException) {
+                p.setProperty("given", "null");
+                p.setProperty("expected", "something in every place of the list");
+                p.setDetail("A place in the list " + field + " is empty (null): leave it out.");
             }
             if (j instanceof InvalidFormatException f) {
                 String expected = f.getTargetType().isEnum()

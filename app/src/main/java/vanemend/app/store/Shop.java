@@ -8,8 +8,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -44,8 +46,12 @@ public class Shop {
     private final Audit audit;
     private final PageRules pages;
     private final WarmUps warmUps;
+    private final Changes others;
     private final Clock clock;
     private final ZoneId zone;
+    /** Goes up with every change: what was read before one is not kept after it. */
+    private final AtomicLong changes = new AtomicLong();
+
     private final Conditions.Place installed;
 
     Shop(
@@ -54,6 +60,7 @@ public class Shop {
             Audit audit,
             PageRules pages,
             WarmUps warmUps,
+            Changes others,
             Clock clock,
             @Value("${vanemend.zone}") String zone,
             @Value("${vanemend.latitude}") double latitude,
@@ -63,6 +70,7 @@ public class Shop {
         this.audit = audit;
         this.pages = pages;
         this.warmUps = warmUps;
+        this.others = others;
         this.clock = clock;
         this.zone = ZoneId.of(zone);
         this.installed = new Conditions.Place(latitude, longitude);
@@ -249,14 +257,28 @@ public class Shop {
         });
     }
 
+    /** Another server changed what plans are made under. */
+    @EventListener
+    void heard(Changes.Heard h) {
+        if (h.what() == Changes.What.SHOP) {
+            forget();
+        }
+    }
+
     /** Lets go of what was read: now for this transaction, and once more when it is kept, for what was read meanwhile. */
-    private void changed() {
+    private void forget() {
+        changes.incrementAndGet();
         today.set(null);
+    }
+
+    private void changed() {
+        others.tell(Changes.What.SHOP);
+        forget();
         if (TransactionSynchronizationManager.isSynchronizationActive()) {
             TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
                 @Override
                 public void afterCommit() {
-                    today.set(null);
+                    forget();
                 }
             });
         }
@@ -281,6 +303,7 @@ public class Shop {
     public Conditions conditions(boolean apprentice) {
         Today now = today.get();
         if (now == null) {
+            long before = changes.get();
             now = new Today(
                     air(),
                     new House(schools(), new HousePages(pages.inForce())),
@@ -288,6 +311,9 @@ public class Shop {
                     place(),
                     warmUps.measured());
             today.set(now);
+            if (changes.get() != before) {
+                today.compareAndSet(now, null);
+            }
         }
         return new Conditions(
                 now.air(),

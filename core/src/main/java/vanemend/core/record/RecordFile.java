@@ -70,6 +70,14 @@ public record RecordFile(
                         "",
                         "when and by whom it was made, and its draft",
                         "Plan " + (i + 1) + " of the record lacks when it was made, by whom, or what it was made of.");
+            } else if (plan != null) {
+                int which = i + 1;
+                Whole.missing(plan.workup(), at + ".workup")
+                        .ifPresent(hole -> check.refuse(
+                                hole,
+                                null,
+                                "what a plan is made of",
+                                "Plan " + which + " of the record has a hole: " + hole + " is missing."));
             }
         }
         if (events.isEmpty() || events.getFirst().kind() != BenchEvent.Kind.START) {

@@ -1,0 +1,57 @@
+package vanemend.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+@DisplayName("with no server: the page opens all the same, the run with it, and what is done then is kept")
+@ExtendWith(Depot.Leave.class)
+class OfflineTest {
+    /** Longest time until a technician in mid-step is told that the server is away, ms. */
+    private static final int TOLD_MS = 3_000;
+
+    @Test
+    @SuppressWarnings("unchecked")
+    void aTabOpenedWhileTheServerIsAwayGoesOnWithTheRun() {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        Page page = tam.page();
+        tam.newRepair("Server gone, tab gone", "2.8");
+        tam.begin();
+        tam.workTo("straighten");
+        tam.sent();
+        page.evaluate("() => navigator.serviceWorker.ready.then(() => true)");
+        // What the page keeps follows what is shown by a breath.
+        page.waitForFunction(
+                "id => new Promise(r => { const o = indexedDB.open('vanemend-answers'); o.onsuccess = () => {"
+                        + " const g = o.result.transaction('kept').objectStore('kept').get('answers');"
+                        + " g.onsuccess = () => r(JSON.stringify(g.result ?? '').includes('straighten')); }; })",
+                tam.number());
+        Depot.kill();
+        assertThat(page.getByText("Server not reached"))
+                .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
+                        .setTimeout(TOLD_MS));
+        Page again = page.context().newPage();
+        page.close();
+        again.navigate(Depot.url() + "/repairs/" + tam.number() + "/run");
+        assertThat(again.locator("[data-step='straighten']")).isVisible();
+        again.keyboard().press("PageDown");
+        assertThat(again.locator("[data-step='depth']")).isVisible();
+        assertThat(again.getByText("1 kept here")).isVisible();
+        again.reload();
+        assertThat(again.locator("[data-step='depth']")).isVisible();
+        Depot.restart();
+        assertThat(again.locator("[data-outbox='empty']")).isVisible();
+        Map<String, Object> run = (Map<String, Object>)
+                again.evaluate("id => fetch('/api/repairs/' + id + '/run').then(r => r.json())", tam.number());
+        List<Map<String, Object>> steps =
+                (List<Map<String, Object>>) ((Map<String, Object>) run.get("state")).get("steps");
+        assertThat(steps.stream().filter(s -> s.containsKey("doneAt")).map(s -> s.get("id")))
+                .containsExactly("wash", "straighten");
+    }
+}
