@@ -17,7 +17,7 @@ class CommandsTest {
     Path dir;
 
     @Test
-    void theDatabaseStartsTwiceOnTheSameDataAndStops() {
+    void theDatabaseStartsTwiceOnTheSameDataAndStops() throws IOException {
         String run = dir.resolve("a run folder with spaces").toString();
         try {
             String first = Depot.vanemend("database", "up", run);

@@ -243,7 +243,7 @@ public final class Depot {
     /** A connection of somebody else's to the same database. */
     static Connection database() throws SQLException {
         return DriverManager.getConnection(
-                "jdbc:mariadb://127.0.0.1:" + ONE.database[0] + "/vanemend_depot", ONE.database[1], ONE.database[2]);
+                "jdbc:mariadb://127.0.0.1:" + ONE.database[0] + "/vanemend_depot", ONE.database[3], ONE.database[4]);
     }
 
     /** Where {@code station} of the first repair called {@code name} is found; its number is the store's. */
