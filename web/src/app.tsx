@@ -17,6 +17,7 @@ const Audit = lazy(() => import("./repairs/audit"));
 const Repairs = lazy(() => import("./repairs/repairs"));
 const Records = lazy(() => import("./repairs/records"));
 const PeoplePlace = lazy(() => import("./repairs/people"));
+const ServerPlace = lazy(() => import("./repairs/server"));
 const ShelfPlace = lazy(() => import("./shelf/shelf"));
 
 /** Every screen has a border of its own: one that stops leaves the rest working, and loses nothing. */
@@ -37,6 +38,7 @@ export const routes = [
       screen("/devices", <Devices />),
       screen("/audit", <Audit />),
       screen("/people", <PeoplePlace />),
+      screen("/server", <ServerPlace />),
       screen("/rules", <Rules />),
       screen("*", <Navigate to="/bench" replace />),
     ],

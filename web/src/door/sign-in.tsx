@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { ask, type Api } from "../api/client";
+import { ask, type Api, Problem } from "../api/client";
 import { OthersWait } from "../shell/others-wait";
 import { keys, queryClient } from "../api/queries";
 
@@ -9,15 +9,21 @@ export function SignIn() {
   const [password, setPassword] = useState("");
   const [refused, setRefused] = useState("");
   const [busy, setBusy] = useState(false);
+  const [code, setCode] = useState("");
+  const [asksCode, setAsksCode] = useState(false);
   const submit = async () => {
     setBusy(true);
     setRefused("");
     try {
-      const session = await ask<Api["Session"]>("/api/session", { method: "POST", body: { name, password } });
+      const session = await ask<Api["Session"]>("/api/session", {
+        method: "POST",
+        body: { name, password, code: code || undefined },
+      });
       queryClient.removeQueries({ predicate: (q) => q.queryKey[0] !== keys.session[0] });
       queryClient.setQueryData(keys.session, session);
     } catch (e) {
       setRefused(e instanceof Error ? e.message : String(e));
+      if (e instanceof Problem && e.more.code === true) setAsksCode(true);
     } finally {
       setBusy(false);
     }
@@ -62,6 +68,19 @@ export function SignIn() {
               onChange={(e) => setPassword(e.target.value)}
             />
           </label>
+          {asksCode && (
+            <label className="flex flex-col gap-1 font-semibold">
+              Code off your phone, or one you wrote down
+              <input
+                className="firm n h-14 px-3 text-20"
+                autoFocus
+                autoComplete="one-time-code"
+                value={code}
+                maxLength={40}
+                onChange={(e) => setCode(e.target.value)}
+              />
+            </label>
+          )}
           <OthersWait />
           {refused && (
             <p role="alert" className="text-oxide-text font-bold">

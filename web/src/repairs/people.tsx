@@ -25,6 +25,9 @@ export default function PeoplePlace() {
           People
         </h1>
         <Add />
+        <Link to="/server" className="firm-l n flex items-center px-5 text-20 font-semibold">
+          Server
+        </Link>
         <Link to="/audit" className="firm-l n flex items-center px-5 text-20 font-semibold">
           Audit
         </Link>
@@ -144,13 +147,41 @@ function NewPassword({ person }: { person: Api["Account"] }) {
       }}
     >
       {(problems) => (
-        <Line
-          label="Password"
-          value={password}
-          problem={problemAt(problems, "person.password")}
-          onChange={setPassword}
-        />
+        <>
+          <Line
+            label="Password"
+            value={password}
+            problem={problemAt(problems, "person.password")}
+            onChange={setPassword}
+          />
+          <FactorOff person={person} />
+        </>
       )}
     </FormDialog>
+  );
+}
+
+/** For somebody whose phone is gone. */
+function FactorOff({ person }: { person: Api["Account"] }) {
+  const [said, setSaid] = useState("");
+  const off = async () => {
+    try {
+      await ask(`/api/people/${encodeURIComponent(person.id)}/factor`, { method: "DELETE" });
+      setSaid(`${person.name} signs in with the password alone now.`);
+    } catch (e) {
+      setSaid(e instanceof Error ? e.message : String(e));
+    }
+  };
+  return (
+    <div>
+      <button type="button" className="btn w-full" onClick={() => void off()}>
+        Phone gone: second factor off
+      </button>
+      {said && (
+        <p role="status" className="mt-1 font-semibold">
+          {said}
+        </p>
+      )}
+    </div>
   );
 }

@@ -4,6 +4,7 @@ import { keys, queryClient } from "../api/queries";
 import { Line, problemAt } from "./field";
 import { FormDialog } from "./form-dialog";
 import { useMe } from "./me";
+import { SecondFactor } from "./second-factor";
 
 const EMPTY = { old: "", password: "", again: "" };
 
@@ -14,7 +15,7 @@ export function MyPassword({ trigger }: { trigger: ReactNode }) {
   const set = (next: Partial<typeof EMPTY>) => setTyped((t) => ({ ...t, ...next }));
   return (
     <FormDialog
-      title="My password"
+      title="My sign-in"
       told={`${me.name}, you sign in as ${me.id}. Wherever else you are signed in, you are out at once.`}
       act="Take this password"
       trigger={trigger}
@@ -50,6 +51,7 @@ export function MyPassword({ trigger }: { trigger: ReactNode }) {
             value={typed.again}
             onChange={(again) => set({ again })}
           />
+          <SecondFactor />
         </>
       )}
     </FormDialog>

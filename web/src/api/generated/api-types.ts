@@ -189,7 +189,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take_2"];
+        post: operations["take_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -287,6 +287,22 @@ export interface paths {
         put?: never;
         post: operations["add_3"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["factorOff"];
         options?: never;
         head?: never;
         patch?: never;
@@ -461,7 +477,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take_1"];
+        post: operations["take_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -692,6 +708,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/server": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["server"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -718,6 +750,38 @@ export interface paths {
         get: operations["fresh"];
         put?: never;
         post: operations["again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["take"];
+        post: operations["offer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/factor/off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["off"];
         delete?: never;
         options?: never;
         head?: never;
@@ -765,7 +829,7 @@ export interface paths {
         };
         get: operations["file"];
         put?: never;
-        post: operations["take"];
+        post: operations["take_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1051,6 +1115,12 @@ export interface components {
         };
         AwayDraft: {
             reason?: string;
+        };
+        Backup: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            bytes: number;
         };
         BeadView: {
             good: boolean;
@@ -1384,6 +1454,15 @@ export interface components {
             text?: string;
             /** Format: double */
             value?: number;
+        };
+        FactorDraft: {
+            code?: string;
+            password?: string;
+        };
+        FactorView: {
+            on: boolean;
+            secret: string;
+            uri: string;
         };
         FamilyView: {
             /** @enum {string} */
@@ -2294,6 +2373,9 @@ export interface components {
             record: components["schemas"]["RepairRecord"];
             signature?: components["schemas"]["Signature"];
         };
+        RecoveryView: {
+            codes: string[];
+        };
         RepairDraft: {
             /** Format: double */
             cutYMm?: number;
@@ -2593,6 +2675,36 @@ export interface components {
             /** Format: double */
             toXMm: number;
         };
+        ServerView: {
+            backup?: components["schemas"]["Backup"];
+            /** Format: date-time */
+            began: string;
+            database: string;
+            /** Format: int32 */
+            events: number;
+            /** Format: int64 */
+            freeBytes: number;
+            java: string;
+            layout: string;
+            /** Format: int64 */
+            longestWaitSeconds: number;
+            /** Format: int64 */
+            memoryBytes: number;
+            /** Format: int64 */
+            memoryMost: number;
+            /** Format: date-time */
+            now: string;
+            ruleBook: string;
+            /** Format: int32 */
+            servers: number;
+            /** Format: int32 */
+            signedIn: number;
+            /** Format: int64 */
+            storeBytes: number;
+            /** Format: double */
+            storeMs: number;
+            worries: ("NO_BACKUP" | "OLD_BACKUP" | "LITTLE_ROOM" | "LITTLE_MEMORY" | "LATE_EVENTS")[];
+        };
         Session: {
             account?: components["schemas"]["Account"];
             /** Format: date-time */
@@ -2744,6 +2856,7 @@ export interface components {
             value: number;
         };
         SignInDraft: {
+            code?: string;
             name?: string;
             password?: string;
         };
@@ -3356,7 +3469,7 @@ export interface operations {
             };
         };
     };
-    take_2: {
+    take_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3533,6 +3646,26 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Account"];
                 };
+            };
+        };
+    };
+    factorOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -3884,7 +4017,7 @@ export interface operations {
             };
         };
     };
-    take_1: {
+    take_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4282,6 +4415,26 @@ export interface operations {
             };
         };
     };
+    server: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ServerView"];
+                };
+            };
+        };
+    };
     who: {
         parameters: {
             query?: never;
@@ -4386,6 +4539,72 @@ export interface operations {
             };
         };
     };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactorDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecoveryView"];
+                };
+            };
+        };
+    };
+    offer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FactorView"];
+                };
+            };
+        };
+    };
+    off: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactorDraft"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     password: {
         parameters: {
             query?: never;
@@ -4477,7 +4696,7 @@ export interface operations {
             };
         };
     };
-    take: {
+    take_1: {
         parameters: {
             query?: never;
             header?: never;

@@ -19,6 +19,7 @@ class LookTest {
             "/records",
             "/audit",
             "/people",
+            "/server",
             "/devices",
             "/shelf",
             "/rules",

@@ -4,6 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.DisplayName;
@@ -34,8 +38,7 @@ class OfflineTest {
                 tam.number());
         Depot.kill();
         assertThat(page.getByText("Server not reached"))
-                .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
-                        .setTimeout(TOLD_MS));
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(TOLD_MS));
         Page again = page.context().newPage();
         page.close();
         again.navigate(Depot.url() + "/repairs/" + tam.number() + "/run");
@@ -53,5 +56,30 @@ class OfflineTest {
                 (List<Map<String, Object>>) ((Map<String, Object>) run.get("state")).get("steps");
         assertThat(steps.stream().filter(s -> s.containsKey("doneAt")).map(s -> s.get("id")))
                 .containsExactly("wash", "straighten");
+    }
+
+    @Test
+    @DisplayName(
+            "a sign-in that ended in mid-run: the door asks once, what was done since is kept, and goes when its owner is in again")
+    void theSignInEndsInMidRun() throws SQLException {
+        Technician priya = new Technician(Depot.as("priya", 1280, 800));
+        Page page = priya.page();
+        priya.newRepair("Signed out by the clock", "2.8");
+        priya.begin();
+        priya.workTo("straighten");
+        priya.sent();
+        try (Connection db = Depot.database();
+                Statement s = db.createStatement()) {
+            s.execute("DELETE FROM SPRING_SESSION WHERE PRINCIPAL_NAME = 'priya'");
+        }
+        page.keyboard().press("PageDown");
+        assertThat(page.getByLabel("Password")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+        assertThat(page.getByText("1 act of Priya")).isVisible();
+        page.getByLabel("Name").fill("priya");
+        page.getByLabel("Password").fill(Depot.PASSWORD);
+        page.keyboard().press("Enter");
+        assertThat(page.locator("[data-step='depth']")).isVisible();
+        priya.sent();
+        assertThat(page.url()).endsWith("/repairs/" + priya.number() + "/run");
     }
 }

@@ -10,6 +10,7 @@ import java.net.http.HttpHeaders;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -35,6 +36,7 @@ public final class Caller {
     }
 
     private final String base;
+    private final Map<String, String> always = new HashMap<>();
     private final CookieManager cookies = new CookieManager();
     private final HttpClient http =
             HttpClient.newBuilder().cookieHandler(cookies).build();
@@ -164,8 +166,22 @@ public final class Caller {
                 .findFirst();
     }
 
+    /** Says from now on that it bears {@code token}. */
+    public Caller bearing(String token) {
+        always.put("Authorization", "Bearer " + token);
+        return this;
+    }
+
+    /** Says from now on what its requests are called. */
+    public Caller asking(String id) {
+        always.put("X-Request-Id", id);
+        return this;
+    }
+
     private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create(base + path));
+        HttpRequest.Builder out = HttpRequest.newBuilder(URI.create(base + path));
+        always.forEach(out::setHeader);
+        return out;
     }
 
     private HttpRequest.Builder json(HttpRequest.Builder b, String method, Object body) {

@@ -31,6 +31,9 @@ public final class TestServer {
             Optional.ofNullable(System.getenv("VANEMEND_TEST_ZONE")).orElse("Europe/London");
     private static final Instant BEGAN = Instant.now();
 
+    /** Who measures bears it. */
+    public static final String METRICS_TOKEN = "measure-and-look";
+
     private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
     private static final TestServer ONE = new TestServer("vanemend_test", true);
 
@@ -72,6 +75,7 @@ public final class TestServer {
                 Map.entry(demo ? "vanemend.demo-password" : "vanemend.first-password", PASSWORD),
                 Map.entry("springdoc.api-docs.enabled", "true"),
                 Map.entry("vanemend.warm-up", "0s"),
+                Map.entry("vanemend.metrics-token", METRICS_TOKEN),
                 Map.entry("vanemend.clock", now().toString()),
                 Map.entry("vanemend.zone", ZONE));
     }

@@ -1,8 +1,14 @@
 package vanemend.app.access;
 
+import jakarta.servlet.http.HttpServletRequest;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -18,6 +24,8 @@ import vanemend.app.problem.PlainProblems;
 class AccessRules {
     private static final int BCRYPT_STRENGTH = 12;
 
+    private final String metricsToken;
+
     @Bean
     PasswordEncoder passwordEncoder() {
         return new BCryptPasswordEncoder(BCRYPT_STRENGTH);
@@ -26,6 +34,20 @@ class AccessRules {
     @Bean
     SecurityContextRepository securityContextRepository() {
         return new HttpSessionSecurityContextRepository();
+    }
+
+    AccessRules(@Value("${vanemend.metrics-token}") String metricsToken) {
+        this.metricsToken = metricsToken;
+    }
+
+    /** Compared in the same time whatever was given. */
+    private boolean mayMeasure(HttpServletRequest request) {
+        String given = request.getHeader(HttpHeaders.AUTHORIZATION);
+        return !metricsToken.isEmpty()
+                && given != null
+                && MessageDigest.isEqual(
+                        ("Bearer " + metricsToken).getBytes(StandardCharsets.UTF_8),
+                        given.getBytes(StandardCharsets.UTF_8));
     }
 
     /** What the firewall turns away is told like everything else. */
@@ -50,6 +72,8 @@ class AccessRules {
                                 r -> r.isSecure() && r.getServerName().matches(".*[a-z].*\\..*"))))
                 .authorizeHttpRequests(a -> a.requestMatchers("/api/session")
                         .permitAll()
+                        .requestMatchers("/actuator/prometheus")
+                        .access((who, asked) -> new AuthorizationDecision(mayMeasure(asked.getRequest())))
                         .requestMatchers("/api/**")
                         .authenticated()
                         .anyRequest()

@@ -86,6 +86,13 @@ class Door {
                 .update();
     }
 
+    /** Forgets tries of {@code name} from {@code address}: it was right. */
+    void forget(String name, String address) {
+        db.sql("DELETE FROM sign_in_try WHERE what = ?")
+                .param(digest("pair", name + "\n" + address))
+                .update();
+    }
+
     private record Counted(int tries, Instant until, boolean over) {}
 
     private Counted count(String kind, String name, String address, int most) {

@@ -4,6 +4,7 @@ import java.security.Principal;
 import java.util.List;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -23,8 +24,10 @@ class PeopleController {
     private final Accounts accounts;
     private final QuietSessions sessions;
     private final Audit audit;
+    private final SecondFactor factor;
 
-    PeopleController(Accounts accounts, QuietSessions sessions, Audit audit) {
+    PeopleController(Accounts accounts, QuietSessions sessions, Audit audit, SecondFactor factor) {
+        this.factor = factor;
         this.accounts = accounts;
         this.sessions = sessions;
         this.audit = audit;
@@ -71,5 +74,16 @@ class PeopleController {
         accounts.password(of, draft.password());
         sessions.endAllOf(of);
         audit.did(me.getName(), Audit.Act.PERSON, "new password: " + of.name());
+    }
+
+    /** Takes away the second factor of somebody whose phone is gone. */
+    @Needs(Right.PEOPLE)
+    @DeleteMapping("/{id}/factor")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void factorOff(@PathVariable String id, Principal me) {
+        Account of = accounts.find(id)
+                .orElseThrow(() -> new Refused(HttpStatus.NOT_FOUND, "Person", "Nobody signs in as " + id + "."));
+        factor.drop(of);
+        audit.did(me.getName(), Audit.Act.PERSON, "second factor off: " + of.name());
     }
 }

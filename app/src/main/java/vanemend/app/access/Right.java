@@ -37,7 +37,7 @@ public enum Right {
     RULES("change house rules, the house's pages, the shop's place, measured heat", LEAD),
     RECORD_IN("read a record in", LEAD),
     PEOPLE("add people and give new passwords", LEAD),
-    AUDIT("read the audit", LEAD);
+    AUDIT("read the audit and how the server is", LEAD);
 
     private final String words;
     private final Set<Role> roles;

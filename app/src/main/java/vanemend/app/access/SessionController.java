@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.context.SecurityContext;
@@ -35,7 +36,12 @@ class SessionController {
     private final QuietSessions sessions;
     private final Audit audit;
     private final SecurityContextRepository contexts;
+    private static final String OFFERED = "offered";
+    private static final int MOST_CODE = 40;
+
     private final Freshness freshness;
+    private final SecondFactor factor;
+    private final Door door;
     private final Clock clock;
 
     SessionController(
@@ -44,7 +50,11 @@ class SessionController {
             Audit audit,
             SecurityContextRepository contexts,
             Freshness freshness,
+            SecondFactor factor,
+            Door door,
             Clock clock) {
+        this.factor = factor;
+        this.door = door;
         this.freshness = freshness;
         this.accounts = accounts;
         this.sessions = sessions;
@@ -53,8 +63,12 @@ class SessionController {
         this.clock = clock;
     }
 
-    /** What is typed at the door. */
-    record SignInDraft(String name, String password) {}
+    /**
+     * What is typed at the door.
+     *
+     * @param code of the second factor, for who has one
+     */
+    record SignInDraft(String name, String password, String code) {}
 
     /**
      * Who is signed in.
@@ -93,6 +107,9 @@ class SessionController {
                     "Type your name and your password. Names have up to 40 letters.");
         }
         Accounts.SignIn outcome = accounts.signIn(name, password, request.getRemoteAddr());
+        if (outcome instanceof Accounts.SignIn.Welcome w) {
+            second(w.account(), draft.code(), request.getRemoteAddr());
+        }
         told(name.strip(), outcome);
         return switch (outcome) {
             case Accounts.SignIn.Welcome w -> welcome(w.account(), request, response);
@@ -176,6 +193,100 @@ class SessionController {
     private String told(String name) {
         String known = name.strip().toLowerCase(Locale.ROOT);
         return accounts.find(known).isPresent() ? known : "a name that nobody has";
+    }
+
+    /** Refuses who has a second factor and did not give it; a wrong code is a try at the door like a wrong password. */
+    private void second(Account account, String code, String address) {
+        if (!factor.has(account)) {
+            return;
+        }
+        String typed = code == null ? "" : code;
+        if (typed.isBlank() || typed.length() > MOST_CODE) {
+            throw new Refused(
+                    HttpStatus.UNAUTHORIZED,
+                    "Second factor",
+                    "Type the code that your phone shows now, or one of those you wrote down.",
+                    Map.of("code", true));
+        }
+        Door.Try knock = door.knock(account.id() + " code", address);
+        if (knock.shutUntil().isPresent()) {
+            throw locked(new Accounts.SignIn.Locked(knock.shutUntil().get()));
+        }
+        if (!factor.opens(account, typed)) {
+            audit.did(account.id(), Audit.Act.WRONG, "second factor");
+            throw new Refused(
+                    HttpStatus.UNAUTHORIZED,
+                    "Second factor",
+                    "That code does not open: it may be used already, or the phone's clock is off.",
+                    Map.of("code", true));
+        }
+        door.forget(account.id() + " code", address);
+    }
+
+    /**
+     * A second factor that could be.
+     *
+     * @param on whether there is one
+     * @param secret for a new one, as it is typed into a phone
+     * @param uri the same for a phone that opens it
+     */
+    record FactorView(boolean on, String secret, String uri) {}
+
+    /** Offers a secret, which is kept with the session until a code of it comes back. */
+    @Needs(Right.OWN_PASSWORD)
+    @PostMapping("/factor")
+    FactorView offer(Principal me, HttpServletRequest request) {
+        Account own = accounts.find(me.getName()).orElseThrow();
+        byte[] secret = factor.fresh();
+        request.getSession().setAttribute(OFFERED, secret);
+        String base32 = Totp.base32(secret);
+        return new FactorView(
+                factor.has(own),
+                base32,
+                "otpauth://totp/Vane%20Mend:" + own.id() + "?secret=" + base32 + "&issuer=Vane%20Mend");
+    }
+
+    /** A code off the phone, and the password. */
+    record FactorDraft(String code, String password) {}
+
+    /** Codes for when the phone is gone; shown once. */
+    record RecoveryView(List<String> codes) {}
+
+    /** Takes the second factor that was offered, once the phone shows its code. */
+    @Needs(Right.OWN_PASSWORD)
+    @PutMapping("/factor")
+    RecoveryView take(@RequestBody FactorDraft draft, Principal me, HttpServletRequest request) {
+        Account own = ownWith(draft.password(), me, request);
+        if (!(request.getSession().getAttribute(OFFERED) instanceof byte[] secret)) {
+            throw new Refused(
+                    HttpStatus.CONFLICT, "Second factor", "No secret was offered in this session: begin again.");
+        }
+        String code = draft.code() == null ? "" : draft.code().replaceAll("\\s", "");
+        if (!factor.fits(secret, code)) {
+            throw new Refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "Second factor",
+                    "That is not the code of this secret now: is it typed whole, is the phone's clock right?");
+        }
+        List<String> codes = factor.take(own, secret);
+        request.getSession().removeAttribute(OFFERED);
+        audit.did(own.id(), Audit.Act.PERSON, "own second factor: on");
+        return new RecoveryView(codes);
+    }
+
+    /** Goes on without one. */
+    @Needs(Right.OWN_PASSWORD)
+    @PostMapping("/factor/off")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void off(@RequestBody FactorDraft draft, Principal me, HttpServletRequest request) {
+        Account own = ownWith(draft.password(), me, request);
+        factor.drop(own);
+        audit.did(own.id(), Audit.Act.PERSON, "own second factor: off");
+    }
+
+    private Account ownWith(String password, Principal me, HttpServletRequest request) {
+        again(new AgainDraft(password), me, request);
+        return accounts.find(me.getName()).orElseThrow();
     }
 
     /** The password once more, for what a lead does a while after signing in. */

@@ -95,6 +95,7 @@ public class RepairWork {
     private final Signatures signatures;
     private final Shop shop;
     private final Audit audit;
+    private final BenchFigures figures;
     private final Clock clock;
     private final Bell bell;
 
@@ -104,8 +105,10 @@ public class RepairWork {
             Signatures signatures,
             Shop shop,
             Audit audit,
+            BenchFigures figures,
             Clock clock,
             Bell bell) {
+        this.figures = figures;
         this.repairs = repairs;
         this.events = events;
         this.signatures = signatures;
@@ -369,6 +372,7 @@ public class RepairWork {
             } else if (holder.isEmpty()) {
                 BenchEvent e = event.orElseThrow();
                 events.add(id, e, who.id());
+                figures.taken(e, clock.instant());
                 known.put(d.id(), e);
                 if (e.kind() == BenchEvent.Kind.SIGN && e.answer().equals(BenchEvent.SIGNED)) {
                     signatures.keep(id, e, List.copyOf(known.values()));

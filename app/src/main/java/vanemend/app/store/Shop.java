@@ -95,9 +95,14 @@ public class Shop {
                 .single();
     }
 
+    /** As fine as air is read. */
+    private static double tenth(double v) {
+        return Math.round(v * 10) / 10.0;
+    }
+
     /** Takes the air as {@code by} typed it. */
     public void air(Air air, String by) {
-        audit.did(by, Audit.Act.AIR, air.tempC() + " °C, " + air.rhPercent() + " % relative humidity");
+        audit.did(by, Audit.Act.AIR, Text.of(tenth(air.tempC()), "°C") + ", " + Text.of(tenth(air.rhPercent()), "%"));
         db.sql("UPDATE shop_air SET temp_c = ?, rh_percent = ?, changed_at = ? WHERE id = 1")
                 .params(air.tempC(), air.rhPercent(), Timestamp.from(clock.instant()))
                 .update();

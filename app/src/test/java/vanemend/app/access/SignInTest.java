@@ -257,6 +257,70 @@ class SignInTest {
     }
 
     @Test
+    @DisplayName(
+            "a second factor: asked for at the door, opens once, a code on paper opens once too, and a lead takes it away where the phone is gone")
+    void secondFactor() {
+        Caller isla = TestServer.as("isla");
+        isla.post(
+                "/api/people",
+                Map.of("id", "rowan", "name", "Rowan Hale", "role", "LEAD", "password", TestServer.PASSWORD));
+        Caller rowan = TestServer.as("rowan");
+        String secret = rowan.post("/api/session/factor", Map.of()).text("secret");
+        assertThat(secret).matches("[A-Z2-7]{32}");
+        Map<String, Object> wrong = Map.of("code", "000000", "password", TestServer.PASSWORD);
+        assertThat(rowan.put("/api/session/factor", wrong).status()).isEqualTo(422);
+        long step = Totp.step(TestServer.now());
+        Caller.Answer on =
+                rowan.put("/api/session/factor", Map.of("code", code(secret, step), "password", TestServer.PASSWORD));
+        assertThat(on.status()).isEqualTo(200);
+        String paper = on.text("codes.0");
+
+        Caller fresh = TestServer.stranger();
+        Caller.Answer asked = attempt(fresh, "rowan", TestServer.PASSWORD);
+        assertThat(asked.status()).isEqualTo(401);
+        assertThat(asked.at("code").asBoolean()).isTrue();
+        assertThat(fresh.get("/api/repairs").status()).isEqualTo(401);
+        assertThat(with(fresh, "111111").status()).isEqualTo(401);
+        assertThat(with(fresh, code(secret, step)).status())
+                .as("used when it was taken")
+                .isEqualTo(401);
+        assertThat(with(fresh, code(secret, step + 1)).status()).isEqualTo(200);
+        assertThat(with(TestServer.stranger(), code(secret, step + 1)).status())
+                .as("used")
+                .isEqualTo(401);
+        assertThat(with(TestServer.stranger(), paper.toLowerCase(java.util.Locale.ROOT))
+                        .status())
+                .isEqualTo(200);
+        assertThat(with(TestServer.stranger(), paper).status()).as("used").isEqualTo(401);
+
+        assertThat(isla.delete("/api/people/rowan/factor").status()).isEqualTo(204);
+        assertThat(attempt(TestServer.stranger(), "rowan", TestServer.PASSWORD).status())
+                .isEqualTo(200);
+        TestServer.db().sql("DELETE FROM sign_in_try").update();
+    }
+
+    private static Caller.Answer with(Caller c, String code) {
+        return c.post("/api/session", Map.of("name", "rowan", "password", TestServer.PASSWORD, "code", code));
+    }
+
+    private static String code(String secret, long step) {
+        return Totp.code(bytes(secret), step);
+    }
+
+    /** Back from what is typed into a phone. */
+    private static byte[] bytes(String base32) {
+        java.math.BigInteger all = java.math.BigInteger.ZERO;
+        for (char c : base32.toCharArray()) {
+            all = all.shiftLeft(5).or(java.math.BigInteger.valueOf("ABCDEFGHIJKLMNOPQRSTUVWXYZ234567".indexOf(c)));
+        }
+        byte[] out = new byte[Totp.SECRET_BYTES];
+        byte[] raw = all.toByteArray();
+        int n = Math.min(raw.length, out.length);
+        System.arraycopy(raw, raw.length - n, out, out.length - n, n);
+        return out;
+    }
+
+    @Test
     void oddNamesAndPasswordsAreRefusedKindly() {
         Caller c = TestServer.stranger();
         assertThat(attempt(c, "", "x").text("detail")).contains("Type your name");

@@ -1,0 +1,99 @@
+import { useState } from "react";
+import { ask, type Api } from "../api/client";
+import { Line } from "./field";
+
+const EMPTY = { password: "", code: "" };
+
+/** A second factor of one's own: a code off a phone besides the password. */
+export function SecondFactor() {
+  const [offered, setOffered] = useState<Api["FactorView"]>();
+  const [typed, setTyped] = useState(EMPTY);
+  const [codes, setCodes] = useState<readonly string[]>();
+  const [said, setSaid] = useState("");
+  const attempt = async (work: () => Promise<void>) => {
+    setSaid("");
+    try {
+      await work();
+    } catch (e) {
+      setSaid(e instanceof Error ? e.message : String(e));
+    }
+  };
+  if (codes)
+    return (
+      <section aria-label="Second factor" className="firm mt-5 p-4">
+        <p>
+          <b>It is on.</b> Write these down and keep them away from the phone; each opens once where the phone is gone.
+          They are not shown again.
+        </p>
+        <ul className="n mt-3 grid grid-cols-2 gap-1 text-20 font-semibold">
+          {codes.map((c) => (
+            <li key={c}>{c}</li>
+          ))}
+        </ul>
+      </section>
+    );
+  if (!offered)
+    return (
+      <button
+        type="button"
+        className="btn mt-5 w-full"
+        onClick={() => void attempt(async () => setOffered(await ask("/api/session/factor", { method: "POST" })))}
+      >
+        Second factor
+      </button>
+    );
+  return (
+    <section aria-label="Second factor" className="firm mt-5 flex flex-col gap-3 p-4">
+      <p>
+        {offered.on ? "You have one. A new one takes its place." : "You have none yet."} Type this secret into your
+        phone’s code program, or{" "}
+        <a className="underline" href={offered.uri}>
+          open it there
+        </a>
+        ; then type the code that it shows.
+      </p>
+      <p className="n text-20 font-semibold break-words">{offered.secret.replace(/(.{4})(?=.)/g, "$1 ")}</p>
+      <Line label="Code that the phone shows" value={typed.code} onChange={(code) => setTyped({ ...typed, code })} />
+      <Line
+        label="Your password"
+        secret="current-password"
+        value={typed.password}
+        onChange={(password) => setTyped({ ...typed, password })}
+      />
+      {said && (
+        <p role="alert" className="font-bold text-oxide-text">
+          {said}
+        </p>
+      )}
+      <div className="grid grid-cols-2 gap-2">
+        <button
+          type="button"
+          className="btn"
+          disabled={!offered.on || typed.password === ""}
+          onClick={() =>
+            void attempt(async () => {
+              await ask("/api/session/factor/off", { method: "POST", body: typed });
+              setOffered(undefined);
+              setTyped(EMPTY);
+            })
+          }
+        >
+          Turn it off
+        </button>
+        <button
+          type="button"
+          className="btn go"
+          disabled={typed.code === "" || typed.password === ""}
+          onClick={() =>
+            void attempt(async () => {
+              const taken = await ask<Api["RecoveryView"]>("/api/session/factor", { method: "PUT", body: typed });
+              setCodes(taken.codes);
+            })
+          }
+        >
+          Take it
+        </button>
+      </div>
+    </section>
+  );
+}
