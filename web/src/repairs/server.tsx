@@ -15,7 +15,12 @@ const WORRIES: Record<Api["ServerView"]["worries"][number], string> = {
 
 const EVERY_MS = 10_000;
 
-const gigabytes = (b: number) => (b < 1e9 ? `${Math.round(b / 1e6)}\u202fMB` : `${(b / 1e9).toFixed(1)}\u202fGB`);
+const gigabytes = (b: number) =>
+  b < 1e6
+    ? `${Math.round(b / 1e3)}\u202fkB`
+    : b < 1e9
+      ? `${Math.round(b / 1e6)}\u202fMB`
+      : `${(b / 1e9).toFixed(1)}\u202fGB`;
 
 /** For the lead: is all well with the server. */
 export default function ServerPlace() {
@@ -68,7 +73,7 @@ export default function ServerPlace() {
               <Told label="Memory in use">
                 {gigabytes(s.memoryBytes)} of {gigabytes(s.memoryMost)}
               </Told>
-              <Told label="Store answered in">{s.storeMs} ms</Told>
+              <Told label="Store answered in">{`${s.storeMs}\u202fms`}</Told>
               <Told label="Running since">{dayAndTime(s.began, zone)}</Told>
               <Told label="Servers at work">{s.servers}</Told>
               <Told label="Signed in">{s.signedIn}</Told>

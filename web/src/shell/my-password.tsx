@@ -16,7 +16,7 @@ export function MyPassword({ trigger }: { trigger: ReactNode }) {
   return (
     <FormDialog
       title="My sign-in"
-      told={`${me.name}, you sign in as ${me.id}. Wherever else you are signed in, you are out at once.`}
+      told={`${me.name}, you sign in as ${me.id}. With a new password you are out at once wherever else you are signed in.`}
       act="Take this password"
       trigger={trigger}
       onOpen={() => setTyped(EMPTY)}
