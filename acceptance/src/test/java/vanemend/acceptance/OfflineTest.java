@@ -31,10 +31,11 @@ class OfflineTest {
         tam.sent();
         page.evaluate("() => navigator.serviceWorker.ready.then(() => true)");
         // What the page keeps follows what is shown by a breath.
-        page.waitForFunction(
-                "id => new Promise(r => { const o = indexedDB.open('vanemend-answers'); o.onsuccess = () => {"
+        page.evaluate(
+                "async id => { const kept = () => new Promise(r => { const o = indexedDB.open('vanemend-answers'); o.onsuccess = () => {"
                         + " const g = o.result.transaction('kept').objectStore('kept').get('answers');"
-                        + " g.onsuccess = () => r(JSON.stringify(g.result ?? '').includes('straighten')); }; })",
+                        + " g.onsuccess = () => { o.result.close(); r(JSON.stringify(g.result ?? '')); }; }; });"
+                        + " while (!(await kept()).includes('\"current\":\"straighten\"')) await new Promise(r => setTimeout(r, 200)); }",
                 tam.number());
         Depot.kill();
         assertThat(page.getByText("Server not reached"))
@@ -72,6 +73,9 @@ class OfflineTest {
                 Statement s = db.createStatement()) {
             s.execute("DELETE FROM SPRING_SESSION WHERE PRINCIPAL_NAME = 'priya'");
         }
+        // The server looks at a sign-in again every few seconds.
+        page.evaluate("async () => { while ((await fetch('/api/shop')).status !== 401)"
+                + " await new Promise(r => setTimeout(r, 200)); }");
         page.keyboard().press("PageDown");
         assertThat(page.getByLabel("Password")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
         assertThat(page.getByText("1 act of Priya")).isVisible();
