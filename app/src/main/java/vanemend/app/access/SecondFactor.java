@@ -45,17 +45,20 @@ class SecondFactor {
         return out;
     }
 
-    /** Whether {@code code} is right for a secret that is not kept yet. */
-    boolean fits(byte[] secret, String code) {
-        return Totp.matches(secret, code, clock.instant(), Long.MIN_VALUE).isPresent();
+    /** The step whose code {@code code} is, for a secret that is not kept yet; empty where it is none. */
+    OptionalLong fits(byte[] secret, String code) {
+        return Totp.matches(secret, code, clock.instant(), Long.MIN_VALUE);
     }
 
-    /** Takes {@code secret} for {@code account}; gives the codes for when the phone is gone, which are shown once. */
+    /**
+     * Takes {@code secret} for {@code account}, its code of {@code step} used by that; gives the codes for when the phone is gone, which are shown
+     * once.
+     */
     @Transactional
-    List<String> take(Account account, byte[] secret) {
+    List<String> take(Account account, byte[] secret, long step) {
         drop(account);
         db.sql("INSERT INTO second_factor (account_id, secret, last_step) VALUES (?, ?, ?)")
-                .params(account.id(), secret, Totp.step(clock.instant()))
+                .params(account.id(), secret, step)
                 .update();
         List<String> codes = new ArrayList<>();
         for (int i = 0; i < RECOVERY_CODES; i++) {

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -262,13 +263,14 @@ class SessionController {
                     HttpStatus.CONFLICT, "Second factor", "No secret was offered in this session: begin again.");
         }
         String code = draft.code() == null ? "" : draft.code().replaceAll("\\s", "");
-        if (!factor.fits(secret, code)) {
+        OptionalLong step = factor.fits(secret, code);
+        if (step.isEmpty()) {
             throw new Refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,
                     "Second factor",
                     "That is not the code of this secret now: is it typed whole, is the phone's clock right?");
         }
-        List<String> codes = factor.take(own, secret);
+        List<String> codes = factor.take(own, secret, step.getAsLong());
         request.getSession().removeAttribute(OFFERED);
         audit.did(own.id(), Audit.Act.PERSON, "own second factor: on");
         return new RecoveryView(codes);
