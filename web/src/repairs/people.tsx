@@ -136,6 +136,7 @@ function NewPassword({ person }: { person: Api["Account"] }) {
       title={`New password for ${person.name}`}
       told="Whoever is signed in with the old one is out at once."
       act="Take this password"
+      below={<FactorOff person={person} />}
       trigger={
         <button type="button" className="btn" aria-label={`New password for ${person.name}`}>
           <KeyRound size={20} aria-hidden="true" /> New password
@@ -154,7 +155,6 @@ function NewPassword({ person }: { person: Api["Account"] }) {
             problem={problemAt(problems, "person.password")}
             onChange={setPassword}
           />
-          <FactorOff person={person} />
         </>
       )}
     </FormDialog>
@@ -173,7 +173,7 @@ function FactorOff({ person }: { person: Api["Account"] }) {
     }
   };
   return (
-    <div>
+    <div className="mt-4">
       <button type="button" className="btn w-full" onClick={() => void off()}>
         Phone gone: second factor off
       </button>

@@ -33,12 +33,16 @@ export default function ServerPlace() {
   const s = server.data;
   return (
     <>
-      <div className="firm-b flex h-[58px] shrink-0 items-stretch">
+      <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex flex-1 items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
           Server
         </h1>
         {(["people", "audit", "records"] as const).map((to) => (
-          <Link key={to} to={`/${to}`} className="firm-l n flex items-center px-5 text-20 font-semibold capitalize">
+          <Link
+            key={to}
+            to={`/${to}`}
+            className="firm-l n flex min-h-14 items-center px-5 text-20 font-semibold capitalize"
+          >
             {to}
           </Link>
         ))}

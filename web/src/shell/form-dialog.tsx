@@ -12,6 +12,7 @@ export function FormDialog({
   trigger,
   send,
   onOpen,
+  below,
   children,
 }: {
   title: string;
@@ -20,6 +21,8 @@ export function FormDialog({
   trigger: ReactNode;
   send: () => Promise<void>;
   onOpen?: () => void;
+  /** What stands under the form and is sent by itself. */
+  below?: ReactNode;
   children: (problems: Problems) => ReactNode;
 }) {
   const [open, setOpen] = useState(false);
@@ -62,6 +65,7 @@ export function FormDialog({
         )}
         <button className="btn go">{act}</button>
       </form>
+      {below}
     </SheetDialog>
   );
 }

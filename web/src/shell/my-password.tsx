@@ -20,6 +20,7 @@ export function MyPassword({ trigger }: { trigger: ReactNode }) {
       act="Take this password"
       trigger={trigger}
       onOpen={() => setTyped(EMPTY)}
+      below={<SecondFactor />}
       send={async () => {
         if (typed.password !== typed.again) throw new Error("The new password was not typed the same twice.");
         const session = await ask<Api["Session"]>("/api/session/password", {
@@ -51,7 +52,6 @@ export function MyPassword({ trigger }: { trigger: ReactNode }) {
             value={typed.again}
             onChange={(again) => set({ again })}
           />
-          <SecondFactor />
         </>
       )}
     </FormDialog>

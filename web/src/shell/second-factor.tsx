@@ -34,13 +34,20 @@ export function SecondFactor() {
     );
   if (!offered)
     return (
-      <button
-        type="button"
-        className="btn mt-5 w-full"
-        onClick={() => void attempt(async () => setOffered(await ask("/api/session/factor", { method: "POST" })))}
-      >
-        Second factor
-      </button>
+      <div className="mt-5">
+        <button
+          type="button"
+          className="btn w-full"
+          onClick={() => void attempt(async () => setOffered(await ask("/api/session/factor", { method: "POST" })))}
+        >
+          Second factor
+        </button>
+        {said && (
+          <p role="alert" className="mt-2 font-bold text-oxide-text">
+            {said}
+          </p>
+        )}
+      </div>
     );
   return (
     <section aria-label="Second factor" className="firm mt-5 flex flex-col gap-3 p-4">

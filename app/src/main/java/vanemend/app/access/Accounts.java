@@ -130,11 +130,6 @@ public class Accounts {
         return new SignIn.Welcome(account.get());
     }
 
-    /** Whether {@code password} is that of {@code account}; counts as a try at the door. */
-    SignIn again(Account account, String password, String address) {
-        return signIn(account.id(), password, address);
-    }
-
     private boolean matches(String password, String hash) {
         try {
             if (!hashing.tryAcquire(PATIENCE.toMillis(), TimeUnit.MILLISECONDS)) {
