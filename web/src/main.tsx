@@ -12,7 +12,11 @@ import { PreferencesProvider } from "./shell/preferences";
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="nonce"]')?.content;
 if (nonce) setNonce(nonce);
 
-void outbox.open((repair, run) => queryClient.setQueryData(keys.run(repair), run));
+// What was done is either still in the outbox or in the answers a later page opens with: never in neither.
+void outbox.open(async (repair, run) => {
+  queryClient.setQueryData(keys.run(repair), run);
+  await keptAnswers.keep();
+});
 window.addEventListener("online", () => void outbox.flush());
 
 const root = document.getElementById("root");

@@ -44,15 +44,17 @@ export class KeptAnswers {
       if (this.stopped || this.timer !== undefined || !needed(e.query)) return;
       this.timer = setTimeout(() => {
         this.timer = undefined;
-        if (!this.stopped) void this.keep();
+        void this.keep();
       }, BREATH_MS);
     });
   }
 
-  /** Keeps what there is now. */
-  keep(): Promise<void> {
+  /** Keeps what there is now; nothing once somebody signed out. */
+  async keep(): Promise<void> {
+    if (this.stopped) return;
     const state = dehydrate(this.client, { shouldDehydrateQuery: needed, shouldDehydrateMutation: () => false });
-    return set(KEY, { at: Date.now(), state } satisfies Kept, this.store);
+    // A browser with no room left keeps the work in the outbox all the same; a later page then opens with older answers.
+    await set(KEY, { at: Date.now(), state } satisfies Kept, this.store).catch((e: unknown) => console.warn(e));
   }
 
   /** Forgets everything: somebody signed out. */

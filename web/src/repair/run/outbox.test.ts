@@ -41,6 +41,22 @@ describe("outbox", () => {
     expect(again.snapshot().pending).toHaveLength(0);
   });
 
+  it("lets go of an event only when the server's answer is put away for a later page", async () => {
+    let putAway = () => {};
+    const b = box("put-away", () => Promise.resolve(taken));
+    await b.open(() => new Promise<void>((done) => (putAway = done)));
+    b.push(7, event(1));
+    const later = async () => {
+      const page = box("put-away", () => Promise.reject(new Unreachable("gone")));
+      await page.open(() => {});
+      return page.snapshot().pending.map((k) => k.event.id);
+    };
+    await vi.waitFor(async () => expect(await later()).toEqual(["e1"]));
+    putAway();
+    await settled(b);
+    expect(await later()).toEqual([]);
+  });
+
   it("tries again after the store was away and keeps the order of what came meanwhile", async () => {
     let away = 2;
     const sent: string[] = [];
@@ -71,7 +87,7 @@ describe("outbox", () => {
       } as unknown as Api["TakenView"]),
     );
     const runs: number[] = [];
-    await b.open((repair) => runs.push(repair));
+    await b.open((repair) => void runs.push(repair));
     b.push(3, event(1));
     await settled(b);
     expect(runs).toEqual([3]);

@@ -34,7 +34,8 @@ export interface Refusal {
   event?: BenchEvent;
 }
 
-type Taken = (repair: number, run: Api["RunView"]) => void;
+/** Takes in the server's newest answer; an event leaves the browser's store only when that is done. */
+type Taken = (repair: number, run: Api["RunView"]) => void | Promise<void>;
 
 const FIRST_PAUSE_MS = 800;
 const LONGEST_PAUSE_MS = 8_000;
@@ -130,7 +131,7 @@ export class Outbox {
             batch.map((k) => k.event),
           );
           this.pause = FIRST_PAUSE_MS;
-          this.taken(first.repair, answer.run);
+          await this.taken(first.repair, answer.run);
           await this.forget(
             batch,
             answer.refused.map((r) => refusal(r.problem.message, batch.find((k) => k.event.id === r.id)?.event)),
