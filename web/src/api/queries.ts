@@ -2,6 +2,7 @@ import {
   keepPreviousData,
   QueryClient,
   type QueryKey,
+  useInfiniteQuery,
   useQuery,
   useQueryClient,
   type UseQueryOptions,
@@ -40,6 +41,7 @@ export const keys = {
   session: ["session"] as const,
   bench: ["bench"] as const,
   repairs: ["repairs"] as const,
+  closed: ["closed"] as const,
   run: (id: number) => ["run", id] as const,
   record: (id: number) => ["record", id] as const,
   shelf: ["shelf"] as const,
@@ -65,12 +67,31 @@ export function useTold<T>(options: Omit<UseQueryOptions<T, Error, T, QueryKey>,
   return useQuery({ ...options, select });
 }
 
+/** What answers a question, a page after the other as they are asked for. */
+function useToldPages<P extends { next?: string }>(key: QueryKey, path: string, find: string) {
+  const { system } = usePreferences();
+  return useInfiniteQuery({
+    queryKey: [...key, find],
+    queryFn: ({ pageParam, signal }) =>
+      ask<P>(`${path}?${new URLSearchParams({ find, after: pageParam }).toString()}`, { signal }),
+    initialPageParam: "",
+    getNextPageParam: (last: P) => last.next,
+    placeholderData: keepPreviousData,
+    select: useCallback((told: { pages: P[] }) => told.pages.map((p) => inUnits(p, system)), [system]),
+  });
+}
+
 export const useSession = () =>
   useTold({ queryKey: keys.session, queryFn: () => ask<Api["Session"]>("/api/session"), staleTime: Infinity });
 export const useBench = () =>
   useTold({ queryKey: keys.bench, queryFn: () => ask<Api["BenchView"]>("/api/bench"), refetchInterval: 30_000 });
+/** Repairs that wait or run. */
 export const useRepairs = () =>
   useTold({ queryKey: keys.repairs, queryFn: () => ask<Api["RepairLine"][]>("/api/repairs") });
+/** Repairs that are finished or ended, in pages. */
+export const useClosedRepairs = (find: string) =>
+  useToldPages<Api["ClosedPage"]>(keys.closed, "/api/repairs/closed", find);
+export const useRecords = (find: string) => useToldPages<Api["FoundPage"]>(["records"], "/api/records", find);
 export const useRun = (id: number, enabled = true) =>
   useTold({ queryKey: keys.run(id), queryFn: () => ask<Api["RunView"]>(`/api/repairs/${id}/run`), enabled });
 export const useRecord = (id: number, enabled = true) =>
@@ -115,7 +136,7 @@ export function useBell(): void {
   useEffect(() => {
     const stream = new EventSource("/api/stream");
     const refresh = (which?: number[]) => {
-      for (const key of ["bench", "repairs"]) void client.invalidateQueries({ queryKey: [key] });
+      for (const key of ["bench", "repairs", "closed"]) void client.invalidateQueries({ queryKey: [key] });
       if (which) {
         for (const id of which) {
           for (const key of ["run", "record", "pictures"]) void client.invalidateQueries({ queryKey: [key, id] });

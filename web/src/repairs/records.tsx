@@ -1,13 +1,13 @@
-import { keepPreviousData, useMutation } from "@tanstack/react-query";
+import { useMutation } from "@tanstack/react-query";
 import { Search } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ask, type Api } from "../api/client";
-import { useZone, useTold } from "../api/queries";
+import { useRecords, useTold, useZone } from "../api/queries";
 import { Digits } from "../repair/record/signature";
 import { VerdictMark } from "../repair/verdict-mark";
 import { FileButton } from "../shell/file-button";
-import { LongList } from "../shell/long-list";
+import { LongList, moreOf } from "../shell/long-list";
 import { useMay } from "../shell/me";
 import { useFindKey } from "../shell/use-find-key";
 import { dayAndTime } from "../units/units";
@@ -24,6 +24,7 @@ const SORTS: Record<Api["Word"]["sort"], string> = {
   DAY: "day",
   DEVIATION: "deviation",
   NOTE: "reading or note",
+  STATE: "state",
 };
 
 /** Every record, found by what is asked months later: vehicle, lot, material, damage, person, day. */
@@ -32,11 +33,9 @@ export default function Records() {
   const lead = useMay("PEOPLE");
   const navigate = useNavigate();
   const search = useFindKey();
-  const found = useTold({
-    queryKey: ["records", find],
-    queryFn: ({ signal }) => ask<Api["FoundView"][]>(`/api/records?find=${encodeURIComponent(find)}`, { signal }),
-    placeholderData: keepPreviousData,
-  });
+  const found = useRecords(find);
+  const shown = found.data?.flatMap((p) => p.found);
+  const unsorted = found.data?.[0]?.unsorted ?? 0;
   const read = useMutation({
     mutationFn: async (f: File) => {
       let body: unknown;
@@ -93,8 +92,14 @@ export default function Records() {
           {read.error?.message ?? found.error?.message}
         </p>
       )}
-      <LongList items={found.data ?? []} rowPx={75} idOf={(r) => r.id} row={(r) => <Row record={r} />}>
-        {found.data?.length === 0 && (
+      {unsorted > 0 && (
+        <p role="status" className="firm-b px-4 py-3 font-bold">
+          {unsorted === 1 ? "1 record is" : `${unsorted} records are`} still being sorted in after an update and cannot
+          be found here yet; under Repairs every one is there.
+        </p>
+      )}
+      <LongList items={shown ?? []} rowPx={75} idOf={(r) => r.id} row={(r) => <Row record={r} />} more={moreOf(found)}>
+        {shown?.length === 0 && (
           <p className="p-6 text-20">
             {find
               ? `No record holds all of “${find}”. Ask for less: a lot, a vehicle, a day such as 2026-11-25.`

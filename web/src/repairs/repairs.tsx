@@ -2,9 +2,9 @@ import { Archive, Plus, Search } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ask, type Api } from "../api/client";
-import { useRepairs, useZone } from "../api/queries";
+import { useClosedRepairs, useRepairs, useZone } from "../api/queries";
 import { VerdictMark } from "../repair/verdict-mark";
-import { LongList } from "../shell/long-list";
+import { LongList, moreOf } from "../shell/long-list";
 import { useFindKey } from "../shell/use-find-key";
 import { dayAndTime } from "../units/units";
 
@@ -32,21 +32,23 @@ const FRESH: Api["RepairDraft"] = {
   damages: [],
 };
 
-/** All repairs, by what they wait for. */
+/** All repairs: those that wait or run by what they wait for, then those that are closed, the newest first. */
 export default function Repairs() {
   const repairs = useRepairs();
   const navigate = useNavigate();
   const [find, setFind] = useState("");
   const [refused, setRefused] = useState("");
   const search = useFindKey();
+  const closed = useClosedRepairs(find);
   const shown = useMemo(() => {
     const words = find.toLowerCase().split(/\s+/).filter(Boolean);
-    return (repairs.data ?? [])
+    const open = (repairs.data ?? [])
       .filter((r) =>
         words.every((w) => `${r.name} ${r.vehicle} ${r.mark} ${STANDING[r.standing].word}`.toLowerCase().includes(w)),
       )
       .sort((a, b) => STANDING[a.standing].order - STANDING[b.standing].order);
-  }, [repairs.data, find]);
+    return [...open, ...(closed.data ?? []).flatMap((p) => p.closed)];
+  }, [repairs.data, closed.data, find]);
   const add = async () => {
     setRefused("");
     try {
@@ -87,13 +89,13 @@ export default function Repairs() {
           <Plus size={24} aria-hidden="true" /> New repair
         </button>
       </div>
-      {(refused || repairs.isError) && (
+      {(refused || repairs.isError || closed.isError) && (
         <p role="alert" className="firm-b px-4 py-3 font-bold text-oxide-text">
-          {refused || repairs.error?.message}
+          {refused || (repairs.error ?? closed.error)?.message}
         </p>
       )}
-      <LongList items={shown} rowPx={75} idOf={(r) => r.id} row={(r) => <RepairRow line={r} />}>
-        {shown.length === 0 && !repairs.isPending && (
+      <LongList items={shown} rowPx={75} idOf={(r) => r.id} row={(r) => <RepairRow line={r} />} more={moreOf(closed)}>
+        {shown.length === 0 && !repairs.isPending && !closed.isPending && (
           <p className="p-6 text-20">
             {find
               ? `Nothing here is called “${find}”: try the vehicle or a part of the name.`

@@ -1,5 +1,5 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { type ReactNode, useRef } from "react";
+import { type ReactNode, useEffect, useRef } from "react";
 
 /** Up to here every row is there at once: the browser's own find, Tab and print reach all of them. */
 const PLAIN = 150;
@@ -12,6 +12,19 @@ interface Rows<T> {
   row: (item: T) => ReactNode;
   /** What stands above the rows and scrolls with them. */
   children?: ReactNode;
+  /** Where there are more rows than these: asks for them. */
+  more?: More;
+}
+
+/** A further page of a list. */
+export interface More {
+  coming: boolean;
+  ask: () => void;
+}
+
+/** Of what `useInfiniteQuery` gives: how to ask for more, where there is more. */
+export function moreOf(q: { hasNextPage: boolean; isFetchingNextPage: boolean; fetchNextPage: () => unknown }) {
+  return q.hasNextPage ? { coming: q.isFetchingNextPage, ask: () => void q.fetchNextPage() } : undefined;
 }
 
 /** Rows that scroll. Of a list of thousands only those in sight are there, and a few around them. */
@@ -21,7 +34,24 @@ export function LongList<T>(rows: Rows<T>) {
 
 const FIELD = "min-h-0 flex-1 overflow-y-auto";
 
-function All<T>({ items, idOf, row, children }: Rows<T>) {
+/** Asks for more as soon as it is in sight; also by hand, where a browser does not tell. */
+function AskForMore({ more }: { more: More }) {
+  const button = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    const seen = button.current;
+    if (!seen || more.coming) return;
+    const watch = new IntersectionObserver((all) => all.some((e) => e.isIntersecting) && more.ask());
+    watch.observe(seen);
+    return () => watch.disconnect();
+  }, [more]);
+  return (
+    <button ref={button} type="button" className="btn m-4" disabled={more.coming} onClick={more.ask}>
+      {more.coming ? "Older ones are coming" : "Show older ones"}
+    </button>
+  );
+}
+
+function All<T>({ items, idOf, row, children, more }: Rows<T>) {
   return (
     <div className={FIELD}>
       {children}
@@ -32,11 +62,12 @@ function All<T>({ items, idOf, row, children }: Rows<T>) {
           </li>
         ))}
       </ul>
+      {more && <AskForMore more={more} />}
     </div>
   );
 }
 
-function InSight<T>({ items, rowPx, idOf, row, children }: Rows<T>) {
+function InSight<T>({ items, rowPx, idOf, row, children, more }: Rows<T>) {
   const field = useRef<HTMLDivElement>(null);
   // eslint-disable-next-line react-hooks/incompatible-library -- what it gives is used here alone and memoized nowhere
   const rows = useVirtualizer({
@@ -67,7 +98,7 @@ function InSight<T>({ items, rowPx, idOf, row, children }: Rows<T>) {
                 key={key}
                 ref={rows.measureElement}
                 data-index={index}
-                aria-setsize={items.length}
+                aria-setsize={more ? -1 : items.length}
                 aria-posinset={index + 1}
                 className="border-b border-hair"
               >
@@ -77,6 +108,7 @@ function InSight<T>({ items, rowPx, idOf, row, children }: Rows<T>) {
           );
         })}
       </ul>
+      {more && <AskForMore more={more} />}
     </div>
   );
 }

@@ -436,6 +436,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/repairs/closed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["closed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/repairs/{id}": {
         parameters: {
             query?: never;
@@ -1252,6 +1268,10 @@ export interface components {
             note: string;
             waitId: string;
         };
+        ClosedPage: {
+            closed: components["schemas"]["RepairLine"][];
+            next?: string;
+        };
         CoatDraft: {
             /** @enum {string} */
             kind?: "E_COAT" | "EPOXY_PRIMER" | "PRIMER_SURFACER" | "BASE" | "SINGLE_STAGE" | "CLEAR";
@@ -1564,6 +1584,12 @@ export interface components {
             lines: components["schemas"]["Line"][];
             title: string;
             why: string;
+        };
+        FoundPage: {
+            found: components["schemas"]["FoundView"][];
+            next?: string;
+            /** Format: int32 */
+            unsorted: number;
         };
         FoundView: {
             again: components["schemas"]["LookAgain"][];
@@ -3152,7 +3178,7 @@ export interface components {
         };
         Word: {
             /** @enum {string} */
-            sort: "PART" | "VEHICLE" | "SUBSTRATE" | "METHOD" | "DAMAGE" | "MATERIAL" | "LOT" | "PERSON" | "DAY" | "DEVIATION" | "NOTE";
+            sort: "PART" | "VEHICLE" | "SUBSTRATE" | "METHOD" | "DAMAGE" | "MATERIAL" | "LOT" | "PERSON" | "DAY" | "DEVIATION" | "NOTE" | "STATE";
             text: string;
         };
         Workup: {
@@ -3793,6 +3819,7 @@ export interface operations {
         parameters: {
             query?: {
                 find?: string;
+                after?: string;
             };
             header?: never;
             path?: never;
@@ -3806,7 +3833,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["FoundView"][];
+                    "application/json": components["schemas"]["FoundPage"];
                 };
             };
         };
@@ -3895,6 +3922,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RepairView"];
+                };
+            };
+        };
+    };
+    closed: {
+        parameters: {
+            query?: {
+                find?: string;
+                after?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClosedPage"];
                 };
             };
         };

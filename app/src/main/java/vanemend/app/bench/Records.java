@@ -1,10 +1,13 @@
 package vanemend.app.bench;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.security.PublicKey;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.function.LongConsumer;
 import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -16,9 +19,9 @@ import vanemend.app.access.Account;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.Audit;
 import vanemend.app.store.BenchEvents;
+import vanemend.app.store.ClosedRuns;
 import vanemend.app.store.InstallationKey;
 import vanemend.app.store.Json;
-import vanemend.app.store.OneRow;
 import vanemend.app.store.Origins;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
@@ -33,10 +36,25 @@ import vanemend.core.trade.Check;
 /** Records found again, written out and read back in. */
 @Component
 public class Records {
-    /** A record that answers a question. */
-    public record Found(long id, FrozenPlan frozen, RepairRecord record, List<RecordWords.Word> met) {}
+    /** A record that answers a question, and by which of its words. */
+    public record Found(long id, ClosedRuns.Line line, List<RecordWords.Word> met) {}
+
+    /**
+     * Some of what answers a question.
+     *
+     * @param next where those after these begin; absent where these are the last
+     * @param unsorted records of closed work that cannot be found yet, since an update is still sorting them in
+     */
+    public record Page(List<Found> found, Optional<ClosedRuns.Place> next, int unsorted) {}
 
     private static final int MOST_ASKED = 200;
+    private static final int A_PAGE = 50;
+
+    /** What is told of runs under way, by run and newest event. */
+    private final Cache<Key, ClosedRuns.Line> lines =
+            Caffeine.newBuilder().maximumSize(1_000).build();
+
+    private record Key(long repair, UUID newest) {}
 
     private final Repairs repairs;
     private final BenchEvents events;
@@ -48,6 +66,8 @@ public class Records {
     private final Bell bell;
     private final InstallationKey key;
     private final Origins origins;
+    private final ClosedRuns closed;
+    private final Closing closing;
 
     Records(
             Repairs repairs,
@@ -59,7 +79,11 @@ public class Records {
             Clock clock,
             Bell bell,
             InstallationKey key,
-            Origins origins) {
+            Origins origins,
+            ClosedRuns closed,
+            Closing closing) {
+        this.closed = closed;
+        this.closing = closing;
         this.repairs = repairs;
         this.events = events;
         this.work = work;
@@ -72,33 +96,55 @@ public class Records {
         this.origins = origins;
     }
 
-    /** Records of work begun that hold every word of {@code asked}, newest change first. */
-    public List<Found> find(String asked) {
+    /**
+     * Records of work begun that hold a word for every part of {@code asked}, a page at a time: with the first page all that are under way, then
+     * what was closed, the newest first.
+     */
+    public Page find(String asked, Optional<ClosedRuns.Place> after) {
+        List<String> parts = parts(asked);
+        List<Found> out = new ArrayList<>();
+        RepairWork.UnderWay now = work.underWay();
+        if (after.isEmpty()) {
+            now.live().forEach(l -> found(l.id(), line(l), asked).ifPresent(out::add));
+        }
+        List<ClosedRuns.Closed> some = closed.find(parts, after.orElse(ClosedRuns.Place.TOP), A_PAGE + 1);
+        for (ClosedRuns.Closed c : some.subList(0, Math.min(A_PAGE, some.size()))) {
+            c.line().flatMap(l -> found(c.repair(), l, asked)).ifPresent(out::add);
+        }
+        return new Page(List.copyOf(out), next(some), now.unsorted());
+    }
+
+    /** A page of what is closed that answers {@code asked}, the newest first. */
+    public ClosedPage closed(String asked, Optional<ClosedRuns.Place> after) {
+        List<ClosedRuns.Closed> some = closed.find(parts(asked), after.orElse(ClosedRuns.Place.TOP), A_PAGE + 1);
+        return new ClosedPage(some.subList(0, Math.min(A_PAGE, some.size())), next(some));
+    }
+
+    /** Some of what is closed; {@code next} as in {@link Page}. */
+    public record ClosedPage(List<ClosedRuns.Closed> closed, Optional<ClosedRuns.Place> next) {}
+
+    private static Optional<ClosedRuns.Place> next(List<ClosedRuns.Closed> some) {
+        return some.size() > A_PAGE ? Optional.of(some.get(A_PAGE - 1).place()) : Optional.empty();
+    }
+
+    private static List<String> parts(String asked) {
         if (asked.length() > MOST_ASKED) {
             throw new Refused(
                     HttpStatus.UNPROCESSABLE_CONTENT,
                     "Find",
                     "The question has " + asked.length() + " characters; at most " + MOST_ASKED + ".");
         }
-        List<Found> out = new ArrayList<>();
-        for (Repairs.Stored r : repairs.all()) {
-            if (r.frozen()) {
-                OneRow.of(r.id(), () -> found(r.id(), asked)).ifPresent(f -> f.ifPresent(out::add));
-            }
-        }
-        return List.copyOf(out);
+        return RecordWords.parts(asked);
     }
 
-    /** The record of {@code id} as it is found by anything. */
-    public Optional<Found> of(long id) {
-        return found(id, "");
+    private static Optional<Found> found(long id, ClosedRuns.Line line, String asked) {
+        return RecordWords.met(line.words(), asked).map(met -> new Found(id, line, met));
     }
 
-    private Optional<Found> found(long id, String asked) {
-        FrozenPlan frozen = repairs.plan(id).orElseThrow();
-        RepairRecord record = work.record(id);
-        return RecordWords.met(RecordWords.of(frozen, record, shop.zone()), asked)
-                .map(met -> new Found(id, frozen, record, met));
+    private ClosedRuns.Line line(RepairWork.Live l) {
+        return lines.get(
+                new Key(l.id(), l.happened().getLast().id()),
+                k -> closing.line(l.plans(), l.state(), RepairRecord.of(l.plans(), l.happened(), clock.instant())));
     }
 
     /** The public key that records written out here are sealed with. */
@@ -158,6 +204,7 @@ public class Records {
         }
         origins.keep(id, from);
         tried(id, trial);
+        work.sort(id);
         audit.did(
                 who.id(), Audit.Act.RECORD, "Read in: " + file.frozen().workup().name());
         bell.ringAfterCommit(id);

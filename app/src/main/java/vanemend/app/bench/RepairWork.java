@@ -9,9 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,7 +28,6 @@ import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.Planner;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
-import vanemend.core.record.LookAgain;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.run.BenchEvent;
 import vanemend.core.run.Known;
@@ -70,11 +67,27 @@ public class RepairWork {
         }
     }
 
-    /** A run on the bench; {@code ahead} as if it were alone. */
-    public record Live(long id, FrozenPlan frozen, RunState state, List<StillToCome.Stretch> ahead) {}
+    /**
+     * A run on the bench.
+     *
+     * @param plans the plan the work began with, then each that was made anew
+     * @param frozen the one it goes by
+     * @param ahead what is still to come, as if it were alone
+     */
+    public record Live(
+            long id,
+            List<FrozenPlan> plans,
+            List<BenchEvent> happened,
+            FrozenPlan frozen,
+            RunState state,
+            List<StillToCome.Stretch> ahead) {}
 
-    /** Finished work. */
-    public record Finished(long id, FrozenPlan frozen, RepairRecord record) {}
+    /**
+     * The runs under way, what bites first comes first.
+     *
+     * @param unsorted how many that are closed do not stand among the closed ones yet
+     */
+    public record UnderWay(List<Live> live, int unsorted) {}
 
     /** An event that was not taken. */
     public record NotTaken(UUID id, InputProblem problem) {}
@@ -84,15 +97,10 @@ public class RepairWork {
 
     private static final int MOST_REASON = 400;
 
-    /** Repairs that were finished at their newest event, by that event: they need not be replayed to know it. */
-    private final Map<Long, Long> finished = new ConcurrentHashMap<>();
-
-    /** Repairs whose method has no later look; a plan never changes. */
-    private final Set<Long> neverAgain = ConcurrentHashMap.newKeySet();
-
     private final Repairs repairs;
     private final BenchEvents events;
     private final Signatures signatures;
+    private final Closing closing;
     private final Shop shop;
     private final Audit audit;
     private final BenchFigures figures;
@@ -103,6 +111,7 @@ public class RepairWork {
             Repairs repairs,
             BenchEvents events,
             Signatures signatures,
+            Closing closing,
             Shop shop,
             Audit audit,
             BenchFigures figures,
@@ -112,6 +121,7 @@ public class RepairWork {
         this.repairs = repairs;
         this.events = events;
         this.signatures = signatures;
+        this.closing = closing;
         this.shop = shop;
         this.audit = audit;
         this.clock = clock;
@@ -352,6 +362,7 @@ public class RepairWork {
     public Taken take(long id, List<EventDraft> drafts, Account who, boolean fresh) {
         repairs.lock(id);
         List<NotTaken> refused = new ArrayList<>();
+        boolean more = false;
         Map<UUID, BenchEvent> known = new LinkedHashMap<>();
         events.of(id).forEach(e -> known.put(e.id(), e));
         List<FrozenPlan> plans = plans(id, known.values());
@@ -374,12 +385,17 @@ public class RepairWork {
                 events.add(id, e, who.id());
                 figures.taken(e, clock.instant());
                 known.put(d.id(), e);
+                more = true;
                 if (e.kind() == BenchEvent.Kind.SIGN && e.answer().equals(BenchEvent.SIGNED)) {
                     signatures.keep(id, e, List.copyOf(known.values()));
                 }
             }
         }
-        Running run = running(id, plans, List.copyOf(known.values()));
+        List<BenchEvent> happened = List.copyOf(known.values());
+        Running run = running(id, plans, happened);
+        if (more) {
+            closing.follow(id, plans, run.state(), happened, run.now());
+        }
         shop.used(id, "Repair " + id + ", " + frozen.workup().name(), RepairRecord.used(plans, run.legs()), who.id());
         if (drafts.stream().anyMatch(d -> d.kind() == BenchEvent.Kind.GATE || d.kind() == BenchEvent.Kind.DONE)) {
             shop.warmedUp(id, MeasuredWarmUp.of(run.frozen().plan(), run.state()));
@@ -456,54 +472,42 @@ public class RepairWork {
         return new Running(id, plans, legs, repair(id).anew(), happened.size(), now);
     }
 
-    /** Every run that is under way, what bites first comes first. */
-    public List<Live> live() {
+    /** Every run that is under way. */
+    public UnderWay underWay() {
         Instant now = clock.instant();
-        List<Live> out = new ArrayList<>();
-        events.newest().forEach((id, newest) -> {
-            if (!newest.equals(finished.get(id))) {
-                OneRow.of(id, () -> live(id, newest, now)).ifPresent(l -> l.ifPresent(out::add));
+        List<Live> live = new ArrayList<>();
+        int[] unsorted = {0};
+        events.newestOfOpen().forEach((id, newest) -> {
+            Optional<Live> run = OneRow.of(id, () -> live(id, newest, now));
+            if (run.isPresent() && Closing.at(run.get().state()).isPresent()) {
+                unsorted[0]++;
+            } else {
+                run.ifPresent(live::add);
             }
         });
-        out.sort(Comparator.comparing(l -> l.state().clocks().stream()
+        live.sort(Comparator.comparing(l -> l.state().clocks().stream()
                 .flatMap(c -> c.endsAt().stream())
                 .min(Comparator.naturalOrder())
                 .orElse(Instant.MAX)));
-        return out;
+        return new UnderWay(List.copyOf(live), unsorted[0]);
     }
 
-    private Optional<Live> live(long id, long newest, Instant now) {
+    private Live live(long id, long newest, Instant now) {
         List<BenchEvent> happened = events.of(id, newest);
         List<FrozenPlan> plans = plans(id, happened);
         List<RunState> legs = Replay.of(plans.stream().map(FrozenPlan::plan).toList(), happened, now);
         RunState state = legs.getLast();
-        if (state.finishedAt().isEmpty() && state.ended().isEmpty()) {
-            return Optional.of(new Live(id, plans.get(legs.size() - 1), state, StillToCome.of(state, now)));
-        }
-        finished.put(id, newest);
-        return Optional.empty();
+        return new Live(id, plans, happened, plans.get(legs.size() - 1), state, StillToCome.of(state, now));
     }
 
-    /** Records of finished work whose method has a later look. */
-    public List<Finished> lookedAtAgain() {
-        Instant now = clock.instant();
-        List<Finished> out = new ArrayList<>();
-        events.newest().forEach((id, newest) -> {
-            if (newest.equals(finished.get(id)) && !neverAgain.contains(id)) {
-                OneRow.of(id, () -> lookedAtAgain(id, newest, now)).ifPresent(f -> f.ifPresent(out::add));
-            }
-        });
-        return List.copyOf(out);
-    }
-
-    private Optional<Finished> lookedAtAgain(long id, long newest, Instant now) {
-        List<BenchEvent> happened = events.of(id, newest);
+    /** Puts the run of {@code id} among the closed ones where it is closed, and takes it from there where it is not; says whether it was moved. */
+    @Transactional
+    public boolean sort(long id) {
+        repairs.lock(id);
+        List<BenchEvent> happened = events.of(id);
         List<FrozenPlan> plans = plans(id, happened);
-        if (LookAgain.has(plans.getLast().plan())) {
-            return Optional.of(new Finished(id, plans.getLast(), RepairRecord.of(plans, happened, now)));
-        }
-        neverAgain.add(id);
-        return Optional.empty();
+        Running run = running(id, plans, happened);
+        return closing.follow(id, plans, run.state(), happened, run.now());
     }
 
     /**

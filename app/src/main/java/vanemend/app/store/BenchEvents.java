@@ -21,7 +21,7 @@ import vanemend.core.trade.Quantity;
 /** What happened at the bench; only ever added to. */
 @Component
 public class BenchEvents {
-    private static final int MOST_READ = 128;
+    private static final int MOST_READ = 512;
 
     /** Events as read, the newest of them at {@code newest}. */
     private record Read(long newest, List<BenchEvent> events) {}
@@ -45,10 +45,11 @@ public class BenchEvents {
                 .list();
     }
 
-    /** The newest event of every repair that has begun: as long as it is the same, nothing happened there. */
-    public Map<Long, Long> newest() {
+    /** The newest event of every repair that has begun and is not closed: as long as it is the same, nothing happened there. */
+    public Map<Long, Long> newestOfOpen() {
         Map<Long, Long> out = new TreeMap<>();
-        db.sql("SELECT repair_id, MAX(seq) FROM bench_event GROUP BY repair_id")
+        db.sql("SELECT r.id, (SELECT MAX(e.seq) FROM bench_event e WHERE e.repair_id = r.id) AS newest FROM repair r"
+                        + " WHERE r.closed_at IS NULL AND r.away_at IS NULL HAVING newest IS NOT NULL")
                 .query((RowCallbackHandler) rs -> out.put(rs.getLong(1), rs.getLong(2)));
         return out;
     }

@@ -52,7 +52,7 @@ public class Repairs {
             "SELECT r.id, r.draft, r.version, a.name, r.changed_at, r.anew, f.repair_id IS NOT NULL AS frozen"
                     + " FROM repair r JOIN account a ON a.id = r.changed_by LEFT JOIN frozen_plan f ON f.repair_id = r.id";
 
-    private static final int MOST_PLANS = 128;
+    private static final int MOST_PLANS = 512;
 
     private final JdbcClient db;
     private final Json json;
@@ -71,16 +71,25 @@ public class Repairs {
         this.clock = clock;
     }
 
-    /** All repairs, newest change first. */
-    public List<Stored> all() {
-        return db.sql(SELECT + " WHERE r.away_at IS NULL ORDER BY r.changed_at DESC, r.id DESC")
+    /** Repairs that are not closed, newest change first. */
+    public List<Stored> notClosed() {
+        return db.sql(SELECT + " WHERE r.closed_at IS NULL AND r.away_at IS NULL ORDER BY r.changed_at DESC, r.id DESC")
                 .query(this::row)
                 .list();
     }
 
     /** Repairs whose work has not begun, newest change first. */
     public List<Stored> open() {
-        return db.sql(SELECT + " WHERE f.repair_id IS NULL AND r.away_at IS NULL ORDER BY r.changed_at DESC, r.id DESC")
+        return db.sql(SELECT + " WHERE r.closed_at IS NULL AND f.repair_id IS NULL AND r.away_at IS NULL"
+                        + " ORDER BY r.changed_at DESC, r.id DESC")
+                .query(this::row)
+                .list();
+    }
+
+    /** The {@code most} that were added last. */
+    public List<Stored> newest(int most) {
+        return db.sql(SELECT + " WHERE r.away_at IS NULL ORDER BY r.id DESC LIMIT ?")
+                .param(most)
                 .query(this::row)
                 .list();
     }

@@ -15,6 +15,7 @@ import vanemend.app.access.Account;
 import vanemend.app.access.Accounts;
 import vanemend.app.access.Role;
 import vanemend.app.bench.RepairWork;
+import vanemend.app.store.ClosedRuns;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
 import vanemend.app.web.Views.AgainView;
@@ -35,10 +36,11 @@ import vanemend.core.trade.Air;
 /** The bench as it stands: live clocks, and the next thing for each pair of hands. */
 @Component
 class BenchViews {
-    private static final Duration SOON = Duration.ofDays(60);
+    private static final Duration NEAR = Duration.ofDays(60);
     private static final Duration AT_THE_BENCH = Duration.ofMinutes(30);
     private final RepairWork work;
     private final Repairs repairs;
+    private final ClosedRuns closed;
     private final Accounts accounts;
     private final Shop shop;
     private final Lines lines;
@@ -49,6 +51,7 @@ class BenchViews {
     BenchViews(
             RepairWork work,
             Repairs repairs,
+            ClosedRuns closed,
             Accounts accounts,
             Shop shop,
             Lines lines,
@@ -57,6 +60,7 @@ class BenchViews {
             @Value("${vanemend.ovens}") int ovens) {
         this.work = work;
         this.repairs = repairs;
+        this.closed = closed;
         this.accounts = accounts;
         this.shop = shop;
         this.lines = lines;
@@ -87,7 +91,7 @@ class BenchViews {
     BenchView bench(Account me) {
         Conditions today = shop.conditions(me.role() == Role.APPRENTICE);
         Instant now = clock.instant();
-        List<RepairWork.Live> running = work.live();
+        List<RepairWork.Live> running = work.underWay().live();
         Sharing.Shared shared = Sharing.of(
                 running.stream()
                         .map(l -> new Sharing.Run(
@@ -115,17 +119,17 @@ class BenchViews {
                 shared.waiting());
     }
 
-    /** Later looks that are due, or will be within two months. */
+    /** Later looks that were due in the last two months, or will be in the next: what is older stands with its record. */
     private List<AgainView> again() {
-        Instant soon = clock.instant().plus(SOON);
-        return work.lookedAtAgain().stream()
-                .flatMap(f -> f.record().again().stream()
-                        .filter(look -> look.due().isBefore(soon))
-                        .map(look -> new AgainView(
-                                f.id(),
-                                f.frozen().workup().name(),
-                                f.frozen().workup().vehicle(),
-                                look)))
+        Instant now = clock.instant();
+        Instant from = now.minus(NEAR);
+        Instant to = now.plus(NEAR);
+        return closed.lookedAtAgain(from, to).stream()
+                .flatMap(c -> c.line().stream()
+                        .flatMap(l -> l.again().stream()
+                                .filter(look -> !look.due().isBefore(from)
+                                        && !look.due().isAfter(to))
+                                .map(look -> new AgainView(c.repair(), l.name(), l.vehicle(), look))))
                 .sorted(Comparator.comparing(a -> a.look().due()))
                 .toList();
     }

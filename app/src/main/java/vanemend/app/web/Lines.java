@@ -3,15 +3,18 @@ package vanemend.app.web;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import vanemend.app.bench.RepairWork;
+import vanemend.app.store.ClosedRuns;
 import vanemend.app.store.OneRow;
 import vanemend.app.store.Repairs;
 import vanemend.app.web.Views.RepairLine;
 import vanemend.app.web.Views.Standing;
 import vanemend.core.method.Conditions;
 import vanemend.core.part.PartDraft;
+import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.Workup;
 import vanemend.core.run.RunState;
 import vanemend.core.verdict.Verdict;
@@ -50,24 +53,67 @@ class Lines {
 
     /** The line of {@code r}; one that cannot be read says so, and harms no other. */
     RepairLine of(Repairs.Stored r, Conditions today) {
-        return r.readable() ? OneRow.of(r.id(), () -> worked(r, today)).orElseGet(() -> unreadable(r)) : unreadable(r);
+        return of(r, today, Map.of());
+    }
+
+    /** The same, where the states of those under way are known. */
+    RepairLine of(Repairs.Stored r, Conditions today, Map<Long, RepairWork.Live> running) {
+        return r.readable()
+                ? OneRow.of(r.id(), () -> worked(r, today, running)).orElseGet(() -> unreadable(r))
+                : unreadable(r);
+    }
+
+    /** The line of one that is closed. */
+    static RepairLine closed(ClosedRuns.Closed c) {
+        return c.line()
+                .map(l -> new RepairLine(
+                        c.repair(),
+                        named(l.name()),
+                        l.vehicle(),
+                        l.finishedAt().isPresent() ? Standing.DONE : Standing.ENDED,
+                        l.mark(),
+                        Optional.of(l.verdict()),
+                        l.step(),
+                        l.ended().map(Lines::ended).orElse(""),
+                        l.stepsDone(),
+                        l.steps(),
+                        l.promisedAt(),
+                        l.finishedAt(),
+                        c.changedBy(),
+                        c.changedAt()))
+                .orElseGet(() -> new RepairLine(
+                        c.repair(),
+                        named(""),
+                        "",
+                        Standing.BLOCKED,
+                        "",
+                        Optional.empty(),
+                        "",
+                        cannotBeRead(c.repair()),
+                        0,
+                        0,
+                        Optional.empty(),
+                        Optional.empty(),
+                        c.changedBy(),
+                        c.changedAt()));
+    }
+
+    private static String cannotBeRead(long id) {
+        return "What is kept of repair " + id + " cannot be read. Every other one is whole; a backup may hold it.";
     }
 
     private static RepairLine unreadable(Repairs.Stored r) {
-        return line(
-                r,
-                Standing.BLOCKED,
-                Optional.empty(),
-                "",
-                "What is kept of repair " + r.id() + " cannot be read. Every other one is whole; a backup may hold it.",
-                0,
-                0,
-                Optional.empty());
+        return line(r, Standing.BLOCKED, Optional.empty(), "", cannotBeRead(r.id()), 0, 0, Optional.empty());
     }
 
-    private RepairLine worked(Repairs.Stored r, Conditions today) {
+    private RepairLine worked(Repairs.Stored r, Conditions today, Map<Long, RepairWork.Live> running) {
         if (r.frozen()) {
-            return running(r);
+            RepairWork.Live known = running.get(r.id());
+            if (known != null) {
+                return running(r, known.frozen(), known.state());
+            }
+            RepairWork.Running run = work.running(r.id());
+            return running(r, run.frozen(), run.state());
         }
         Key key = new Key(r.id(), today.spreadMlPerMin());
         Known k = known.getIfPresent(key);
@@ -78,14 +124,12 @@ class Lines {
         return k.line();
     }
 
-    private RepairLine running(Repairs.Stored r) {
-        RepairWork.Running run = work.running(r.id());
-        RunState s = run.state();
+    private static RepairLine running(Repairs.Stored r, FrozenPlan frozen, RunState s) {
         int done = (int) s.steps().stream().filter(x -> x.doneAt().isPresent()).count();
         return line(
                 r,
                 s.finishedAt().isPresent() ? Standing.DONE : s.ended().isPresent() ? Standing.ENDED : Standing.RUNNING,
-                Optional.of(run.frozen().workup()),
+                Optional.of(frozen.workup()),
                 s.now().map(x -> x.step().title()).orElse(""),
                 held(s),
                 done,
@@ -96,9 +140,13 @@ class Lines {
     /** What holds it up: a stop, or how it was ended. */
     private static String held(RunState s) {
         return s.ended()
-                .map(e -> e.how().word() + ": " + e.why())
+                .map(Lines::ended)
                 .or(() -> s.stops().stream().findFirst().map(x -> "Stop: " + x.title()))
                 .orElse("");
+    }
+
+    private static String ended(RunState.Ended e) {
+        return e.how().word() + ": " + e.why();
     }
 
     private static RepairLine drafted(Repairs.Stored r, RepairWork.Worked w) {
@@ -118,6 +166,10 @@ class Lines {
         return line(r, standing, w.workup(), "", held, 0, steps, Optional.empty());
     }
 
+    private static String named(String name) {
+        return name == null || name.isBlank() ? "Part without a name" : name;
+    }
+
     private static RepairLine line(
             Repairs.Stored r,
             Standing standing,
@@ -131,7 +183,7 @@ class Lines {
         Optional<Verdict.Outcome> verdict = up.map(w -> w.verdict().outcome());
         return new RepairLine(
                 r.id(),
-                part.map(PartDraft::name).filter(n -> !n.isBlank()).orElse("Part without a name"),
+                named(part.map(PartDraft::name).orElse("")),
                 part.map(PartDraft::vehicle).orElse(""),
                 standing,
                 up.map(Workup::mark).orElse(""),

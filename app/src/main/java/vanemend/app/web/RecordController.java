@@ -21,17 +21,17 @@ import vanemend.app.bench.RepairWork;
 import vanemend.app.bench.Seal;
 import vanemend.app.export.RecordPdf;
 import vanemend.app.store.Audit;
+import vanemend.app.store.ClosedRuns;
 import vanemend.app.store.Origins;
 import vanemend.app.store.Shop;
+import vanemend.app.web.Views.FoundPage;
 import vanemend.app.web.Views.FoundView;
 import vanemend.app.web.Views.KeyView;
 import vanemend.app.web.Views.ReadInView;
 import vanemend.app.web.Views.RunView;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.record.RecordCsv;
-import vanemend.core.record.RepairRecord;
 import vanemend.core.run.ReadingsCsv;
-import vanemend.core.verdict.Verdict;
 
 /** Records found, written out and read in. */
 @RestController
@@ -54,25 +54,28 @@ class RecordController {
     }
 
     @GetMapping("/records")
-    List<FoundView> find(@RequestParam(defaultValue = "") String find) {
-        return records.find(find).stream().map(RecordController::view).toList();
+    FoundPage find(@RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String after) {
+        Records.Page page = records.find(find, Places.read(after));
+        return new FoundPage(
+                page.found().stream().map(RecordController::view).toList(),
+                page.next().map(Places::written),
+                page.unsorted());
     }
 
     private static FoundView view(Records.Found f) {
-        RepairRecord r = f.record();
-        Verdict.Outcome verdict = f.frozen().workup().verdict().outcome();
+        ClosedRuns.Line l = f.line();
         return new FoundView(
                 f.id(),
-                f.frozen().workup().name(),
-                f.frozen().workup().vehicle(),
-                f.frozen().plan().title(),
-                verdict,
-                r.startedAt(),
-                r.finishedAt(),
-                r.people(),
-                r.deviations().size(),
-                r.signed(),
-                r.again(),
+                l.name(),
+                l.vehicle(),
+                l.method(),
+                l.verdict(),
+                l.startedAt(),
+                l.finishedAt(),
+                l.people(),
+                l.deviations(),
+                l.signed(),
+                l.again(),
                 f.met());
     }
 
@@ -153,9 +156,6 @@ class RecordController {
         RecordCsv.of(work.record(id));
         ReadingsCsv.of(run.state().readings());
         records.file(id);
-        if (records.of(id).map(RecordController::view).isEmpty()) {
-            throw new IllegalStateException("a record that is not found by any word");
-        }
     }
 
     @Needs(Right.AUDIT)

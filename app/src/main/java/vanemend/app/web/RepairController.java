@@ -3,8 +3,10 @@ package vanemend.app.web;
 import java.security.Principal;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -15,16 +17,19 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vanemend.app.access.Account;
 import vanemend.app.access.Needs;
 import vanemend.app.access.Right;
 import vanemend.app.access.Role;
+import vanemend.app.bench.Records;
 import vanemend.app.bench.RepairWork;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
+import vanemend.app.web.Views.ClosedPage;
 import vanemend.app.web.Views.PreviewView;
 import vanemend.app.web.Views.RepairLine;
 import vanemend.app.web.Views.RepairView;
@@ -38,12 +43,14 @@ import vanemend.core.plan.Workup;
 @RequestMapping("/api")
 class RepairController {
     private final RepairWork work;
+    private final Records records;
     private final Repairs repairs;
     private final Shop shop;
     private final Lines lines;
     private final People people;
 
-    RepairController(RepairWork work, Repairs repairs, Shop shop, Lines lines, People people) {
+    RepairController(RepairWork work, Records records, Repairs repairs, Shop shop, Lines lines, People people) {
+        this.records = records;
         this.work = work;
         this.repairs = repairs;
         this.shop = shop;
@@ -54,10 +61,23 @@ class RepairController {
     /** A new repair; the same client id twice makes one. */
     record NewRepairDraft(UUID clientId, RepairDraft draft) {}
 
+    /** Repairs that wait or run: as many as a shop has at a time. */
     @GetMapping("/repairs")
     List<RepairLine> list(Principal me) {
         Conditions today = shop.conditions(people.of(me).role() == Role.APPRENTICE);
-        return repairs.all().stream().map(r -> lines.of(r, today)).toList();
+        Map<Long, RepairWork.Live> running =
+                work.underWay().live().stream().collect(Collectors.toMap(RepairWork.Live::id, l -> l));
+        return repairs.notClosed().stream()
+                .map(r -> lines.of(r, today, running))
+                .toList();
+    }
+
+    /** Repairs that are finished or ended and answer {@code find}, a page at a time. */
+    @GetMapping("/repairs/closed")
+    ClosedPage closed(@RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String after) {
+        Records.ClosedPage page = records.closed(find, Places.read(after));
+        return new ClosedPage(
+                page.closed().stream().map(Lines::closed).toList(), page.next().map(Places::written));
     }
 
     @Needs(Right.PLAN)

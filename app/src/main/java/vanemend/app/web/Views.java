@@ -167,6 +167,17 @@ final class Views {
             List<LookAgain> again,
             List<RecordWords.Word> met) {}
 
+    /**
+     * Some of the records that answer a question.
+     *
+     * @param next what to ask with for those after these; absent where these are the last
+     * @param unsorted records of closed work that cannot be found yet, since an update is still sorting them in
+     */
+    record FoundPage(List<FoundView> found, Optional<String> next, int unsorted) {}
+
+    /** Some of the repairs that are closed, the newest first; {@code next} as for records. */
+    record ClosedPage(List<RepairLine> closed, Optional<String> next) {}
+
     /** The repair that a record was read in as. */
     record ReadInView(long id) {}
 

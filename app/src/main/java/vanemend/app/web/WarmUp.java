@@ -51,7 +51,7 @@ class WarmUp {
     int run() {
         long begun = System.nanoTime();
         List<RepairDraft> drafts =
-                repairs.all().stream().limit(NEWEST).map(Repairs.Stored::draft).toList();
+                repairs.newest(NEWEST).stream().map(Repairs.Stored::draft).toList();
         int plans = 0;
         while (plans < drafts.size() || (plans > 0 && System.nanoTime() - begun < longest.toNanos())) {
             preview(drafts.get(plans % drafts.size()));

@@ -28,6 +28,7 @@ import vanemend.app.Drafts;
 import vanemend.app.Kept;
 import vanemend.app.PublishedSchema;
 import vanemend.app.TestServer;
+import vanemend.app.bench.RepairWork;
 
 class RecordApiTest {
     private static final Pattern UUIDS =
@@ -446,9 +447,52 @@ class RecordApiTest {
             Caller.Answer a = tam.get("/api/records?find=" + asked.replace(" ", "%20"));
             assertThat(a.body().findValuesAsString("id")).as(asked).contains(id);
         }
-        assertThat(tam.get("/api/records?find=needle%20glass-resin").body().size())
+        assertThat(tam.get("/api/records?find=needle%20glass-resin").at("found").size())
                 .isZero();
+        assertThat(tam.get("/api/records?after=yesterday").text("detail"))
+                .contains("yesterday is no place in this list");
         assertThat(tam.get("/api/records?find=" + "x".repeat(300)).status()).isEqualTo(422);
+    }
+
+    @Test
+    @DisplayName(
+            "closed work leaves the open list for the closed one, is found by how it ended, and is sorted in again where an update lost it")
+    void closedWork() {
+        String path = started("Closed and found");
+        long id = Long.parseLong(path.replaceAll(".*/", ""));
+        Map<String, Object> end = Happens.event("END", "", "text", "frame is bent");
+        end.put("answer", "REFERRED");
+        assertThat(does(tam, path, end).text("run.state.ended.how")).isEqualTo("REFERRED");
+        assertClosed(id);
+
+        // As a store that an earlier release closed it in.
+        JdbcClient db = TestServer.bean(JdbcClient.class);
+        for (String table : List.of("closed_run_key", "closed_run_look", "closed_run")) {
+            db.sql("DELETE FROM " + table + " WHERE repair_id = ?").param(id).update();
+        }
+        db.sql("UPDATE repair SET closed_at = NULL WHERE id = ?").param(id).update();
+        assertThat(ids(tam.get("/api/repairs").body())).contains(id);
+        Caller.Answer found = tam.get("/api/records?find=closed%20found");
+        assertThat(found.at("found").size()).isZero();
+        assertThat(found.at("unsorted").asInt()).isPositive();
+        assertThat(tam.get("/api/bench").body().toString()).doesNotContain("Closed and found");
+        assertThat(TestServer.bean(RepairWork.class).sort(id)).isTrue();
+        assertClosed(id);
+    }
+
+    private void assertClosed(long id) {
+        assertThat(ids(tam.get("/api/repairs").body())).doesNotContain(id);
+        assertThat(ids(tam.get("/api/repairs/closed?find=closed%20found").at("closed")))
+                .containsExactly(id);
+        Caller.Answer found = tam.get("/api/records?find=found%20closed%20dent");
+        assertThat(ids(found.at("found"))).containsExactly(id);
+        assertThat(ids(tam.get("/api/records?find=closed%20found%20referred").at("found")))
+                .as("by how it ended")
+                .containsExactly(id);
+    }
+
+    private static List<Long> ids(JsonNode list) {
+        return list.valueStream().map(r -> r.get("id").asLong()).toList();
     }
 
     @Test

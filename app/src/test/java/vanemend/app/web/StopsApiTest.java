@@ -133,7 +133,7 @@ class StopsApiTest {
         end.put("answer", "REFERRED");
         Caller.Answer a = tam.post(path + "/events", List.of(end, yes("depth")));
         assertThat(a.text("run.state.ended.how")).isEqualTo("REFERRED");
-        assertThat(tam.get("/api/repairs").body().toString()).contains("too deep to straighten");
+        assertThat(tam.get("/api/repairs/closed").body().toString()).contains("too deep to straighten");
         assertThat(tam.get("/api/bench").body().toString()).doesNotContain("Ended here");
         Map<String, Object> sign = Happens.event("SIGN", "");
         sign.put("answer", "signed");

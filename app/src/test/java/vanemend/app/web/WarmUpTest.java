@@ -2,6 +2,7 @@ package vanemend.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.anyBoolean;
+import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
@@ -45,7 +46,7 @@ class WarmUpTest {
 
     @Test
     void eachIsPlannedOnceHoweverShortTheTime() {
-        when(repairs.all()).thenReturn(List.of(door(1), door(2), door(3)));
+        when(repairs.newest(anyInt())).thenReturn(List.of(door(1), door(2), door(3)));
         when(shop.conditions(anyBoolean()))
                 .thenReturn(new Conditions(
                         new Air(17, 58),
@@ -62,7 +63,7 @@ class WarmUpTest {
 
     @Test
     void anEmptyShopHasNothingToPlan() {
-        when(repairs.all()).thenReturn(List.of());
+        when(repairs.newest(anyInt())).thenReturn(List.of());
         assertThat(during(Duration.ofDays(1)).run()).isZero();
     }
 

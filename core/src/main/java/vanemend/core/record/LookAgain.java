@@ -32,9 +32,4 @@ public record LookAgain(Instant due, String what, String shown) {
                                 l.shown())))
                 .toList();
     }
-
-    /** Whether the method of {@code plan} has a later look. */
-    public static boolean has(Plan plan) {
-        return !Methods.of(plan.method()).later().isEmpty();
-    }
 }

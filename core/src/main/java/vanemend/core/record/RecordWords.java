@@ -3,9 +3,12 @@ package vanemend.core.record;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.trade.Text;
 
@@ -26,7 +29,8 @@ public final class RecordWords {
         PERSON,
         DAY,
         DEVIATION,
-        NOTE
+        NOTE,
+        STATE
     }
 
     private RecordWords() {}
@@ -50,24 +54,70 @@ public final class RecordWords {
         record.people().forEach(p -> out.add(new Word(Sort.PERSON, p)));
         record.startedAt().ifPresent(t -> out.add(day(LocalDate.ofInstant(t, zone))));
         record.finishedAt().ifPresent(t -> out.add(day(LocalDate.ofInstant(t, zone))));
+        out.add(new Word(Sort.STATE, state(record)));
         record.deviations().forEach(d -> out.add(new Word(Sort.DEVIATION, d.text())));
         record.lines().forEach(l -> l.remarks().forEach(r -> out.add(new Word(Sort.NOTE, r))));
         return List.copyOf(out);
+    }
+
+    private static String state(RepairRecord record) {
+        return record.ended()
+                .map(e -> e.how().word())
+                .orElse(record.finishedAt().isPresent() ? "Finished" : "Running");
     }
 
     private static Word day(LocalDate d) {
         return new Word(Sort.DAY, d.toString());
     }
 
+    /** Longest key, in characters; what is longer is found by its beginning. */
+    public static final int LONGEST_KEY = 40;
+
+    private static final Pattern SPACES = Pattern.compile("\\s+");
+    private static final Pattern BETWEEN = Pattern.compile("[^\\p{L}\\p{N}]+");
+    private static final Pattern ENDS = Pattern.compile("^[^\\p{L}\\p{N}]+|[^\\p{L}\\p{N}]+$");
+
+    /**
+     * What {@code text} is found by: each of its words in small letters without the marks around it, and where a word holds marks (a lot, a day,
+     * two words in one) also each piece of more than a character between them. It is found by the beginning of any of these.
+     */
+    public static Set<String> keys(String text) {
+        Set<String> out = new LinkedHashSet<>();
+        for (String word : SPACES.split(small(text))) {
+            key(word).ifPresent(out::add);
+            for (String piece : BETWEEN.split(word)) {
+                key(piece).filter(k -> k.length() > 1).ifPresent(out::add);
+            }
+        }
+        return out;
+    }
+
+    /** The parts of the question {@code asked}, as keys begin; empty where nothing is asked. */
+    public static List<String> parts(String asked) {
+        return SPACES.splitAsStream(small(asked))
+                .flatMap(p -> key(p).stream())
+                .distinct()
+                .toList();
+    }
+
+    private static String small(String text) {
+        return Text.plain(text).toLowerCase(Locale.ROOT);
+    }
+
+    private static Optional<String> key(String word) {
+        String bare = ENDS.matcher(word).replaceAll("");
+        return bare.isEmpty()
+                ? Optional.empty()
+                : Optional.of(bare.substring(
+                        0, bare.offsetByCodePoints(0, Math.min(LONGEST_KEY, bare.codePointCount(0, bare.length())))));
+    }
+
     /** The words that answer {@code asked}, one for each part of it; empty where a part is not met. An empty question meets every record. */
     public static Optional<List<Word>> met(List<Word> words, String asked) {
         List<Word> out = new ArrayList<>();
-        for (String part : asked.toLowerCase(Locale.ROOT).strip().split("\\s+")) {
-            if (part.isEmpty()) {
-                continue;
-            }
+        for (String part : parts(asked)) {
             Optional<Word> hit = words.stream()
-                    .filter(w -> Text.plain(w.text()).toLowerCase(Locale.ROOT).contains(part))
+                    .filter(w -> keys(w.text()).stream().anyMatch(k -> k.startsWith(part)))
                     .findFirst();
             if (hit.isEmpty()) {
                 return Optional.empty();
