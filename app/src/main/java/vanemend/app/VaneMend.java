@@ -8,11 +8,13 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
+import org.springframework.resilience.annotation.EnableResilientMethods;
 import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** The running application. */
 @SpringBootApplication
 @EnableScheduling
+@EnableResilientMethods
 public class VaneMend {
     /** Starts it; with {@code verify FILE} it only says whether that record is as it was written. */
     public static void main(String[] args) {

@@ -1,7 +1,8 @@
 -- When the work on a repair was finished or ended; nothing while it waits or runs. What lists tell of it then stands ready, and what it is
--- found by is a row a word: ten years of work are looked through as quickly as a day.
+-- found by is a row a word: ten years of work are looked through as quickly as a day. A turn is taken by whoever adds to what happened.
 ALTER TABLE repair
     ADD COLUMN closed_at DATETIME(3) NULL,
+    ADD COLUMN turn BIGINT NOT NULL DEFAULT 0,
     ADD KEY repair_closed (closed_at),
     ADD KEY repair_open (closed_at, away_at);
 

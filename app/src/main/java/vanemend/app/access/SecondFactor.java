@@ -14,7 +14,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
+import vanemend.app.store.AllOrNothing;
 
 /** The second factor of whoever wants one: a code off a phone, or one of a few on paper for when the phone is gone. */
 @Component
@@ -54,7 +54,7 @@ class SecondFactor {
      * Takes {@code secret} for {@code account}, its code of {@code step} used by that; gives the codes for when the phone is gone, which are shown
      * once.
      */
-    @Transactional
+    @AllOrNothing
     List<String> take(Account account, byte[] secret, long step) {
         drop(account);
         db.sql("INSERT INTO second_factor (account_id, secret, last_step) VALUES (?, ?, ?)")
@@ -74,7 +74,7 @@ class SecondFactor {
     }
 
     /** Takes it away. */
-    @Transactional
+    @AllOrNothing
     void drop(Account account) {
         db.sql("DELETE FROM recovery_code WHERE account_id = ?")
                 .param(account.id())

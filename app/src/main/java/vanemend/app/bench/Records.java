@@ -13,10 +13,10 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.node.ObjectNode;
 import vanemend.app.access.Account;
 import vanemend.app.problem.Refused;
+import vanemend.app.store.AllOrNothing;
 import vanemend.app.store.Audit;
 import vanemend.app.store.BenchEvents;
 import vanemend.app.store.ClosedRuns;
@@ -173,7 +173,7 @@ public class Records {
      * Reads a record in; one that is here already is refused, so that nothing is doubled. It is tried as everybody will read it, by
      * {@code trial}, before it is kept: a damaged one leaves nothing behind.
      */
-    @Transactional
+    @AllOrNothing
     public long read(String text, Account who, LongConsumer trial) {
         RecordFile file = parsed(text);
         Origins.Origin from = origin(text);

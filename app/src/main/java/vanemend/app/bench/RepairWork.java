@@ -12,11 +12,11 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
 import vanemend.app.access.Account;
 import vanemend.app.access.Right;
 import vanemend.app.access.Role;
 import vanemend.app.problem.Refused;
+import vanemend.app.store.AllOrNothing;
 import vanemend.app.store.Audit;
 import vanemend.app.store.BenchEvents;
 import vanemend.app.store.OneRow;
@@ -154,7 +154,7 @@ public class RepairWork {
     }
 
     /** Changes a repair that nobody else changed meanwhile and that is not under way. */
-    @Transactional
+    @AllOrNothing
     public Repairs.Stored change(long id, int version, RepairDraft draft, Account who) {
         repairs.lock(id);
         Repairs.Stored now = repair(id);
@@ -182,7 +182,7 @@ public class RepairWork {
     }
 
     /** Throws a draft away whose work has not begun; one's own, or as a lead anybody's. */
-    @Transactional
+    @AllOrNothing
     public void throwAway(long id, Account who) {
         repairs.lock(id);
         Repairs.Stored now = repair(id);
@@ -204,7 +204,7 @@ public class RepairWork {
     }
 
     /** A lead sets a limit of care aside, signed; an empty {@code reason} takes it back. */
-    @Transactional
+    @AllOrNothing
     public Repairs.Stored overrule(long id, int version, String ruleId, String reason, Account who) {
         repairs.lock(id);
         Repairs.Stored now = repair(id);
@@ -239,7 +239,7 @@ public class RepairWork {
     }
 
     /** Adds a repair. */
-    @Transactional
+    @AllOrNothing
     public Repairs.Stored add(UUID clientId, RepairDraft draft, Account who) {
         long id = repairs.add(clientId, draft.overruled(List.of()), who.id());
         bell.ringAfterCommit(id);
@@ -250,7 +250,7 @@ public class RepairWork {
      * Opens the draft of a run again, with what was found put into it, to plan it anew from here; the run goes on meanwhile. {@code why}
      * stands in the record.
      */
-    @Transactional
+    @AllOrNothing
     public Repairs.Stored planAnew(long id, String why, Account who) {
         repairs.lock(id);
         Repairs.Stored now = repair(id);
@@ -288,7 +288,7 @@ public class RepairWork {
     }
 
     /** Goes on by the plan the run has: what was changed to plan it anew is let go. */
-    @Transactional
+    @AllOrNothing
     public Repairs.Stored keepPlan(long id, Account who) {
         repairs.lock(id);
         Repairs.Stored now = repair(id);
@@ -304,7 +304,7 @@ public class RepairWork {
      * Freezes the plan and begins the work, or goes on with it by a plan made anew. The same {@code eventId} twice begins once. {@code version} is the draft that was on
      * screen.
      */
-    @Transactional
+    @AllOrNothing
     public Running start(long id, int version, UUID eventId, Account who) {
         repairs.lock(id);
         Repairs.Stored now = repair(id);
@@ -352,13 +352,13 @@ public class RepairWork {
      * Takes what happened at the bench, in order; an event that is there already counts once. The shelf follows what was really used. The
      * run that it answers is computed from what was read and added here: a bench in full work sends every few seconds.
      */
-    @Transactional
+    @AllOrNothing
     public Taken take(long id, List<EventDraft> drafts, Account who) {
         return take(id, drafts, who, true);
     }
 
     /** The same; what only a lead may do is taken where {@code fresh}, their password was typed a short while ago. */
-    @Transactional
+    @AllOrNothing
     public Taken take(long id, List<EventDraft> drafts, Account who, boolean fresh) {
         repairs.lock(id);
         List<NotTaken> refused = new ArrayList<>();
@@ -408,7 +408,7 @@ public class RepairWork {
      * Takes readings from a CSV file, all or none; one that is there already counts once. A line without a step belongs to the step that was
      * in hand at its time. Answers how many were new.
      */
-    @Transactional
+    @AllOrNothing
     public int readings(long id, String csv, Account who) {
         repairs.lock(id);
         Running run = running(id);
@@ -477,8 +477,8 @@ public class RepairWork {
         Instant now = clock.instant();
         List<Live> live = new ArrayList<>();
         int[] unsorted = {0};
-        events.newestOfOpen().forEach((id, newest) -> {
-            Optional<Live> run = OneRow.of(id, () -> live(id, newest, now));
+        repairs.turns().forEach((id, turn) -> {
+            Optional<Live> run = OneRow.of(id, () -> live(id, turn, now));
             if (run.isPresent() && Closing.at(run.get().state()).isPresent()) {
                 unsorted[0]++;
             } else {
@@ -492,8 +492,8 @@ public class RepairWork {
         return new UnderWay(List.copyOf(live), unsorted[0]);
     }
 
-    private Live live(long id, long newest, Instant now) {
-        List<BenchEvent> happened = events.of(id, newest);
+    private Live live(long id, long turn, Instant now) {
+        List<BenchEvent> happened = events.of(id, turn);
         List<FrozenPlan> plans = plans(id, happened);
         List<RunState> legs = Replay.of(plans.stream().map(FrozenPlan::plan).toList(), happened, now);
         RunState state = legs.getLast();
@@ -501,7 +501,7 @@ public class RepairWork {
     }
 
     /** Puts the run of {@code id} among the closed ones where it is closed, and takes it from there where it is not; says whether it was moved. */
-    @Transactional
+    @AllOrNothing
     public boolean sort(long id) {
         repairs.lock(id);
         List<BenchEvent> happened = events.of(id);

@@ -6,9 +6,9 @@ import java.time.temporal.ChronoUnit;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
 import vanemend.app.access.Account;
 import vanemend.app.problem.Refused;
+import vanemend.app.store.AllOrNothing;
 import vanemend.app.store.BenchEvents;
 import vanemend.app.store.Repairs;
 import vanemend.core.run.BenchEvent;
@@ -31,7 +31,7 @@ public class StepPictures {
     }
 
     /** Notes in the run that the picture {@code clientId} was taken at {@code step}; twice counts once. */
-    @Transactional
+    @AllOrNothing
     public void taken(long id, UUID clientId, String step, Account who) {
         repairs.lock(id);
         if (events.holder(clientId).isPresent()) {
@@ -49,7 +49,7 @@ public class StepPictures {
     }
 
     /** A picture was taken away: where it stood in the run it is taken back there too, with the same reason. */
-    @Transactional
+    @AllOrNothing
     public void takenAway(long id, UUID clientId, String why, Account who) {
         repairs.lock(id);
         if (events.holder(clientId).isPresent()) {

@@ -51,6 +51,7 @@ class Demo implements ApplicationRunner {
     private final Shop shop;
     private final Repairs repairs;
     private final BenchEvents events;
+    private final RepairWork work;
     private final Clock clock;
     private final String password;
 
@@ -59,6 +60,7 @@ class Demo implements ApplicationRunner {
             Shop shop,
             Repairs repairs,
             BenchEvents events,
+            RepairWork work,
             Clock clock,
             @Value("${vanemend.demo-password}") String password) {
         if (password.length() < SHORTEST_PASSWORD) {
@@ -68,6 +70,7 @@ class Demo implements ApplicationRunner {
         this.shop = shop;
         this.repairs = repairs;
         this.events = events;
+        this.work = work;
         this.clock = clock;
         this.password = password;
     }
@@ -189,5 +192,6 @@ class Demo implements ApplicationRunner {
         long id = repairs.add(UUID.randomUUID(), draft, by.id());
         repairs.freeze(id, frozen, by.id());
         all.forEach(e -> events.add(id, e, by.id()));
+        work.sort(id);
     }
 }

@@ -54,7 +54,7 @@ class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler({NonTransientDataAccessException.class, UncategorizedDataAccessException.class})
     ResponseEntity<Object> store(DataAccessException e, WebRequest request) {
         return switch (Trouble.of(e)) {
-            case LATE -> storeAway(e, request);
+            case LATE, CROSSED -> storeAway(e, request);
             case FULL -> full(e, request);
             case OTHER -> unforeseen(e, request);
         };

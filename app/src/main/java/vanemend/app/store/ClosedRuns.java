@@ -212,7 +212,7 @@ public class ClosedRuns {
         }
         Map<Long, Closed> by = new LinkedHashMap<>();
         db.sql(
-                        "SELECT r.id, r.closed_at, r.changed_at, a.name, c.line FROM repair r JOIN account a ON a.id = r.changed_by"
+                        "SELECT STRAIGHT_JOIN r.id, r.closed_at, r.changed_at, a.name, c.line FROM repair r JOIN account a ON a.id = r.changed_by"
                                 + " JOIN closed_run c ON c.repair_id = r.id WHERE r.id IN (" + join(ids) + ")")
                 .query(this::row)
                 .list()
@@ -241,8 +241,9 @@ public class ClosedRuns {
 
     /** At most {@code most} repairs whose line is of an earlier format, or that began and are not known to be closed; from {@code from} on. */
     public List<Long> toLookAt(long from, int most) {
-        List<Long> out = new ArrayList<>(db.sql("SELECT r.id FROM repair r JOIN frozen_plan f ON f.repair_id = r.id"
-                        + " WHERE r.closed_at IS NULL AND r.id >= ? ORDER BY r.id LIMIT ?")
+        List<Long> out = new ArrayList<>(db.sql(
+                        "SELECT STRAIGHT_JOIN r.id FROM repair r FORCE INDEX (repair_open) JOIN frozen_plan f ON f.repair_id = r.id"
+                                + " WHERE r.closed_at IS NULL AND r.id >= ? ORDER BY r.id LIMIT ?")
                 .params(from, most)
                 .query(Long.class)
                 .list());

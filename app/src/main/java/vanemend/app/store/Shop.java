@@ -14,7 +14,6 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import vanemend.core.cure.Lag;
@@ -118,7 +117,7 @@ public class Shop {
     }
 
     /** Takes where the shop lies. */
-    @Transactional
+    @AllOrNothing
     public void place(Conditions.Place place, String by) {
         db.sql("INSERT INTO shop_place (id, latitude_deg, longitude_deg, changed_by, changed_at)"
                         + " VALUES (1, :lat, :lon, :by, :at) ON DUPLICATE KEY UPDATE latitude_deg = VALUES(latitude_deg),"
@@ -147,7 +146,7 @@ public class Shop {
     }
 
     /** Goes by the rule book's time constants of {@code build} again. */
-    @Transactional
+    @AllOrNothing
     public void dropWarmUps(Lag.Build build, String by) {
         if (warmUps.drop(build, by) > 0) {
             audit.did(by, Audit.Act.RULE, "warm-ups on " + build.word() + " count no more");
@@ -184,7 +183,7 @@ public class Shop {
     }
 
     /** Signs rules of the house's own pages, all or none. */
-    @Transactional
+    @AllOrNothing
     public void sign(List<PageRule> rules, String by) {
         rules.forEach(r -> {
             pages.sign(r, by);
@@ -194,7 +193,7 @@ public class Shop {
     }
 
     /** Takes back a rule of the house's own pages; answers whether it was in force. */
-    @Transactional
+    @AllOrNothing
     public boolean takeBack(PageRule rule, String by) {
         boolean ended = pages.end(rule.id(), by);
         if (ended) {

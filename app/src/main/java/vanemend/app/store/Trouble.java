@@ -7,11 +7,14 @@ import org.springframework.dao.DataAccessException;
 public enum Trouble {
     /** It did not come back in time: what was asked may be asked again. */
     LATE,
+    /** It undid a change that crossed another: the same may be done again at once. */
+    CROSSED,
     /** It has no room left. */
     FULL,
     /** Nothing that was foreseen. */
     OTHER;
 
+    private static final int DEADLOCK = 1213;
     private static final int LOCK_WAIT = 1205;
     private static final int STATEMENT_TIME = 1969;
     private static final int DISK_FULL = 1021;
@@ -26,6 +29,7 @@ public enum Trouble {
             return OTHER;
         }
         return switch (s.getErrorCode()) {
+            case DEADLOCK -> CROSSED;
             case LOCK_WAIT, STATEMENT_TIME -> LATE;
             case DISK_FULL, TABLE_FULL -> FULL;
             case ENGINE -> String.valueOf(s.getMessage()).contains(NO_SPACE) ? FULL : OTHER;

@@ -28,6 +28,7 @@ import vanemend.app.bench.Bell;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.Shelf;
 import vanemend.app.store.Shop;
+import vanemend.app.store.TriedAgain;
 import vanemend.app.web.Views.ActView;
 import vanemend.app.web.Views.ImportLine;
 import vanemend.app.web.Views.ImportView;
@@ -43,6 +44,7 @@ import vanemend.core.trade.Check;
 /** The shelf: what stands on it, what is done with it, in and out as a file. */
 @RestController
 @RequestMapping("/api/shelf")
+@TriedAgain
 class ShelfController {
     private final Shop shop;
     private final Shelf shelf;
