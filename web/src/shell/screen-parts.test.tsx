@@ -65,7 +65,7 @@ describe("what is kept here", () => {
   const state = (over: Partial<ReturnType<Outbox["snapshot"]>>) =>
     vi
       .spyOn(outbox, "snapshot")
-      .mockReturnValue({ pending: [], others: [], reachable: true, trouble: "", refused: [], ...over });
+      .mockReturnValue({ pending: [], others: [], reachable: true, trouble: "", refused: [], late: [], ...over });
   const kept = { key: "1", repair: 1, event: { id: "e", kind: "NOTE", at: "2026-11-24T09:00:00Z" } } as const;
 
   it.each([

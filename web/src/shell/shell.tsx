@@ -15,6 +15,7 @@ import { type ComponentProps, useState } from "react";
 import { NavLink, Outlet, useNavigate } from "react-router";
 import { useBell } from "../api/queries";
 import { useOutbox, outbox } from "../repair/run/outbox";
+import { TooLate } from "../repair/run/too-late";
 import { BenchPlace } from "../bench/bench";
 import { ClockRail } from "./clock-rail";
 import { KeysDialog } from "./keys-dialog";
@@ -103,6 +104,7 @@ function Working() {
         </nav>
         <main className="print-flow bg-sheet relative flex min-w-0 flex-1 flex-col overflow-hidden">
           <Refusals />
+          <TooLate />
           <OthersWait />
           <Outlet />
         </main>

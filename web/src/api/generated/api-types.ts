@@ -1703,8 +1703,14 @@ export interface components {
             word: string;
         };
         Ignored: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** @enum {string} */
+            cause: "DONE_ALREADY" | "ENDED" | "PLANNED_ANEW" | "UNFIT";
             /** Format: uuid */
             event: string;
+            said: string;
             why: string;
         };
         ImportLine: {
@@ -2479,6 +2485,7 @@ export interface components {
             takenBack: components["schemas"]["TakenBack"][];
             /** Format: double */
             takenMin: number;
+            uncounted: components["schemas"]["Ignored"][];
             used: components["schemas"]["Used"][];
         };
         RepairView: {

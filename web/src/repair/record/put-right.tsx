@@ -158,7 +158,7 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
           )}
         </SheetDialog>
       </div>
-      {record.amended.length + record.takenBack.length === 0 && <p>Nothing.</p>}
+      {record.amended.length + record.takenBack.length + record.uncounted.length === 0 && <p>Nothing.</p>}
       <ul>
         {record.amended.map((a) => (
           <li key={`${a.target}${a.at}`} className="border-b border-hair py-1.5">
@@ -169,6 +169,11 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
           <li key={`${t.target}${t.at}`} className="border-b border-hair py-1.5">
             Taken back: {t.said}. {t.by}, {dayAndTime(t.at, zone)}
             {t.reason && `: “${t.reason}”`}
+          </li>
+        ))}
+        {record.uncounted.map((u) => (
+          <li key={u.event} className="border-b border-hair py-1.5">
+            Not counted: {u.said}. {u.by}, {dayAndTime(u.at, zone)}: {u.why}
           </li>
         ))}
       </ul>

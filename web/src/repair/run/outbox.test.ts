@@ -4,7 +4,7 @@ import { type Api, Problem, Unreachable } from "../../api/client";
 import { type BenchEvent, Outbox } from "./outbox";
 
 const event = (n: number): BenchEvent => ({ id: `e${n}`, kind: "NOTE", at: "2026-11-24T09:00:00Z", text: `n${n}` });
-const taken = { run: { id: 1 }, refused: [] } as unknown as Api["TakenView"];
+const taken = { run: { id: 1, state: { ignored: [] } }, refused: [] } as unknown as Api["TakenView"];
 const open: Outbox[] = [];
 
 const TAM = { id: "tam", name: "Tam Okafor" };
@@ -39,6 +39,26 @@ describe("outbox", () => {
     const again = box("reload", () => Promise.reject(new Error("nothing is left to send")));
     await again.open(() => {});
     expect(again.snapshot().pending).toHaveLength(0);
+  });
+
+  it("tells which of one's own acts came too late, until that is answered; what others left or was done twice is not asked about", async () => {
+    const told = (id: string, cause: string) => ({ event: id, cause, said: `step ${id}` });
+    const ignored = [
+      told("e1", "ENDED"),
+      told("e2", "DONE_ALREADY"),
+      told("someone", "ENDED"),
+      told("e3", "PLANNED_ANEW"),
+    ];
+    const run = { id: 7, frozen: { workup: { name: "Door" } }, state: { ignored } };
+    const b = box("late", () => Promise.resolve({ run, refused: [] } as unknown as Api["TakenView"]));
+    await b.open(() => {});
+    for (let i = 1; i <= 3; i++) b.push(7, event(i));
+    await settled(b);
+    expect(b.snapshot().late.map((l) => l.told.said)).toEqual(["step e1", "step e3"]);
+    b.answered(8);
+    expect(b.snapshot().late).toHaveLength(2);
+    b.answered(7);
+    expect(b.snapshot().late).toEqual([]);
   });
 
   it("lets go of an event only when the server's answer is put away for a later page", async () => {

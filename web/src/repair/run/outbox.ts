@@ -26,6 +26,15 @@ export interface OutboxState {
   trouble: string;
   /** What was not taken and why; shown until read. */
   refused: readonly Refusal[];
+  /** What was kept but came too late to count: others had ended the work or planned it anew meanwhile; until it is answered. */
+  late: readonly Late[];
+}
+
+/** An act that stands in the record and counts for nothing. */
+export interface Late {
+  repair: number;
+  name: string;
+  told: Api["Ignored"];
 }
 
 /** Why an event was not taken; the event itself where one was named, so that nothing of it is lost. */
@@ -56,7 +65,7 @@ const ofThisRepair = (e: unknown): e is Problem =>
  * it and is never sent under another's sign-in.
  */
 export class Outbox {
-  private state: OutboxState = { pending: [], others: [], reachable: true, trouble: "", refused: [] };
+  private state: OutboxState = { pending: [], others: [], reachable: true, trouble: "", refused: [], late: [] };
   private all: readonly Kept[] = [];
   private me: Doer | undefined;
   private readonly listeners = new Set<() => void>();
@@ -132,6 +141,7 @@ export class Outbox {
           );
           this.pause = FIRST_PAUSE_MS;
           await this.taken(first.repair, answer.run);
+          this.change({ late: [...this.state.late, ...tooLate(first.repair, answer.run, batch)] });
           await this.forget(
             batch,
             answer.refused.map((r) => refusal(r.problem.message, batch.find((k) => k.event.id === r.id)?.event)),
@@ -186,6 +196,11 @@ export class Outbox {
     }
   }
 
+  /** What came too late for {@code repair} was answered. */
+  answered(repair: number): void {
+    this.change({ late: this.state.late.filter((l) => l.repair !== repair) });
+  }
+
   /** The refusals were read. */
   read(): void {
     this.change({ refused: [] });
@@ -208,6 +223,14 @@ export class Outbox {
     this.state = { ...this.state, ...next };
     this.listeners.forEach((l) => l());
   }
+}
+
+/** Of what was just sent the acts that others left behind. */
+function tooLate(repair: number, run: Api["RunView"], batch: readonly Kept[]): Late[] {
+  const mine = new Set(batch.map((k) => k.event.id));
+  return run.state.ignored
+    .filter((i) => mine.has(i.event) && (i.cause === "ENDED" || i.cause === "PLANNED_ANEW"))
+    .map((told) => ({ repair, name: run.frozen.workup.name, told }));
 }
 
 function refusal(message: string, event?: BenchEvent): Refusal {

@@ -3,6 +3,7 @@ import { Problem } from "../../api/client";
 import { useBell, useRun } from "../../api/queries";
 import { ClockRail } from "../../shell/clock-rail";
 import { Refusals } from "../../shell/shell";
+import { TooLate } from "./too-late";
 import { Begin } from "./begin";
 import { Hands } from "./hands";
 import { useServerWatch } from "./use-server-watch";
@@ -20,6 +21,7 @@ export function RunScreen() {
     <div className="bg-sheet flex h-full flex-col overflow-hidden">
       <ClockRail except={repair} slim />
       <Refusals />
+      <TooLate />
       {run.data?.anew !== undefined && part === "anew" ? (
         <Begin id={repair} anew={run.data.anew} />
       ) : run.data ? (

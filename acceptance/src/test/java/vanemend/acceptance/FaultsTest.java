@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Clock;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.sql.Connection;
@@ -177,6 +178,73 @@ class FaultsTest {
         }
         tam.sent();
         assertThat(done(state(tam))).containsExactly("wash");
+    }
+
+    /** Tam works on with no network while Priya, who cannot know, ends the work: nothing is lost, and there is one question. */
+    @Test
+    void workThatWasEndedByAnotherWhileActsWaited() {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        Page page = tam.page();
+        tam.newRepair("Ended meanwhile", "2.8");
+        tam.begin();
+        tam.workTo("depth");
+        tam.sent();
+        Technician priya = at("priya", tam.number());
+        page.context().setOffline(true);
+        tam.workTo("wipe");
+        priya.button("Cannot go on").click();
+        priya.button("End here").click();
+        priya.page().getByLabel("Customer withdrew").check();
+        priya.type("Why?", "the door is sold");
+        priya.button("End the work").click();
+        assertThat(priya.page().getByText("Ended: customer withdrew")).isVisible();
+        priya.sent();
+        page.context().setOffline(false);
+        tam.sent();
+        assertThat(page.getByText("Ended: customer withdrew")).isVisible();
+        Locator question = page.getByLabel("Kept, not counted");
+        assertThat(question).containsText("the work was ended while 2 acts of yours waited here");
+        question.getByText("Yes: note it").click();
+        assertThat(question).isHidden();
+        tam.sent();
+        assertThat(state(tam).get("notes").toString()).contains("Really done before that was known");
+        page.getByText("To the record").click();
+        assertThat(page.getByText("Not counted:")).hasCount(2);
+    }
+
+    /** The same, and Priya plans it anew: what was done by the old plan counts for nothing in the new one, and is asked about. */
+    @Test
+    void workThatWasPlannedAnewByAnotherWhileActsWaited() {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        Page page = tam.page();
+        tam.newRepair("Planned meanwhile", "2.8");
+        tam.begin();
+        tam.workTo("depth");
+        tam.sent();
+        Technician priya = at("priya", tam.number());
+        page.context().setOffline(true);
+        tam.workTo("open");
+        priya.button("Cannot go on").click();
+        priya.button("Plan anew from here").click();
+        priya.type("Why is this plan left?", "wider than it looked");
+        priya.button("Open the draft").click();
+        priya.page().getByText("Go on by the new plan").click();
+        priya.button("Go on by this plan").click();
+        assertThat(priya.page().locator("[data-step='depth']")).isVisible();
+        page.context().setOffline(false);
+        tam.sent();
+        Locator question = page.getByLabel("Kept, not counted");
+        assertThat(question).containsText("it was planned anew while an act of yours waited here");
+        assertThat(page.locator("[data-step='depth']")).isVisible();
+        question.getByText("No", new Locator.GetByTextOptions().setExact(true)).click();
+        assertThat(question).isHidden();
+    }
+
+    private static Technician at(String who, String repair) {
+        Technician t = new Technician(Depot.as(who, 1280, 800));
+        t.page().navigate(Depot.url() + "/repairs/" + repair + "/run");
+        t.page().locator("[data-step]").waitFor();
+        return t;
     }
 
     @Test

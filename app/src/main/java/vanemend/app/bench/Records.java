@@ -51,10 +51,16 @@ public class Records {
     private static final int A_PAGE = 50;
 
     /** What is told of runs under way, by run and newest event. */
-    private final Cache<Key, ClosedRuns.Line> lines =
+    private final Cache<Key, Told> lines =
             Caffeine.newBuilder().maximumSize(1_000).build();
 
     private record Key(long repair, UUID newest) {}
+
+    private record Told(ClosedRuns.Line line, RecordWords.Findable words) {
+        static Told of(ClosedRuns.Line line) {
+            return new Told(line, RecordWords.Findable.of(line.words()));
+        }
+    }
 
     private final Repairs repairs;
     private final BenchEvents events;
@@ -105,11 +111,11 @@ public class Records {
         List<Found> out = new ArrayList<>();
         RepairWork.UnderWay now = work.underWay();
         if (after.isEmpty()) {
-            now.live().forEach(l -> found(l.id(), line(l), asked).ifPresent(out::add));
+            now.live().forEach(l -> found(l.id(), told(l), parts).ifPresent(out::add));
         }
         List<ClosedRuns.Closed> some = closed.find(parts, after.orElse(ClosedRuns.Place.TOP), A_PAGE + 1);
         for (ClosedRuns.Closed c : some.subList(0, Math.min(A_PAGE, some.size()))) {
-            c.line().flatMap(l -> found(c.repair(), l, asked)).ifPresent(out::add);
+            c.line().flatMap(l -> found(c.repair(), Told.of(l), parts)).ifPresent(out::add);
         }
         return new Page(List.copyOf(out), next(some), now.unsorted());
     }
@@ -137,14 +143,15 @@ public class Records {
         return RecordWords.parts(asked);
     }
 
-    private static Optional<Found> found(long id, ClosedRuns.Line line, String asked) {
-        return RecordWords.met(line.words(), asked).map(met -> new Found(id, line, met));
+    private static Optional<Found> found(long id, Told told, List<String> parts) {
+        return told.words().met(parts).map(met -> new Found(id, told.line(), met));
     }
 
-    private ClosedRuns.Line line(RepairWork.Live l) {
+    private Told told(RepairWork.Live l) {
         return lines.get(
                 new Key(l.id(), l.happened().getLast().id()),
-                k -> closing.line(l.plans(), l.state(), RepairRecord.of(l.plans(), l.happened(), clock.instant())));
+                k -> Told.of(
+                        closing.line(l.plans(), l.state(), RepairRecord.of(l.plans(), l.happened(), clock.instant()))));
     }
 
     /** The public key that records written out here are sealed with. */

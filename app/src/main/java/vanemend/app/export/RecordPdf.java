@@ -107,6 +107,9 @@ public final class RecordPdf {
         record.takenBack()
                 .forEach(
                         t -> line(doc, at(t.at()) + "  Taken back by " + t.by() + ": " + t.said() + ". " + t.reason()));
+        record.uncounted()
+                .forEach(u ->
+                        line(doc, at(u.at()) + "  Not counted, " + u.why() + ": " + u.said() + " (" + u.by() + ")"));
     }
 
     private void mixes(Document doc) {

@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -29,6 +30,11 @@ public class ClosedRuns {
 
     /** A word that more records hold than these is common: the newest that hold it are soon met by going back in time. */
     private static final int COMMON = 2_000;
+
+    /** As many words as may begin alike for what holds them to be gone along word by word. */
+    private static final int FEW_WORDS = 20;
+
+    private static final int LONGEST_STRETCH = 2_000;
 
     /**
      * What lists tell of it.
@@ -147,12 +153,17 @@ public class ClosedRuns {
      */
     public List<Closed> find(List<String> parts, Place after, int most) {
         if (parts.isEmpty()) {
-            return walk(parts, after, most);
+            return lines(walk(parts, after, most));
         }
         Map<String, Integer> held = new LinkedHashMap<>();
         parts.forEach(p -> held.put(p, atMost(p)));
         String rarest = parts.stream().min(Comparator.comparing(held::get)).orElseThrow();
-        return held.get(rarest) < COMMON ? byRarest(parts, rarest, after, most) : walk(parts, after, most);
+        List<String> others = parts.stream().filter(p -> !p.equals(rarest)).toList();
+        List<String> words = words(rarest);
+        if (words.size() <= FEW_WORDS) {
+            return lines(along(words, others, after, most));
+        }
+        return lines(held.get(rarest) < COMMON ? byRarest(rarest, others, after, most) : walk(parts, after, most));
     }
 
     /** Roughly how many keys begin with {@code part}; no more than {@link #COMMON} are counted. */
@@ -163,47 +174,104 @@ public class ClosedRuns {
                 .single();
     }
 
+    /** The words that begin with {@code part}; one more than {@link #FEW_WORDS} at most. */
+    private List<String> words(String part) {
+        return db.sql("SELECT DISTINCT word FROM closed_run_key WHERE word LIKE ? LIMIT " + (FEW_WORDS + 1))
+                .param(beginning(part))
+                .query(String.class)
+                .list();
+    }
+
+    /** Back in time along what holds one of {@code words}, a stretch at a time, keeping those that hold the other parts too. */
+    private List<Long> along(List<String> words, List<String> others, Place after, int most) {
+        List<Long> out = new ArrayList<>();
+        Place from = after;
+        for (int stretch = most;
+                !words.isEmpty() && out.size() < most;
+                stretch = Math.min(LONGEST_STRETCH, 4 * stretch)) {
+            List<Place> some = stretch(words, from, stretch);
+            Set<Long> met = others.isEmpty() ? Set.of() : met(some, others);
+            some.stream()
+                    .map(Place::repair)
+                    .filter(r -> others.isEmpty() || met.contains(r))
+                    .limit(most - out.size())
+                    .forEach(out::add);
+            if (some.size() < stretch) {
+                break;
+            }
+            from = some.getLast();
+        }
+        return out;
+    }
+
+    /** The {@code most} behind {@code from} that hold one of {@code words}: each word's own are in order already. */
+    private List<Place> stretch(List<String> words, Place from, int most) {
+        String one =
+                "(SELECT closed_at, repair_id FROM closed_run_key WHERE word = ? AND closed_at <= ? AND (closed_at < ? OR repair_id < ?)"
+                        + " ORDER BY closed_at DESC, repair_id DESC LIMIT " + most + ")";
+        Timestamp at = Timestamp.from(from.closedAt());
+        List<Object> values = new ArrayList<>();
+        words.forEach(w -> values.addAll(List.of(w, at, at, from.repair())));
+        return db.sql(String.join(" UNION ", words.stream().map(w -> one).toList())
+                        + " ORDER BY closed_at DESC, repair_id DESC LIMIT " + most)
+                .params(values)
+                .query((rs, i) -> new Place(rs.getTimestamp(1).toInstant(), rs.getLong(2)))
+                .list();
+    }
+
+    /** Of {@code some} those that hold a word for every part. */
+    private Set<Long> met(List<Place> some, List<String> parts) {
+        if (some.isEmpty()) {
+            return Set.of();
+        }
+        String ids = join(some.stream().map(Place::repair).toList());
+        StringBuilder sql = new StringBuilder("SELECT r.id FROM repair r WHERE r.id IN (" + ids + ")");
+        Map<String, Object> values = holding(sql, parts);
+        return Set.copyOf(
+                db.sql(sql.toString()).params(values).query(Long.class).list());
+    }
+
     /** From all that hold the rarest part those that hold the others. */
-    private List<Closed> byRarest(List<String> parts, String rarest, Place after, int most) {
+    private List<Long> byRarest(String rarest, List<String> others, Place after, int most) {
         List<Long> ids = db.sql("SELECT DISTINCT repair_id FROM closed_run_key WHERE word LIKE ?")
                 .param(beginning(rarest))
                 .query(Long.class)
                 .list();
-        if (ids.isEmpty()) {
-            return List.of();
-        }
-        List<String> others = parts.stream().filter(p -> !p.equals(rarest)).toList();
-        return rows("r.id IN (" + join(ids) + ") AND r.closed_at IS NOT NULL", "", others, after, most);
+        return ids.isEmpty()
+                ? List.of()
+                : ids("r.id IN (" + join(ids) + ") AND r.closed_at IS NOT NULL", "", others, after, most);
     }
 
     /** Back in time from {@code after}, until enough are met. */
-    private List<Closed> walk(List<String> parts, Place after, int most) {
-        return rows("r.closed_at IS NOT NULL", " FORCE INDEX (repair_closed)", parts, after, most);
+    private List<Long> walk(List<String> parts, Place after, int most) {
+        return ids("r.closed_at IS NOT NULL", " FORCE INDEX (repair_closed)", parts, after, most);
     }
 
     private static String join(List<Long> ids) {
         return String.join(",", ids.stream().map(String::valueOf).toList());
     }
 
-    private List<Closed> rows(String which, String index, List<String> parts, Place after, int most) {
-        StringBuilder sql = new StringBuilder(
-                "SELECT r.id, r.closed_at FROM repair r" + index + " WHERE " + which + " AND " + BEHIND);
-        Map<String, Object> values = new LinkedHashMap<>();
+    private List<Long> ids(String which, String index, List<String> parts, Place after, int most) {
+        StringBuilder sql =
+                new StringBuilder("SELECT r.id FROM repair r" + index + " WHERE " + which + " AND " + BEHIND);
+        Map<String, Object> values = holding(sql, parts);
         values.put("at", Timestamp.from(after.closedAt()));
         values.put("id", after.repair());
+        values.put("most", most);
+        sql.append(" ORDER BY r.closed_at DESC, r.id DESC LIMIT :most");
+        return db.sql(sql.toString()).params(values).query(Long.class).list();
+    }
+
+    /** Asks in {@code sql} for a word for every part; gives what it is asked with. */
+    private static Map<String, Object> holding(StringBuilder sql, List<String> parts) {
+        Map<String, Object> values = new LinkedHashMap<>();
         for (int i = 0; i < parts.size(); i++) {
             sql.append(" AND EXISTS (SELECT 1 FROM closed_run_key k WHERE k.repair_id = r.id AND k.word LIKE :part")
                     .append(i)
                     .append(")");
             values.put("part" + i, beginning(parts.get(i)));
         }
-        sql.append(" ORDER BY r.closed_at DESC, r.id DESC LIMIT :most");
-        values.put("most", most);
-        List<Long> ids = db.sql(sql.toString())
-                .params(values)
-                .query((rs, i) -> rs.getLong(1))
-                .list();
-        return lines(ids);
+        return values;
     }
 
     private List<Closed> lines(List<Long> ids) {

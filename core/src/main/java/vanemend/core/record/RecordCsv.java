@@ -81,6 +81,9 @@ public final class RecordCsv {
             for (var t : record.takenBack()) {
                 row(p, "taken back", t.at(), "", t.said() + ": " + t.reason(), "", "", "", "", "", t.by());
             }
+            for (var u : record.uncounted()) {
+                row(p, "not counted", u.at(), "", u.said() + ": " + u.why(), "", "", "", "", "", u.by());
+            }
             if (record.signed().isPresent()) {
                 var s = record.signed().get();
                 row(p, s.stands() ? "signed" : "sent back", s.at(), "", s.why(), "", "", "", "", "", s.by());

@@ -7,8 +7,10 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.trade.Text;
 
@@ -112,20 +114,32 @@ public final class RecordWords {
                         0, bare.offsetByCodePoints(0, Math.min(LONGEST_KEY, bare.codePointCount(0, bare.length())))));
     }
 
-    /** The words that answer {@code asked}, one for each part of it; empty where a part is not met. An empty question meets every record. */
-    public static Optional<List<Word>> met(List<Word> words, String asked) {
-        List<Word> out = new ArrayList<>();
-        for (String part : parts(asked)) {
-            Optional<Word> hit = words.stream()
-                    .filter(w -> keys(w.text()).stream().anyMatch(k -> k.startsWith(part)))
-                    .findFirst();
-            if (hit.isEmpty()) {
-                return Optional.empty();
-            }
-            if (!out.contains(hit.get())) {
-                out.add(hit.get());
-            }
+    /** Words with what each is found by, worked out once. */
+    public record Findable(List<Word> words, List<Set<String>> keys) {
+        /** Of {@code words}. */
+        public static Findable of(List<Word> words) {
+            return new Findable(
+                    words, words.stream().map(w -> RecordWords.keys(w.text())).toList());
         }
-        return Optional.of(List.copyOf(out));
+
+        /** The words that answer the {@code parts} of a question, one for each; empty where a part is not met. No parts are met by all. */
+        public Optional<List<Word>> met(List<String> parts) {
+            Set<Word> out = new LinkedHashSet<>();
+            for (String part : parts) {
+                OptionalInt hit = IntStream.range(0, words.size())
+                        .filter(i -> keys.get(i).stream().anyMatch(k -> k.startsWith(part)))
+                        .findFirst();
+                if (hit.isEmpty()) {
+                    return Optional.empty();
+                }
+                out.add(words.get(hit.getAsInt()));
+            }
+            return Optional.of(List.copyOf(out));
+        }
+    }
+
+    /** The words that answer {@code asked}, as {@link Findable#met}. */
+    public static Optional<List<Word>> met(List<Word> words, String asked) {
+        return Findable.of(words).met(parts(asked));
     }
 }

@@ -51,6 +51,7 @@ import vanemend.core.trade.Text;
  * @param closing who decides before the plan does
  * @param former what was done under plans that were left for another, oldest first
  * @param ended how the work was ended before its last step
+ * @param uncounted what came too late to count: it stands here all the same
  */
 public record RepairRecord(
         String ruleBook,
@@ -74,7 +75,8 @@ public record RepairRecord(
         Optional<RunState.Signed> signed,
         String closing,
         List<Former> former,
-        Optional<RunState.Ended> ended) {
+        Optional<RunState.Ended> ended,
+        List<RunState.Ignored> uncounted) {
 
     /**
      * What was done under a plan that was left for another.
@@ -174,7 +176,11 @@ public record RepairRecord(
                 state.signed(),
                 plan.closing(),
                 former,
-                state.ended());
+                state.ended(),
+                legs.stream()
+                        .flatMap(l -> l.ignored().stream())
+                        .filter(i -> i.cause() == RunState.Cause.ENDED || i.cause() == RunState.Cause.PLANNED_ANEW)
+                        .toList());
     }
 
     /** What was taken under all plans of a repair; {@code legs} as it stood at the end of each. */

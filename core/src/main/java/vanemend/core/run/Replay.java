@@ -3,6 +3,7 @@ package vanemend.core.run;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -45,6 +46,12 @@ public final class Replay {
     private Optional<RunState.Ended> ended = Optional.empty();
     private Optional<RunState.Signed> signed = Optional.empty();
     private final Map<UUID, BenchEvent> known = new LinkedHashMap<>();
+    /** When the plan before was left for this one; empty for the first. */
+    private Optional<Instant> goesBy = Optional.empty();
+
+    /** Titles of the steps of the plan before. */
+    private final Map<String, String> former = new HashMap<>();
+
     private String hands = "";
     private int at;
 
@@ -108,6 +115,8 @@ public final class Replay {
 
     /** Goes on from where an earlier plan was left at {@code when}: as far as its steps are the same and were done, they count. */
     private void carryOn(RunState was, Instant when) {
+        goesBy = Optional.of(when);
+        was.steps().forEach(s -> former.put(s.id(), s.step().title()));
         startedAt = was.startedAt();
         hands = was.hands();
         Set<String> kept = new HashSet<>();
@@ -231,7 +240,10 @@ public final class Replay {
             return Optional.empty();
         }
         if (ended.isPresent()) {
-            ignore(e, "the work was ended");
+            ignore(e, RunState.Cause.ENDED, "the work was ended");
+            return Optional.empty();
+        }
+        if (e.kind() != BenchEvent.Kind.GATE && late(e)) {
             return Optional.empty();
         }
         if (at >= slots.size()) {
@@ -241,10 +253,23 @@ public final class Replay {
         Slot now = slots.get(at);
         if (!now.id.equals(e.step())) {
             boolean before = slots.subList(0, at).stream().anyMatch(s -> s.id.equals(e.step()));
-            ignore(e, before ? "that step was done already" : "that step is not in hand");
+            if (before) {
+                ignore(e, RunState.Cause.DONE_ALREADY, "that step was done already");
+            } else {
+                ignore(e, "that step is not in hand");
+            }
             return Optional.empty();
         }
         return Optional.of(now);
+    }
+
+    /** Whether it was done under the plan before, whose steps may bear the names of this one's and ask for something else; it is told then. */
+    private boolean late(BenchEvent e) {
+        boolean late = goesBy.filter(e.at()::isBefore).isPresent();
+        if (late) {
+            ignore(e, RunState.Cause.PLANNED_ANEW, "it was done under the plan before");
+        }
+        return late;
     }
 
     private void clock(BenchEvent e) {
@@ -327,11 +352,15 @@ public final class Replay {
                 ignore(e, "this step has no gate");
                 return;
             }
+            Optional<Gate.Branch> branch = gate.get().branch(e.answer());
+            // What stops the work stops it under any plan.
+            if (branch.filter(b -> b.weight().stops()).isEmpty() && late(e)) {
+                return;
+            }
             if (e.answer().equals(Gate.YES)) {
                 passed(s, e);
                 return;
             }
-            Optional<Gate.Branch> branch = gate.get().branch(e.answer());
             if (branch.isEmpty()) {
                 ignore(e, "the gate has no answer " + e.answer());
             } else if (branch.get().weight().stops() && plan.binds()) {
@@ -446,7 +475,13 @@ public final class Replay {
     }
 
     private void ignore(BenchEvent e, String why) {
-        ignored.add(new Ignored(e.id(), why));
+        ignore(e, RunState.Cause.UNFIT, why);
+    }
+
+    private void ignore(BenchEvent e, RunState.Cause cause, String why) {
+        String said = said(e);
+        ignored.add(new Ignored(
+                e.id(), cause, said.isEmpty() ? former.getOrDefault(e.step(), e.step()) : said, why, e.at(), e.by()));
     }
 
     private RunState state(Instant now) {

@@ -237,8 +237,26 @@ public record RunState(
                 .filter(w -> w.picture() || !w.readings().isEmpty());
     }
 
-    /** An event that changed nothing. */
-    public record Ignored(UUID event, String why) {}
+    /**
+     * An event that changed nothing.
+     *
+     * @param cause why, as a screen may go by it
+     * @param said what it was
+     * @param why in words
+     */
+    public record Ignored(UUID event, Cause cause, String said, String why, Instant at, String by) {}
+
+    /** Why an event changed nothing. */
+    public enum Cause {
+        /** The same was done already, by the same hands or others. */
+        DONE_ALREADY,
+        /** The work had been ended. */
+        ENDED,
+        /** It was done under a plan that had been left for another. */
+        PLANNED_ANEW,
+        /** It does not fit where the work stood. */
+        UNFIT
+    }
 
     /** The step in hand. */
     public Optional<RunStep> now() {

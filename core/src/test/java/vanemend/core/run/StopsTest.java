@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -236,6 +237,63 @@ class StopsTest {
         w.answer(Gate.YES, "");
         assertThat(w.hand().id()).isEqualTo("open");
         assertThat(w.deviations()).contains(Deviation.Kind.NOT_READ);
+    }
+
+    @Test
+    @DisplayName(
+            "what was done under a plan that others left meanwhile counts for nothing in the next, stands in the record, and raises its stop all the same")
+    void lateUnderThePlanBefore() {
+        Work w = Work.by("run-block");
+        while (stopping(w).isEmpty()) {
+            w.on();
+        }
+        String gate = w.hand().id();
+        Instant offline = w.at.plusSeconds(5);
+        w.at = w.at.plusSeconds(60);
+        w.anew(d -> d, "wider than planned");
+        assertThat(w.hand().id()).isEqualTo(gate);
+        w.happens(BenchEvent.gate(w.id(), offline, "Tam", gate, Gate.YES));
+        assertThat(w.hand().id()).as("the same name, another plan").isEqualTo(gate);
+        assertThat(w.state().ignored()).singleElement().satisfies(i -> {
+            assertThat(i.cause()).isEqualTo(RunState.Cause.PLANNED_ANEW);
+            assertThat(i.said()).isEqualTo(w.hand().step().title());
+        });
+        assertThat(w.record().uncounted()).hasSize(1);
+        w.happens(BenchEvent.gate(
+                w.id(), offline, "Tam", gate, stopping(w).orElseThrow().id()));
+        assertThat(w.state().stops()).as("it stops under any plan").hasSize(1);
+    }
+
+    private static Optional<Gate.Branch> stopping(Work w) {
+        return w.hand().step().gate().stream()
+                .flatMap(g -> g.branches().stream())
+                .filter(b -> b.weight().stops())
+                .findFirst();
+    }
+
+    @Test
+    @DisplayName("what was done before one knew that the work was ended stands in the record, uncounted")
+    void lateAfterTheEnd() {
+        Work w = Work.by("dent-filler-putty");
+        w.to("depth");
+        Instant offline = w.at.plusSeconds(5);
+        w.happens(new BenchEvent(
+                w.id(),
+                BenchEvent.Kind.END,
+                w.at.plusSeconds(60),
+                "Isla",
+                "",
+                RunState.Ending.WITHDRAWN.name(),
+                Optional.empty(),
+                Optional.empty(),
+                "sold",
+                Optional.empty(),
+                false));
+        w.happens(BenchEvent.gate(w.id(), offline, "Tam", "depth", Gate.YES));
+        assertThat(w.state().ended()).isPresent();
+        assertThat(w.record().uncounted())
+                .singleElement()
+                .satisfies(i -> assertThat(i.cause()).isEqualTo(RunState.Cause.ENDED));
     }
 
     @Test
