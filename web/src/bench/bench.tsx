@@ -25,17 +25,20 @@ export function BenchPlace() {
   const ready = waiting.filter((w) => w.standing === "PLANNED");
   const held = waiting.filter((w) => w.standing !== "PLANNED");
   return (
-    <div className="flex min-h-0 flex-1">
-      <section className="flex min-w-0 flex-1 flex-col" aria-label="Runs">
-        <div className="firm-b flex h-[58px] shrink-0 items-stretch">
-          <h1 className="flex flex-1 items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
+    <div className="flex min-h-0 flex-1 max-[899px]:flex-col max-[899px]:overflow-y-auto">
+      <section className="flex min-w-0 flex-1 flex-col max-[899px]:flex-none" aria-label="Runs">
+        <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
+          <h1
+            className="flex flex-1 items-center px-4 max-[699px]:basis-full max-[699px]:py-2 text-28 font-semibold"
+            style={{ fontStretch: "88%" }}
+          >
             {day}
           </h1>
           <HeadFigure label="Running" value={String(live.length)} />
           <HeadFigure label="Ready to begin" value={String(ready.length)} />
           <HeadFigure label="Held up" value={String(held.length)} />
         </div>
-        <div className="min-h-0 flex-1 overflow-y-auto">
+        <div className="min-h-0 flex-1 overflow-y-auto max-[899px]:overflow-visible">
           <HourRule live={live} forOthers={forOthers} now={now} zone={shop.zone} />
           {live.length === 0 && (
             <p className="border-b border-hair p-4 text-20">
@@ -48,7 +51,10 @@ export function BenchPlace() {
           <Waiting title="Held up" lines={held} to="verdict" now={now} zone={shop.zone} />
         </div>
       </section>
-      <section className="firm-l flex w-[300px] shrink-0 flex-col overflow-y-auto" aria-label="Next for your hands">
+      <section
+        className="min-[900px]:firm-l flex w-[300px] shrink-0 flex-col overflow-y-auto max-[899px]:order-first max-[899px]:w-full max-[899px]:overflow-visible"
+        aria-label="Next for your hands"
+      >
         <h2 className="firm-b flex h-[58px] shrink-0 items-center px-4 text-20 font-semibold">Next for your hands</h2>
         {hands.map((h) => (
           <HandsCard
@@ -69,7 +75,7 @@ export function BenchPlace() {
 
 function HeadFigure({ label, value }: { label: string; value: string }) {
   return (
-    <div className="border-l border-hair px-4 pt-2">
+    <div className="border-l border-hair px-4 py-2 max-[699px]:flex-1">
       <span className="lab block">{label}</span>
       <span className="n block text-20 font-semibold">{value}</span>
     </div>

@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import type { Api } from "../api/client";
 import { useNow } from "../api/clock";
 import { useZone } from "../api/queries";
@@ -9,11 +10,18 @@ import { amount } from "../units/amount";
 
 /** The figures that matter now, in large type; or what stands in the way of them. */
 export function Figures({
+  id,
   workup,
   problems,
+  unanswered,
   made,
   frozenAt,
+  className,
 }: {
+  id: number;
+  /** Questions about the part that nobody has answered. */
+  unanswered: readonly { id: string; ask: string }[];
+  className: string;
   workup: Api["Workup"] | undefined;
   /** What the part is made of, as typed so far. */
   made: Api["SubstrateDraft"] | undefined;
@@ -25,12 +33,26 @@ export function Figures({
   const mends = workup?.verdict.outcome === "MEND" || workup?.verdict.outcome === "LIMITS";
   const settled = mends && workup.stack.taken !== "" && workup.stack.lines.every((l) => l.missing === "");
   return (
-    <section
-      className="firm-l bg-sheet flex w-[248px] shrink-0 flex-col overflow-y-auto"
-      aria-label="Figures"
-      tabIndex={0}
-    >
-      {problems.length > 0 && <StillToSay problems={problems} />}
+    <section className={`bg-sheet flex flex-col overflow-y-auto ${className}`} aria-label="Figures" tabIndex={0}>
+      {!frozenAt && unanswered.length > 0 && (
+        <>
+          <Head title="Still to answer">{unanswered.length}</Head>
+          <ul className="p-2">
+            {unanswered.map((q) => (
+              <li key={q.id}>
+                <Link
+                  to={`/repairs/${id}/part`}
+                  state={{ ask: q.id }}
+                  className="flex min-h-14 items-center px-2 py-1 underline"
+                >
+                  {q.ask}
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {problems.length > 0 && <StillToSay id={id} problems={problems} />}
       {problems.length === 0 && workup && !plan && (
         <>
           <Head title={settled ? "Stack settled" : "No plan"} />
@@ -49,14 +71,19 @@ export function Figures({
   );
 }
 
-function StillToSay({ problems }: { problems: readonly Api["InputProblem"][] }) {
+function StillToSay({ id, problems }: { id: number; problems: readonly Api["InputProblem"][] }) {
   return (
     <>
       <Head title="Still to say">{problems.length}</Head>
-      <ul className="flex flex-col gap-2.5 p-4" aria-live="polite">
+      <ul className="p-2" aria-live="polite">
         {problems.slice(0, 12).map((p, i) => (
-          <li key={`${p.field}${i}`} className={p.given ? "font-bold text-oxide-text" : ""}>
-            {p.message}
+          <li key={`${p.field}${i}`}>
+            <Link
+              to={`/repairs/${id}/${p.field.startsWith("damages") ? "damage" : "part"}`}
+              className={`flex min-h-14 items-center px-2 py-1 underline ${p.given ? "font-bold text-oxide-text" : ""}`}
+            >
+              {p.message}
+            </Link>
           </li>
         ))}
       </ul>

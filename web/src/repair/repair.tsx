@@ -1,7 +1,7 @@
-import { lazy, Suspense } from "react";
+import { lazy, Suspense, useState } from "react";
 import { Undo2 } from "lucide-react";
 import { Link, Navigate, useNavigate, useParams } from "react-router";
-import { useRun, useZone } from "../api/queries";
+import { useRules, useRun, useZone } from "../api/queries";
 import { dialogOpen, typing, useKeys } from "../shell/keys";
 import { dayAndTime } from "../units/units";
 import { DamageStation } from "./damage/damage";
@@ -11,6 +11,7 @@ import { LitProvider } from "./drawing/lit";
 import { Figures } from "./figures";
 import { FootprintStation } from "./footprint/footprint";
 import { PartStation } from "./part/part";
+import { askedOf, unansweredOf } from "./part/questions";
 import { StackStation } from "./stack/stack";
 import { STATIONS, standings, type Station, Stations, WORDS } from "./stations";
 import { StepsStation } from "./steps/steps";
@@ -37,6 +38,10 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
   const begun = frozen || on.anew !== undefined;
   const run = useRun(id, begun).data;
   const { undo, canUndo } = on;
+  const limits = useRules().data?.limits ?? [];
+  const [seen, setSeen] = useState<{ station: Station; sheet: Sheet }>({ station, sheet: "work" });
+  // Another station opens with its own sheet.
+  const sheet = seen.station === station ? seen.sheet : "work";
   useKeys((e) => {
     if (typing(e) || dialogOpen() || e.ctrlKey || e.metaKey || e.altKey) return;
     const s = STATIONS[Number(e.key) - 1];
@@ -56,7 +61,9 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
   }
   if (!on.draft) return <p className="p-6 text-20">One moment.</p>;
   const workup = on.workup ?? (on.problems.length > 0 ? on.lastWorkup : undefined);
-  const standing = standings(on.workup, on.problems, run?.state);
+  const part = on.draft.part ?? {};
+  const unanswered = unansweredOf(askedOf(limits, part, on.draft.damages ?? []), part);
+  const standing = standings(on.workup, on.problems, run?.state, begun ? 0 : unanswered.length);
   return (
     <>
       <Title
@@ -74,18 +81,23 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
             <RecordStation id={id} frozen={begun} />
           </Suspense>
         ) : station === "steps" ? (
-          <div className="flex min-h-0 flex-1">
-            <section className="min-w-0 flex-1" aria-label="Steps">
+          <div className="flex min-h-0 flex-1 max-[1099px]:flex-col">
+            <SheetPick station={station} sheet={sheet} onSheet={(s) => setSeen({ station, sheet: s })} />
+            <section className={`min-h-0 min-w-0 flex-1 ${narrow(sheet === "work")}`} aria-label="Steps">
               <StepsStation on={on} workup={on.workup} frozen={frozen} id={id} />
             </section>
-            <section className="firm-l bg-sheet hidden w-[332px] shrink-0 min-[1100px]:block" aria-label="Drawing">
+            <section
+              className={`min-[1100px]:firm-l bg-sheet min-h-0 max-[1099px]:flex-1 min-[1100px]:w-[332px] min-[1100px]:shrink-0 ${narrow(sheet === "drawing")}`}
+              aria-label="Drawing"
+            >
               {workup && <DrawingPair drawing={workup.drawing} sectionShare={0.32} />}
             </section>
           </div>
         ) : (
-          <div className="flex min-h-0 flex-1">
+          <div className="flex min-h-0 flex-1 max-[1099px]:flex-col">
+            <SheetPick station={station} sheet={sheet} onSheet={(s) => setSeen({ station, sheet: s })} />
             <section
-              className="firm-r bg-sheet relative w-[264px] shrink-0 overflow-y-auto"
+              className={`bg-sheet relative min-h-0 overflow-y-auto max-[1099px]:flex-1 min-[1100px]:w-[264px] min-[1100px]:shrink-0 min-[1100px]:firm-r ${narrow(sheet === "work")}`}
               aria-label={WORDS[station]}
             >
               {station === "part" && <PartStation id={id} on={on} frozen={frozen} />}
@@ -94,7 +106,10 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
               {station === "stack" && <StackStation on={on} workup={on.workup} frozen={frozen} />}
               {station === "footprint" && <FootprintStation on={on} workup={on.workup} frozen={frozen} />}
             </section>
-            <section className="bg-sheet flex min-w-0 flex-1 flex-col" aria-label="Drawing">
+            <section
+              className={`bg-sheet flex min-h-0 min-w-0 flex-1 flex-col ${narrow(sheet === "drawing")}`}
+              aria-label="Drawing"
+            >
               <div className="min-h-0 flex-1">
                 {workup ? (
                   <DrawingPair
@@ -135,11 +150,48 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
               </div>
               {workup && <Refused workup={workup} />}
             </section>
-            <Figures workup={on.workup} problems={on.problems} made={on.draft.part?.made} frozenAt={on.frozenAt} />
+            <Figures
+              id={id}
+              workup={on.workup}
+              problems={on.problems}
+              unanswered={begun ? [] : unanswered}
+              made={part.made}
+              frozenAt={on.frozenAt}
+              className={`min-h-0 max-[1099px]:flex-1 min-[1100px]:w-[248px] min-[1100px]:shrink-0 min-[1100px]:firm-l ${narrow(sheet === "figures")}`}
+            />
           </div>
         )}
       </LitProvider>
     </>
+  );
+}
+
+/** What a narrow screen shows of a station: what is typed or read there, the drawing, or the figures. */
+type Sheet = "work" | "drawing" | "figures";
+
+/** On a narrow screen one sheet is shown, over its full width. */
+const narrow = (shown: boolean) => (shown ? "" : "max-[1099px]:hidden");
+
+function SheetPick({ station, sheet, onSheet }: { station: Station; sheet: Sheet; onSheet: (sheet: Sheet) => void }) {
+  const sheets: [Sheet, string][] = [
+    ["work", WORDS[station]],
+    ["drawing", "Drawing"],
+  ];
+  if (station !== "steps") sheets.push(["figures", "Figures"]);
+  return (
+    <div className="no-print firm-b flex shrink-0 min-[1100px]:hidden" role="group" aria-label="Sheet">
+      {sheets.map(([s, word]) => (
+        <button
+          key={s}
+          type="button"
+          aria-pressed={sheet === s}
+          className={`n min-h-14 flex-1 px-2 text-20 font-semibold ${sheet === s ? "bg-ink text-sheet" : ""}`}
+          onClick={() => onSheet(s)}
+        >
+          {word}
+        </button>
+      ))}
+    </div>
   );
 }
 
@@ -165,18 +217,24 @@ function Title({
   const part = on.draft?.part;
   const workup = on.workup;
   return (
-    <div className="firm-b bg-sheet no-print flex h-[58px] shrink-0 items-center gap-4 overflow-hidden pl-4">
-      <h1 className="min-w-0 truncate text-28 font-semibold" style={{ fontStretch: "88%" }}>
+    <div className="firm-b bg-sheet no-print flex min-h-[58px] shrink-0 items-center gap-x-4 overflow-hidden pl-4 max-[699px]:flex-wrap">
+      <h1
+        className="min-w-0 truncate max-[699px]:w-full max-[699px]:pt-2 text-28 font-semibold"
+        style={{ fontStretch: "88%" }}
+      >
         {part?.name || "New repair"}
       </h1>
-      <span className="n min-w-20 shrink truncate text-muted">{part?.vehicle}</span>
+      <span className="n min-w-20 shrink truncate text-muted max-[699px]:min-w-0">{part?.vehicle}</span>
       {workup && (
-        <span className="firm bg-ground n shrink truncate px-2 leading-7 font-semibold" style={{ fontStretch: "98%" }}>
+        <span
+          className="firm bg-ground n shrink truncate px-2 leading-7 font-semibold max-[699px]:hidden"
+          style={{ fontStretch: "98%" }}
+        >
           {workup.mark}
         </span>
       )}
       {workup && <VerdictMark outcome={workup.verdict.outcome} />}
-      <div className="ml-auto flex h-full shrink-0">
+      <div className="ml-auto flex min-h-[58px] shrink-0">
         {!frozen && (
           <button
             type="button"

@@ -28,6 +28,11 @@ describe("standings of the stations", () => {
     expect(standings(undefined, [problem("part")], undefined).part).toBe("open");
   });
 
+  it("ticks neither the part nor its verdict while a question about it is unanswered", () => {
+    expect(standings(workup(true, true), [], undefined, 1)).toMatchObject({ part: "open", verdict: "open" });
+    expect(standings(workup(true, true), [], undefined, 0)).toMatchObject({ part: "done", verdict: "done" });
+  });
+
   it("is done with a stack only when nothing is missing, and with steps only when there is a plan", () => {
     expect(standings(workup(false, false), [], undefined)).toMatchObject({
       verdict: "done",

@@ -19,20 +19,21 @@ export const WORDS: Record<Station, string> = {
 
 type Standing = "done" | "running" | "open";
 
-/** How far each station has come. */
+/** How far each station has come; while a question about the part is {@code unanswered} neither it nor its verdict is done. */
 export function standings(
   workup: Api["Workup"] | undefined,
   problems: readonly Api["InputProblem"][],
   run: Api["RunState"] | undefined,
+  unanswered = 0,
 ): Record<Station, Standing> {
   const clean = (prefix: string) => (problems.some((p) => p.field.startsWith(prefix)) ? "open" : "done");
   const done = (yes: boolean): Standing => (yes ? "done" : "open");
   // What may not be mended has no way, no zones and no steps, whatever the shelf holds.
   const mends = workup?.verdict.outcome === "MEND" || workup?.verdict.outcome === "LIMITS";
   return {
-    part: problems.some((p) => p.field === "part") ? "open" : clean("part."),
+    part: unanswered > 0 || problems.some((p) => p.field === "part") ? "open" : clean("part."),
     damage: clean("damages"),
-    verdict: done(workup !== undefined),
+    verdict: done(unanswered === 0 && workup !== undefined),
     stack: done(mends && workup.stack.taken !== "" && workup.stack.lines.every((l) => l.missing === "")),
     footprint: done(mends && workup.drawing.section !== undefined),
     steps: done(workup?.plan !== undefined),
@@ -52,7 +53,8 @@ export function Stations({ id, at, standing }: { id: number; at: Station; standi
             key={s}
             to={`/repairs/${id}/${s}`}
             aria-current={s === at ? "page" : undefined}
-            className={`relative flex min-w-0 flex-1 items-center gap-2 pr-2 pl-2.5 ${s === at ? "bg-ground" : ""} ${i > 0 ? "border-l border-hair" : ""}`}
+            aria-label={WORDS[s]}
+            className={`relative flex min-w-9 items-center gap-2 pr-2 pl-2.5 max-[1099px]:justify-center max-[1099px]:px-1 ${s === at ? "bg-ground flex-none min-[1100px]:flex-1 max-[1099px]:px-3" : "flex-1"} min-[1100px]:min-w-0 ${i > 0 ? "border-l border-hair" : ""}`}
           >
             <svg className="absolute top-0 left-0 h-2.5 w-full" aria-hidden="true">
               {Array.from({ length: 24 }, (_, k) => (
@@ -75,16 +77,25 @@ export function Stations({ id, at, standing }: { id: number; at: Station; standi
               {i + 1}
             </span>
             <span
-              className={`n truncate text-20 ${s === at ? "font-bold" : "font-medium"}`}
+              className={`n truncate text-20 ${s === at ? "font-bold" : "font-medium max-[1099px]:hidden"}`}
               style={{ fontStretch: "78%" }}
             >
               {WORDS[s]}
             </span>
             {state === "done" && (
-              <Check className="text-pine-text ml-auto shrink-0" size={16} strokeWidth={3} aria-label="done" />
+              <Check
+                className="text-pine-text ml-auto shrink-0 max-[1099px]:hidden"
+                size={16}
+                strokeWidth={3}
+                aria-label="done"
+              />
             )}
             {state === "running" && (
-              <Play className="text-pine-text ml-auto shrink-0 fill-current" size={15} aria-label="running" />
+              <Play
+                className="text-pine-text ml-auto shrink-0 fill-current max-[1099px]:hidden"
+                size={15}
+                aria-label="running"
+              />
             )}
             {s === at && <span className="bg-violet absolute inset-x-0 bottom-0 h-1.5" />}
           </Link>

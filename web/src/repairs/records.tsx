@@ -50,19 +50,19 @@ export default function Records() {
   });
   return (
     <>
-      <div className="firm-b flex h-[58px] shrink-0 items-stretch">
+      <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
           Records
         </h1>
-        <Link to="/repairs" className="firm-l n flex items-center px-5 text-20 font-semibold">
+        <Link to="/repairs" className="firm-l n flex min-h-14 items-center px-5 text-20 font-semibold max-[499px]:px-3">
           All repairs
         </Link>
-        <label className="firm-l ml-auto flex items-center gap-2 px-3">
+        <label className="firm-l ml-auto flex min-h-14 min-w-0 items-center gap-2 px-3 max-[899px]:order-last max-[899px]:basis-full max-[899px]:border-l-0">
           <Search size={20} aria-hidden="true" />
           <span className="sr-only">Find records by vehicle, lot, material, damage, person or day</span>
           <input
             ref={search}
-            className="h-full w-96 bg-transparent text-20"
+            className="h-full w-96 min-w-0 flex-1 bg-transparent text-20"
             placeholder="vehicle, lot, material, damage, person, day"
             maxLength={200}
             value={find}
@@ -71,17 +71,23 @@ export default function Records() {
         </label>
         {lead && (
           <>
-            <Link to="/people" className="firm-l n flex items-center px-5 text-20 font-semibold">
+            <Link
+              to="/people"
+              className="firm-l n flex min-h-14 items-center px-5 text-20 font-semibold max-[499px]:px-3"
+            >
               People
             </Link>
-            <Link to="/audit" className="firm-l n flex items-center px-5 text-20 font-semibold">
+            <Link
+              to="/audit"
+              className="firm-l n flex min-h-14 items-center px-5 text-20 font-semibold max-[499px]:px-3"
+            >
               Audit
             </Link>
             <FileButton
               label="Read in"
               files="Record file"
               accept="application/json,.json"
-              className="firm-l n flex items-center gap-2 px-5 text-20 font-semibold"
+              className="firm-l n flex min-h-14 items-center gap-2 px-5 text-20 font-semibold max-[499px]:px-3"
               onFile={(f) => read.mutate(f)}
             />
           </>
@@ -137,7 +143,7 @@ function Row({ record: r }: { record: Api["FoundView"] }) {
   return (
     <Link
       to={`/repairs/${r.id}/record`}
-      className="hover:bg-ground grid min-h-[74px] grid-cols-[minmax(0,1fr)_190px_minmax(0,1fr)_200px] items-center gap-4 px-4 py-2"
+      className="hover:bg-ground grid min-h-[74px] grid-cols-[minmax(0,1fr)_auto] min-[900px]:grid-cols-[minmax(0,1fr)_190px_minmax(0,1fr)_200px] items-center gap-4 px-4 py-2"
     >
       <span className="min-w-0">
         <span className="n block truncate text-20 font-semibold" style={{ fontStretch: "90%" }}>

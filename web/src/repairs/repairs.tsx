@@ -63,19 +63,22 @@ export default function Repairs() {
   };
   return (
     <>
-      <div className="firm-b flex h-[58px] shrink-0 items-stretch">
+      <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
           Repairs
         </h1>
-        <Link to="/records" className="firm-l n flex items-center gap-2 px-5 text-20 font-semibold">
+        <Link
+          to="/records"
+          className="firm-l n flex min-h-14 items-center gap-2 px-5 text-20 font-semibold max-[499px]:px-3"
+        >
           <Archive size={22} aria-hidden="true" /> Records
         </Link>
-        <label className="firm-l ml-auto flex items-center gap-2 px-3">
+        <label className="firm-l ml-auto flex min-h-14 min-w-0 items-center gap-2 px-3 max-[899px]:order-last max-[899px]:basis-full max-[899px]:border-l-0">
           <Search size={20} aria-hidden="true" />
           <span className="sr-only">Find by part, vehicle or state</span>
           <input
             ref={search}
-            className="h-full w-64 bg-transparent text-20"
+            className="h-full w-64 min-w-0 flex-1 bg-transparent text-20"
             placeholder="part, vehicle, state"
             value={find}
             onChange={(e) => setFind(e.target.value)}
@@ -83,7 +86,7 @@ export default function Repairs() {
         </label>
         <button
           type="button"
-          className="bg-pine text-on-pine n flex items-center gap-2 px-6 text-20 font-semibold"
+          className="bg-pine text-on-pine n flex min-h-14 items-center gap-2 px-6 text-20 font-semibold max-[899px]:ml-auto"
           onClick={() => void add()}
         >
           <Plus size={24} aria-hidden="true" /> New repair
@@ -114,7 +117,7 @@ function RepairRow({ line: r }: { line: Line }) {
   return (
     <Link
       to={`/repairs/${r.id}/${to}`}
-      className="hover:bg-ground grid min-h-[74px] grid-cols-[minmax(0,1fr)_190px_minmax(0,300px)_170px] items-center gap-4 px-4 py-2"
+      className="hover:bg-ground grid min-h-[74px] grid-cols-[minmax(0,1fr)_auto] min-[900px]:grid-cols-[minmax(0,1fr)_190px_minmax(0,300px)_170px] items-center gap-4 px-4 py-2"
     >
       <span className="min-w-0">
         <span className="n block truncate text-20 font-semibold" style={{ fontStretch: "90%" }}>

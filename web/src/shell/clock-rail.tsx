@@ -46,7 +46,7 @@ function Clock({ live, clock, zone }: Biting & { zone: string }) {
   return (
     <Link
       to={`/repairs/${live.id}/run`}
-      className={`firm-r relative block w-[292px] max-w-[292px] min-w-[200px] shrink overflow-hidden ${hot ? "bg-pine text-on-pine" : "text-ink"}`}
+      className={`firm-r relative block w-[292px] max-w-[292px] min-w-[200px] shrink overflow-hidden max-[699px]:min-w-0 max-[699px]:flex-1 max-[699px]:[&:nth-child(n+2)]:hidden ${hot ? "bg-pine text-on-pine" : "text-ink"}`}
       aria-label={`${live.name}: ${words}, ${figure} left`}
     >
       <span
@@ -98,7 +98,7 @@ export function ClockRail({ except, slim = false }: { except?: number; slim?: bo
     >
       <Link
         to="/bench"
-        className="grid w-[76px] shrink-0 place-items-center bg-[#14201d]"
+        className="grid w-[76px] shrink-0 place-items-center bg-[#14201d] max-[699px]:w-14"
         aria-label="Vane Mend, to the bench"
       >
         <img src="/mark.svg" alt="" width="46" height="46" />
@@ -118,7 +118,10 @@ export function ClockRail({ except, slim = false }: { except?: number; slim?: bo
           </div>
         )}
         {(!reachable || pending.length > 0) && (
-          <div role="status" className="waits n ml-auto flex w-44 flex-col justify-center px-3 text-14 font-semibold">
+          <div
+            role="status"
+            className="waits n ml-auto flex w-44 flex-col max-[699px]:w-32 justify-center px-3 text-14 font-semibold"
+          >
             <span className="bg-tape px-1">{trouble || (reachable ? "Sending" : "Server not reached")}</span>
             <span className="bg-tape px-1">
               {pending.length === 0 ? "trying again" : `${pending.length} kept here`}
@@ -147,16 +150,17 @@ function AirFigures({ shop, slim = false }: { shop: Api["ShopView"]; slim?: bool
   return (
     <>
       <Figure label="Air" value={temperature(shop.tempC, system)} />
-      {!slim && <Figure label="RH" value={`${Math.round(shop.rhPercent)}\u202f%`} />}
-      {!slim && <Figure label="Dew" value={temperature(shop.dewPointC, system)} />}
-      <Figure label="At the bench" value={shop.present.map((p) => p.name.split(" ")[0]).join(", ") || "nobody"} />
+      {!slim && <Figure wide label="RH" value={`${Math.round(shop.rhPercent)}\u202f%`} />}
+      {!slim && <Figure wide label="Dew" value={temperature(shop.dewPointC, system)} />}
+      <Figure wide label="At the bench" value={shop.present.map((p) => p.name.split(" ")[0]).join(", ") || "nobody"} />
     </>
   );
 }
 
-function Figure({ label, value }: { label: string; value: string }) {
+/** A figure of the rail; one that is only for `wide` screens stands in the dialog behind it on a phone. */
+function Figure({ label, value, wide = false }: { label: string; value: string; wide?: boolean }) {
   return (
-    <span className="block max-w-44">
+    <span className={`block max-w-44 ${wide ? "max-[699px]:hidden" : ""}`}>
       <span className="lab block">{label}</span>
       <span className="n block truncate text-20 font-semibold" style={{ fontStretch: "85%" }}>
         {value}

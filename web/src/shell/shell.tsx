@@ -71,21 +71,24 @@ function Working() {
   return (
     <div className="print-flow flex h-full flex-col">
       <ClockRail />
-      <div className="print-flow flex min-h-0 flex-1">
-        <nav className="no-print firm-r bg-ground flex w-[76px] shrink-0 flex-col" aria-label="Places">
+      <div className="print-flow flex min-h-0 flex-1 max-[699px]:flex-col-reverse">
+        <nav
+          className="no-print min-[700px]:firm-r max-[699px]:firm-t bg-ground flex w-[76px] shrink-0 flex-col max-[699px]:w-full max-[699px]:flex-row max-[699px]:overflow-x-auto"
+          aria-label="Places"
+        >
           {PLACES.map(({ to, word, Icon }) => (
             <NavLink
               key={to}
               to={to}
               className={({ isActive }) =>
-                `n relative flex h-[76px] flex-col items-center justify-center gap-1 text-14 font-medium border-b border-hair ${isActive ? "bg-sheet font-bold before:absolute before:inset-y-0 before:left-0 before:w-1.5 before:bg-violet" : ""}`
+                `n relative flex h-[76px] flex-col items-center justify-center gap-1 text-14 font-medium border-b border-hair max-[699px]:h-16 max-[699px]:min-w-[68px] max-[699px]:flex-1 max-[699px]:border-r max-[699px]:border-b-0 ${isActive ? "bg-sheet font-bold before:absolute before:inset-y-0 before:left-0 before:w-1.5 before:bg-violet max-[699px]:before:inset-x-0 max-[699px]:before:top-auto max-[699px]:before:h-1.5 max-[699px]:before:w-auto" : ""}`
               }
             >
               <Icon aria-hidden="true" size={24} strokeWidth={1.8} />
               {word}
             </NavLink>
           ))}
-          <span className="flex-1" />
+          <span className="flex-1 max-[699px]:hidden" />
           <StripButton
             word={system === "metric" ? "mm °C" : "in °F"}
             label={`Units are ${system === "metric" ? "metric" : "inches and °F"}: turn them`}
@@ -126,7 +129,7 @@ function StripButton({
 } & ComponentProps<"button">) {
   return (
     <button
-      className="n flex h-[62px] flex-col items-center justify-center gap-0.5 border-t border-hair text-14 font-medium"
+      className="n flex h-[62px] flex-col items-center justify-center gap-0.5 border-t border-hair text-14 font-medium max-[699px]:h-16 max-[699px]:min-w-[68px] max-[699px]:border-t-0"
       aria-label={label}
       {...button}
     >

@@ -3,13 +3,13 @@ import type { Api } from "../../api/client";
 import { useCatalogue, useRules } from "../../api/queries";
 import { Choice, Line, Measure, problemAt, When } from "../../shell/field";
 import { Head } from "../sheet";
+import { Questions } from "./questions";
 import { ThrowAway } from "./throw-away";
 import type { DraftOnScreen } from "../use-draft";
 import { type Material, MATERIALS, Substrate } from "./substrate";
 
 type PartDraft = Api["PartDraft"];
 type CoatKind = NonNullable<Api["CoatDraft"]["kind"]>;
-type Answer = "YES" | "NO" | "UNKNOWN";
 
 const COATS: readonly { kind: CoatKind; word: string; typical: string; metalOnly?: boolean }[] = [
   { kind: "E_COAT", word: "E-coat", typical: "coat.e-coat", metalOnly: true },
@@ -69,6 +69,7 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
           options={MATERIALS}
           onChange={become}
         />
+        <Questions part={part} set={set} frozen={frozen} damages={on.draft?.damages ?? []} />
         <Substrate part={part} set={set} frozen={frozen} at={at} />
         <div className="grid grid-cols-2 gap-2">
           <Measure
@@ -111,7 +112,6 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
           onChange={(promisedAt) => on.change((d) => ({ ...d, promisedAt }))}
         />
       </div>
-      <Questions part={part} set={set} frozen={frozen} damages={on.draft?.damages ?? []} />
       {!frozen && on.anew === undefined && <ThrowAway id={id} name={part.name ?? ""} />}
     </>
   );
@@ -312,57 +312,5 @@ function Surfaces({ part, set, frozen, material, problems = [] }: Piece & { mate
         </p>
       ))}
     </fieldset>
-  );
-}
-
-/** Questions that only a person can answer, those that concern this part and its damage; unanswered they refer. */
-function Questions({ part, set, frozen, damages }: Piece & { damages: readonly Api["DamageDraft"][] }) {
-  const material = part.made?.material ?? "METAL";
-  const kinds = damages.map((d) => d.kind ?? "DENT");
-  const limits =
-    useRules().data?.limits.filter(
-      (r) =>
-        r.ask &&
-        r.materials.includes(material) &&
-        (!r.carbonOnly || part.made?.composite === "CARBON") &&
-        (r.damages.length === 0 || kinds.length === 0 || kinds.some((k) => r.damages.includes(k))),
-    ) ?? [];
-  const answers = part.answers ?? {};
-  const open = limits.filter((r) => !answers[r.id] || answers[r.id] === "UNKNOWN");
-  const put = (id: string, answer: Answer) => set({ answers: { ...answers, [id]: answer } });
-  return (
-    <>
-      <Head title="Is it any of these">{open.length === 0 ? "all answered" : `${open.length} open`}</Head>
-      <div className="flex flex-col gap-3 p-4">
-        {!frozen && open.length > 0 && (
-          <button
-            type="button"
-            className="btn go"
-            onClick={() =>
-              set({ answers: { ...answers, ...Object.fromEntries(open.map((r) => [r.id, "NO" as const])) } })
-            }
-          >
-            None of the open ones
-          </button>
-        )}
-        {limits.map((r) => (
-          <div key={r.id}>
-            <p className="mb-1">{r.ask}</p>
-            <Choice
-              label=""
-              columns={3}
-              disabled={frozen}
-              value={answers[r.id] ?? "UNKNOWN"}
-              options={[
-                { value: "NO", label: "No" },
-                { value: "YES", label: "Yes" },
-                { value: "UNKNOWN", label: "Not known" },
-              ]}
-              onChange={(a) => put(r.id, a)}
-            />
-          </div>
-        ))}
-      </div>
-    </>
   );
 }

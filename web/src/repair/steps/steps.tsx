@@ -67,27 +67,27 @@ export function StepsStation({
       onValueChange={(sheet) => setParams({ sheet }, { replace: true })}
       className="flex h-full min-h-0 flex-col"
     >
-      <div className="firm-b bg-ground flex shrink-0">
-        <Tabs.List className="flex" aria-label="Sheets">
+      <div className="firm-b bg-ground flex shrink-0 max-[899px]:flex-wrap">
+        <Tabs.List className="flex max-[899px]:w-full max-[899px]:overflow-x-auto" aria-label="Sheets">
           {tabs.map((t) => (
             <Tabs.Trigger
               key={t.value}
               value={t.value}
-              className="n data-[state=active]:bg-sheet data-[state=active]:border-violet h-14 border-b-4 border-transparent px-5 text-20 font-medium data-[state=active]:font-bold"
+              className="n data-[state=active]:bg-sheet data-[state=active]:border-violet h-14 border-b-4 border-transparent px-5 max-[499px]:px-3 text-20 font-medium data-[state=active]:font-bold"
             >
               {t.word}
             </Tabs.Trigger>
           ))}
         </Tabs.List>
         <a
-          className={`btn my-auto ml-auto ${on.safety === "saved" ? "" : "pointer-events-none opacity-50"}`}
+          className={`btn my-auto ml-auto max-[899px]:order-last ${on.safety === "saved" ? "" : "pointer-events-none opacity-50"}`}
           href={`/api/repairs/${id}/sheet.pdf`}
           download
           aria-label="Bench sheet, PDF"
         >
           <Printer size={20} aria-hidden="true" /> Sheet
         </a>
-        <span className="lab self-center px-4 text-right">
+        <span className="lab self-center px-4 min-[900px]:text-right">
           {plan.steps.length} steps, {minutes(plan.activeMin)} hands on, {minutes(plan.totalMin)} in all
         </span>
       </div>
@@ -167,14 +167,14 @@ function StepList({
             <button
               type="button"
               aria-expanded={i === at}
-              className="grid min-h-14 w-full grid-cols-[40px_1fr_210px_120px_100px] items-center gap-3 px-4 py-2 text-left"
+              className="grid min-h-14 w-full grid-cols-[28px_minmax(0,1fr)_minmax(0,1fr)] items-center gap-x-3 gap-y-1 px-4 py-2 text-left min-[900px]:grid-cols-[40px_minmax(0,1fr)_210px_120px_100px]"
               onClick={() => {
                 openStep(step.id);
                 light(litByStep(step));
               }}
             >
               <span className="n text-20 font-semibold">{i + 1}</span>
-              <span className="min-w-0">
+              <span className="min-w-0 max-[899px]:col-span-2">
                 <span className="hd block">
                   {step.title}
                   <HouseMark plan={plan} step={step.id} />
@@ -183,11 +183,11 @@ function StepList({
                   {[step.tool, step.paper, step.material, step.amount].filter(Boolean).join(" · ")}
                 </span>
               </span>
-              <span className="lab">
+              <span className="lab max-[899px]:hidden">
                 {where(step.zone)}
                 <HourBar planned={{ step, earliestMin, latestMin }} totalMin={plan.totalMin} />
               </span>
-              <span className="n">
+              <span className="n max-[899px]:col-start-2">
                 <span className="block font-semibold">{moment(begun + earliestMin * 60_000, now, zone, "up")}</span>
                 <span className="lab block">
                   {plan.spareMin === undefined
@@ -209,7 +209,7 @@ function StepList({
               </span>
             </button>
             {i === at && (
-              <div className="grid gap-2 pr-4 pb-4 pl-[68px]">
+              <div className="grid gap-2 pr-4 pb-4 pl-[68px] max-[899px]:pl-14">
                 <p>{step.detail}</p>
                 {step.clock && (
                   <p>

@@ -105,7 +105,9 @@ class CommandsTest {
     @Test
     void theReadmeNamesTheCommandsThereAre() throws IOException {
         String readme = Files.readString(Path.of("..", "README.md"));
-        for (String command : new String[] {"demo", "start", "test", "stop", "bench", "backup", "restore", "verify"}) {
+        for (String command :
+                new String[] {"demo", "start", "test", "stop", "bench", "backup", "restore", "verify", "cluster demo"
+                }) {
             assertThat(readme).contains("./vanemend " + command);
             assertThat(Depot.vanemend("help")).contains("./vanemend " + command);
         }

@@ -31,7 +31,7 @@ class FamiliesTest {
         button(tam.page(), material).click();
         tam.type(material.equals("Tyre") ? "Tread width" : "Part width", width);
         tam.type(material.equals("Tyre") ? "Length shown" : "Part height", height);
-        tam.button("None of the open ones").click();
+        tam.noneOfThese();
         return tam;
     }
 

@@ -17,6 +17,9 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @DisplayName("with no server: the page opens all the same, the run with it, and what is done then is kept")
 @ExtendWith(Depot.Leave.class)
 class OfflineTest {
+    private static final String FIRST = "quiet-heron-over-the-weir";
+    private static final String SECOND = "loud-heron-under-the-weir";
+
     /** Longest time until a technician in mid-step is told that the server is away, ms. */
     private static final int TOLD_MS = 3_000;
 
@@ -85,5 +88,48 @@ class OfflineTest {
         assertThat(page.locator("[data-step='depth']")).isVisible();
         priya.sent();
         assertThat(page.url()).endsWith("/repairs/" + priya.number() + "/run");
+    }
+
+    @Test
+    @DisplayName(
+            "a new password given in mid-run while acts wait: the door asks for it once, and they go when it is typed")
+    void theirPasswordIsAnotherWhenTheNetworkIsBack() {
+        Page isla = Depot.as("isla", 1280, 800);
+        asked(
+                isla,
+                "POST",
+                "/api/people",
+                Map.of("id", "corrie", "name", "Corrie Vale", "role", "TECHNICIAN", "password", FIRST));
+        Page page = Depot.stranger(1280, 800);
+        page.getByLabel("Name").fill("corrie");
+        page.getByLabel("Password").fill(FIRST);
+        page.keyboard().press("Enter");
+        Technician corrie = new Technician(page);
+        corrie.newRepair("Another password", "2.8");
+        corrie.begin();
+        corrie.workTo("straighten");
+        corrie.sent();
+        page.context().setOffline(true);
+        corrie.workTo("depth");
+        asked(isla, "PUT", "/api/people/corrie/password", Map.of("password", SECOND));
+        page.context().setOffline(false);
+        assertThat(page.getByLabel("Password")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+        assertThat(page.getByText("1 act of Corrie")).isVisible();
+        page.getByLabel("Name").fill("corrie");
+        page.getByLabel("Password").fill(SECOND);
+        page.keyboard().press("Enter");
+        assertThat(page.locator("[data-step='depth']")).isVisible();
+        corrie.sent();
+        assertThat(isla.evaluate(
+                        "n => fetch(`/api/repairs/${n}/run`).then(r => r.json()).then(r => r.state.current)",
+                        corrie.number()))
+                .isEqualTo("depth");
+    }
+
+    private static void asked(Page page, String method, String path, Map<String, String> body) {
+        assertThat((Boolean) page.evaluate("""
+                async ([method, path, body]) => (await fetch(path, {method, body: JSON.stringify(body),
+                  headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': /XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1]}})).ok
+                """, List.of(method, path, body))).isTrue();
     }
 }

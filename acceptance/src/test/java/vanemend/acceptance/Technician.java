@@ -87,7 +87,7 @@ final class Technician {
         type("Sheet gauge", "0.9");
         type("Part width", "700");
         type("Part height", "48 cm");
-        button("None of the open ones").click();
+        noneOfThese();
         station("Damage");
         button("Add dent").click();
         type("Depth left", depth);
@@ -95,6 +95,17 @@ final class Technician {
         type("Width", "100");
         assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
+    }
+
+    /** Answers each question about the part, one after the other, with no. */
+    void noneOfThese() {
+        Locator asked = page.locator("[data-question]");
+        asked.or(page.getByText("all answered")).first().waitFor();
+        while (asked.count() > 0) {
+            String which = asked.getAttribute("data-question");
+            asked.getByText("No", new Locator.GetByTextOptions().setExact(true)).click();
+            page.waitForFunction("q => document.querySelector('[data-question]')?.dataset.question !== q", which);
+        }
     }
 
     void begin() {
