@@ -46,7 +46,7 @@ function Clock({ live, clock, zone }: Biting & { zone: string }) {
   return (
     <Link
       to={`/repairs/${live.id}/run`}
-      className={`firm-r relative block w-[292px] max-w-[292px] min-w-[200px] shrink overflow-hidden max-[699px]:min-w-0 max-[699px]:flex-1 max-[699px]:[&:nth-child(n+2)]:hidden ${hot ? "bg-pine text-on-pine" : "text-ink"}`}
+      className={`firm-r relative block w-[292px] max-w-[292px] min-w-[200px] shrink overflow-hidden max-[699px]:max-w-none max-[699px]:min-w-0 max-[699px]:flex-1 max-[699px]:[&:nth-child(n+2)]:hidden ${hot ? "bg-pine text-on-pine" : "text-ink"}`}
       aria-label={`${live.name}: ${words}, ${figure} left`}
     >
       <span

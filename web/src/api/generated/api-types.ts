@@ -276,6 +276,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/intake": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people": {
         parameters: {
             query?: never;
@@ -1829,6 +1845,9 @@ export interface components {
             takenMin: number;
             title: string;
         };
+        LineDraft: {
+            line?: string;
+        };
         LiveClock: {
             /** Format: double */
             agedMin: number;
@@ -2661,6 +2680,34 @@ export interface components {
             /** @enum {string} */
             zone: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
         };
+        Said: {
+            /** @enum {string} */
+            composite?: "SMC" | "HAND_LAID" | "CARBON";
+            damages: components["schemas"]["SaidDamage"][];
+            /** Format: double */
+            gaugeMm?: number;
+            left: string[];
+            mark?: string;
+            /** @enum {string} */
+            material?: "METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM";
+            /** @enum {string} */
+            metal?: "MILD_STEEL" | "GALVANISED_STEEL" | "ALUMINIUM" | "STAINLESS_STEEL" | "MAGNESIUM" | "ZINC" | "UNKNOWN";
+            name?: string;
+            outline?: string;
+            understood: components["schemas"]["Understood"][];
+            vehicle?: string;
+        };
+        SaidDamage: {
+            /** Format: double */
+            depthMm?: number;
+            /** @enum {string} */
+            kind: "DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "DIVOT" | "RESIDUE";
+            /** Format: double */
+            lengthMm?: number;
+            through: boolean;
+            /** Format: double */
+            widthMm?: number;
+        };
         School: {
             defaultOption: string;
             id: string;
@@ -3108,6 +3155,12 @@ export interface components {
             broken: components["schemas"]["Broken"][];
             change?: components["schemas"]["HouseChange"];
             problems: components["schemas"]["InputProblem"][];
+        };
+        Understood: {
+            as: string;
+            /** @enum {string} */
+            field: "VEHICLE" | "PART" | "MATERIAL" | "METAL" | "COMPOSITE" | "MARK" | "DAMAGE" | "LENGTH" | "WIDTH" | "DEPTH" | "GAUGE" | "THROUGH";
+            words: string;
         };
         UnitSize: {
             /** Format: double */
@@ -3634,6 +3687,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["IdentifyView"];
+                };
+            };
+        };
+    };
+    read_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Said"];
                 };
             };
         };

@@ -17,7 +17,9 @@ export function DamageStation({ on, frozen }: { on: DraftOnScreen; frozen: boole
   const told = on.problems.filter((p) => p.given !== "");
   const set = (i: number, next: Partial<DamageDraft>) =>
     on.change((d) => ({ ...d, damages: (d.damages ?? []).map((x, k) => (k === i ? { ...x, ...next } : x)) }));
-  const add = (kind: Kind) => on.change((d) => ({ ...d, damages: [...(d.damages ?? []), fresh(kind, part ?? {})] }));
+  // A new one never lands on another.
+  const add = (kind: Kind) =>
+    on.change((d) => ({ ...d, damages: [...(d.damages ?? []), fresh(kind, part ?? {}, d.damages ?? [])] }));
   return (
     <>
       <Head title="Damage">{damages.length === 0 ? "none yet" : `${damages.length} on the part`}</Head>

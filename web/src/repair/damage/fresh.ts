@@ -12,10 +12,37 @@ export interface FieldsProps {
   set: (next: Partial<DamageDraft>) => void;
 }
 
-/** New damage in the middle of the part, ready to be dragged and typed over. */
-export function fresh(kind: Kind, part: Pick<Api["PartDraft"], "widthMm" | "heightMm">): DamageDraft {
-  const x = Math.round((part.widthMm ?? 600) / 2);
-  const y = Math.round((part.heightMm ?? 400) / 2);
+type Sized = Pick<Api["PartDraft"], "widthMm" | "heightMm">;
+
+/** Where damage lies, mm: its middle, and the corners of a line. */
+const spots = (d: DamageDraft): [number, number][] => {
+  const xy = d.trace ?? [];
+  const corners: [number, number][] = [];
+  for (let i = 0; i + 1 < xy.length; i += 2) corners.push([xy[i] ?? 0, xy[i + 1] ?? 0]);
+  return d.xMm !== undefined && d.yMm !== undefined ? [...corners, [d.xMm, d.yMm]] : corners;
+};
+
+/** A place for new damage: the middle of the part, or where most room is beside the damage there is already. */
+export function freePlace(part: Sized, there: readonly DamageDraft[]): [number, number] {
+  const width = part.widthMm ?? 600;
+  const height = part.heightMm ?? 400;
+  const taken = there.flatMap(spots);
+  let best: [number, number] = [Math.round(width / 2), Math.round(height / 2)];
+  if (taken.length === 0) return best;
+  let room = -1;
+  for (let i = 1; i < 8; i++) {
+    for (let k = 1; k < 8; k++) {
+      const [x, y] = [Math.round((width * i) / 8), Math.round((height * k) / 8)];
+      const nearest = Math.min(...taken.map(([a, b]) => Math.hypot(a - x, b - y)));
+      if (nearest > room) [room, best] = [nearest, [x, y]];
+    }
+  }
+  return best;
+}
+
+/** New damage where there is room on the part, ready to be dragged and typed over. */
+export function fresh(kind: Kind, part: Sized, there: readonly DamageDraft[] = []): DamageDraft {
+  const [x, y] = freePlace(part, there);
   const reach = Math.max(5, Math.round(Math.min(part.widthMm ?? 600, 200) / 4));
   const place = { kind, xMm: x, yMm: y };
   switch (kind) {

@@ -3,7 +3,9 @@ import type { Api } from "../../api/client";
 import { useCatalogue, useRules } from "../../api/queries";
 import { Choice, Line, Measure, problemAt, When } from "../../shell/field";
 import { Head } from "../sheet";
+import { coatsOf } from "./coats";
 import { Questions } from "./questions";
+import { SaidLine } from "./said-line";
 import { ThrowAway } from "./throw-away";
 import type { DraftOnScreen } from "../use-draft";
 import { type Material, MATERIALS, Substrate } from "./substrate";
@@ -18,13 +20,6 @@ const COATS: readonly { kind: CoatKind; word: string; typical: string; metalOnly
   { kind: "BASE", word: "Base", typical: "coat.base" },
   { kind: "SINGLE_STAGE", word: "Single-stage colour", typical: "coat.single-stage" },
   { kind: "CLEAR", word: "Clear", typical: "coat.clear" },
-];
-
-const FACTORY: Api["CoatDraft"][] = [
-  { kind: "E_COAT" },
-  { kind: "PRIMER_SURFACER" },
-  { kind: "BASE" },
-  { kind: "CLEAR" },
 ];
 
 /** Station 1: what it is, what it is made of, which side can be reached, what is near. */
@@ -42,12 +37,13 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
       outline: undefined,
       face: [],
       back: [],
-      coats: next === "METAL" ? FACTORY : next === "FILM" ? FACTORY.slice(1) : [],
+      coats: coatsOf(next),
     });
   return (
     <>
       <Head title="Part" />
       <div className="flex flex-col gap-3 p-4">
+        {!frozen && on.anew === undefined && <SaidLine on={on} />}
         <Line
           label="What is it"
           value={part.name ?? ""}

@@ -57,6 +57,10 @@ export function Questions({
   // What was put off comes after what was never asked.
   const now = limits.find((r) => r.id === again) ?? open.find((r) => !passed(r));
   const rest = limits.filter((r) => r !== now && answers[r.id]);
+  // What holds the part back stays in sight; a dozen times no does not stand between the part and its sizes.
+  const noted = rest.filter((r) => answers[r.id] !== "NO");
+  const no = rest.filter((r) => answers[r.id] === "NO");
+  const list = { answers, frozen, onAgain: setAgain };
   const put = (id: string, answer: Answer) => {
     setAgain(undefined);
     set({ answers: { ...answers, [id]: answer } });
@@ -85,27 +89,49 @@ export function Questions({
           </div>
         </div>
       )}
-      {rest.length > 0 && (
-        <ul>
-          {rest.map((r) => {
-            const answer = answers[r.id] as Answer;
-            return (
-              <li key={r.id} className="border-t border-hair">
-                <button
-                  type="button"
-                  disabled={frozen}
-                  aria-label={`${r.ask} ${WORDS[answer]}: answer again`}
-                  className="flex min-h-14 w-full items-center justify-between gap-3 py-1 text-left"
-                  onClick={() => setAgain(r.id)}
-                >
-                  <span className="min-w-0">{r.ask}</span>
-                  <b className={`shrink-0 ${answer === "NO" ? "" : "text-oxide-text"}`}>{WORDS[answer]}</b>
-                </button>
-              </li>
-            );
-          })}
-        </ul>
+      {noted.length > 0 && <Answered asked={noted} {...list} />}
+      {no.length > 0 && (
+        <details>
+          <summary className="flex min-h-14 cursor-pointer items-center border-t border-hair">
+            Answered with no: {no.length}
+          </summary>
+          <Answered asked={no} {...list} />
+        </details>
       )}
     </section>
+  );
+}
+
+function Answered({
+  asked,
+  answers,
+  frozen,
+  onAgain,
+}: {
+  asked: readonly Asked[];
+  answers: NonNullable<PartDraft["answers"]>;
+  frozen: boolean;
+  onAgain: (id: string) => void;
+}) {
+  return (
+    <ul>
+      {asked.map((r) => {
+        const answer = answers[r.id] as Answer;
+        return (
+          <li key={r.id} className="border-t border-hair">
+            <button
+              type="button"
+              disabled={frozen}
+              aria-label={`${r.ask} ${WORDS[answer]}: answer again`}
+              className="flex min-h-14 w-full items-center justify-between gap-3 py-1 text-left"
+              onClick={() => onAgain(r.id)}
+            >
+              <span className="min-w-0">{r.ask}</span>
+              <b className={`shrink-0 ${answer === "NO" ? "" : "text-oxide-text"}`}>{WORDS[answer]}</b>
+            </button>
+          </li>
+        );
+      })}
+    </ul>
   );
 }

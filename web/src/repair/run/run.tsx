@@ -1,3 +1,4 @@
+import { useEffect, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { Problem } from "../../api/client";
 import { useBell, useRun } from "../../api/queries";
@@ -16,15 +17,16 @@ export function RunScreen() {
   useBell();
   useServerWatch();
   const run = useRun(repair);
+  const waits = useWaitsForServer(run);
   const notStarted = run.error instanceof Problem && run.error.status === 409;
   return (
     <div className="bg-sheet flex h-full flex-col overflow-hidden">
       <ClockRail except={repair} slim />
       <Refusals />
       <TooLate />
-      {run.data?.anew !== undefined && part === "anew" ? (
+      {run.data?.anew !== undefined && !waits && part === "anew" ? (
         <Begin id={repair} anew={run.data.anew} />
-      ) : run.data ? (
+      ) : run.data && !waits ? (
         <Hands key={repair} run={run.data} />
       ) : notStarted ? (
         <Begin id={repair} />
@@ -43,4 +45,20 @@ export function RunScreen() {
       )}
     </div>
   );
+}
+
+/** Longer than a server that is there takes to answer, ms. */
+const PATIENCE_MS = 1_200;
+
+/**
+ * Whether what there is of a run was kept by an earlier page and the server may still say otherwise: a moment is waited for it, so that nobody's hand
+ * falls on a step or a stop that is over. A server that does not answer in that moment is gone on without.
+ */
+function useWaitsForServer(run: { isFetching: boolean; dataUpdatedAt: number }): boolean {
+  const [patient, setPatient] = useState(true);
+  useEffect(() => {
+    const timer = setTimeout(() => setPatient(false), PATIENCE_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  return patient && run.isFetching && run.dataUpdatedAt < performance.timeOrigin;
 }

@@ -153,4 +153,28 @@ class PlansTest {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Units are .*: turn them")))
                 .click();
     }
+
+    @Test
+    @DisplayName(
+            "a new repair in one line: what was understood stands word by word, what was not is said, and it goes in when told to")
+    void inOneLine() {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        Page page = tam.page();
+        tam.place("Repairs");
+        tam.button("New repair").click();
+        Locator said = page.getByLabel("Say it in one line", new Page.GetByLabelOptions().setExact(true));
+        said.getByRole(AriaRole.TEXTBOX).fill("Ridge no. 7 front bumper PP-EPDM crack 120 mm through, near edge");
+        assertThat(said.getByText("Not understood: near, edge")).isVisible();
+        assertThat(said.getByText(">PP+EPDM<")).isVisible();
+        assertThat(page.getByLabel("What is it", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("");
+        tam.button("Put it into the draft").click();
+        assertThat(page.getByLabel("What is it", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("Front bumper");
+        assertThat(page.getByLabel("Vehicle and number")).hasValue("Ridge, no. 7");
+        assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        String draft = String.valueOf(tam.ask("/api/repairs/" + tam.number()));
+        assertThat(draft).contains("PLASTIC", "CRACK", "THROUGH");
+    }
 }

@@ -18,6 +18,7 @@ class HouseTest {
             "trade",
             "part",
             "damage",
+            "intake",
             "verdict",
             "material",
             "stack",

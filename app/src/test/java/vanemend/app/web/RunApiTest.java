@@ -203,12 +203,7 @@ class RunApiTest {
 
     @Test
     void theDemosFinishedRepairReadsAsARecord() {
-        String id = "";
-        for (var r : tam.get("/api/repairs").body()) {
-            if (r.get("standing").asString().equals("DONE")) {
-                id = r.get("id").asString();
-            }
-        }
+        String id = tam.get("/api/repairs/closed?find=Engine-flap").text("closed.0.id");
         Caller.Answer record = tam.get("/api/repairs/" + id + "/record");
         assertThat(record.at("record.deviations.0.text").asString()).startsWith("Cream ⟦2.9");
         assertThat(record.at("record.lines").findValuesAsString("loop")).contains("Low spot", "Pinholes");
