@@ -92,7 +92,7 @@ export function Questions({
       {noted.length > 0 && <Answered asked={noted} {...list} />}
       {no.length > 0 && (
         <details>
-          <summary className="flex min-h-14 cursor-pointer items-center border-t border-hair">
+          <summary className="flex min-h-14 cursor-pointer items-center border-t border-hair underline">
             Answered with no: {no.length}
           </summary>
           <Answered asked={no} {...list} />

@@ -45,5 +45,5 @@ export function TooLate() {
 
 /** What they were, in the order they were done; one that was done twice once. */
 function said(own: readonly Late[]): string {
-  return [...new Set(own.map((l) => l.told.said))].join(", ");
+  return [...new Set(own.map((l) => l.told.said))].join("; ");
 }
