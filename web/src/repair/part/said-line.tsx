@@ -17,7 +17,7 @@ const FIELDS: Record<Api["Understood"]["field"], string> = {
   LENGTH: "length",
   WIDTH: "width",
   DEPTH: "depth",
-  GAUGE: "sheet gauge",
+  GAUGE: "thickness",
   THROUGH: "how deep",
 };
 

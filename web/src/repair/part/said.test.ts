@@ -32,6 +32,14 @@ describe("what a line said, in the draft", () => {
     expect(d.damages?.[0]?.through).toBe("THROUGH");
   });
 
+  it("puts how thick it is where such a part has it", () => {
+    const thick: Api["Said"] = { ...nothing, gaugeMm: 3 };
+    expect(withSaid({}, thick).part).toMatchObject({ gaugeMm: 3 });
+    const bumper = withSaid({}, { ...thick, material: "PLASTIC" }).part;
+    expect(bumper?.made?.thicknessMm).toBe(3);
+    expect(bumper?.gaugeMm).toBeUndefined();
+  });
+
   it("lays no damage on another", () => {
     const dent = { kind: "DENT" as const, lengthMm: 90, widthMm: 80, depthMm: 3, through: false };
     const d = withSaid({ part: { widthMm: 800, heightMm: 600 } }, { ...nothing, damages: [dent, dent, dent] });

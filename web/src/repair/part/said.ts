@@ -15,6 +15,8 @@ export function withSaid(draft: Draft, said: Api["Said"]): Draft {
     material,
     ...(said.mark && { mark: said.mark }),
     ...(said.composite && { composite: said.composite }),
+    // How thick it is stands with a sheet as its gauge, with a plastic or a composite as its wall.
+    ...(said.gaugeMm !== undefined && material !== "METAL" && { thicknessMm: said.gaugeMm }),
   };
   const part: Api["PartDraft"] = {
     ...was,
@@ -23,7 +25,7 @@ export function withSaid(draft: Draft, said: Api["Said"]): Draft {
     ...(said.name && { name: said.name }),
     ...(said.vehicle && { vehicle: said.vehicle }),
     ...(said.metal && { metal: said.metal }),
-    ...(said.gaugeMm !== undefined && { gaugeMm: said.gaugeMm }),
+    ...(said.gaugeMm !== undefined && material === "METAL" && { gaugeMm: said.gaugeMm }),
     ...(said.outline && { outline: said.outline }),
   };
   const damages = said.damages.reduce((all, d) => [...all, sized(fresh(d.kind, part, all), d)], draft.damages ?? []);

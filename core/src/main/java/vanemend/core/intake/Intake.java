@@ -149,6 +149,9 @@ public final class Intake {
                 .or(() -> metal.map(m -> MadeOf.METAL))
                 .or(() -> composite.map(m -> MadeOf.COMPOSITE));
         Optional<MadeOf> material = said.or(() -> part.map(Lexicon.PartWord::material));
+        if (material.filter(m -> m == MadeOf.GLASS || m == MadeOf.TYRE).isPresent()) {
+            noThickness();
+        }
         return new Said(
                 List.copyOf(understood),
                 List.copyOf(left),
@@ -163,6 +166,16 @@ public final class Intake {
                 damages.stream()
                         .map(d -> new SaidDamage(d.kind, d.length, d.width, d.depth, d.through))
                         .toList());
+    }
+
+    /** A pane and a tyre are not asked how thick they are: what was said of it is told as not understood. */
+    private void noThickness() {
+        understood.stream()
+                .filter(u -> u.field() == Field.GAUGE)
+                .map(Understood::words)
+                .forEach(left::add);
+        understood.removeIf(u -> u.field() == Field.GAUGE);
+        gauge = Optional.empty();
     }
 
     /** Reads what stands at {@code at}; gives where to go on. */

@@ -70,6 +70,14 @@ class IntakeTest {
     }
 
     @Test
+    void howThickIsNotTakenWhereItIsNotAsked() {
+        assertThat(Intake.read("bumper 3 mm thick").gaugeMm()).contains(3.0);
+        Intake.Said s = Intake.read("windscreen 5 mm thick, star 4 mm");
+        assertThat(s.gaugeMm()).isEmpty();
+        assertThat(s.left()).containsExactly("5 mm thick");
+    }
+
+    @Test
     void theLongerWordsAreMeant() {
         assertThat(Intake.read("rust hole").damages().getFirst().kind()).isEqualTo(Damage.Kind.RUST_HOLE);
         assertThat(Intake.read("rust").damages().getFirst().kind()).isEqualTo(Damage.Kind.RUST_PITS);
