@@ -1,23 +1,24 @@
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
-import { useNavigate } from "react-router";
 import { ask } from "../../api/client";
 import { keys, queryClient } from "../../api/queries";
+import { useLeadOn } from "../../shell/lead-on";
 import { useMay } from "../../shell/me";
 import { SheetDialog } from "../../shell/sheet-dialog";
 
 /** Throws a draft away whose work has not begun. */
 export function ThrowAway({ id, name }: { id: number; name: string }) {
   const may = useMay("DRAFT_AWAY");
-  const navigate = useNavigate();
+  const asking = useLeadOn();
   const [open, setOpen] = useState(false);
   const [refused, setRefused] = useState("");
   if (!may) return null;
   const away = async () => {
+    const leadOn = asking();
     try {
       await ask(`/api/repairs/${id}`, { method: "DELETE" });
       await queryClient.invalidateQueries({ queryKey: keys.repairs });
-      await navigate("/repairs");
+      leadOn("/repairs");
     } catch (e) {
       setRefused(e instanceof Error ? e.message : String(e));
     }

@@ -1,15 +1,16 @@
 import { Play } from "lucide-react";
 import { useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link } from "react-router";
 import { ask, type Api } from "../../api/client";
 import { keys, queryClient } from "../../api/queries";
+import { useLeadOn } from "../../shell/lead-on";
 import { grams, minutes } from "../../units/units";
 import { useDraft } from "../use-draft";
 import { VerdictMark } from "../verdict-mark";
 
 /** Before the work begins: what will be frozen, and one big button. */
 export function Begin({ id, anew }: { id: number; anew?: string }) {
-  const navigate = useNavigate();
+  const asking = useLeadOn();
   const on = useDraft(id);
   const [eventId] = useState(() => crypto.randomUUID());
   const [refused, setRefused] = useState("");
@@ -18,11 +19,12 @@ export function Begin({ id, anew }: { id: number; anew?: string }) {
   const begin = async () => {
     setBusy(true);
     setRefused("");
+    const leadOn = asking();
     try {
       const version = await on.settle();
       const run = await ask<Api["RunView"]>(`/api/repairs/${id}/start`, { method: "POST", body: { eventId }, version });
       queryClient.setQueryData(keys.run(id), run);
-      if (anew !== undefined) void navigate(`/repairs/${id}/run`, { replace: true });
+      if (anew !== undefined) leadOn(`/repairs/${id}/run`, { replace: true });
     } catch (e) {
       setRefused(e instanceof Error ? e.message : String(e));
       await on.reload();
@@ -32,10 +34,11 @@ export function Begin({ id, anew }: { id: number; anew?: string }) {
   };
   const keep = async () => {
     setBusy(true);
+    const leadOn = asking();
     try {
       await ask<Api["RepairView"]>(`/api/repairs/${id}/anew`, { method: "DELETE" });
       await queryClient.invalidateQueries({ queryKey: keys.run(id) });
-      void navigate(`/repairs/${id}/run`, { replace: true });
+      leadOn(`/repairs/${id}/run`, { replace: true });
     } catch (e) {
       setRefused(e instanceof Error ? e.message : String(e));
     } finally {

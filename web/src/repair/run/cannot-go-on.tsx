@@ -1,8 +1,8 @@
 import { useState } from "react";
-import { useNavigate } from "react-router";
 import { ask, type Api, Unreachable } from "../../api/client";
 import { keys, queryClient } from "../../api/queries";
 import { Line } from "../../shell/field";
+import { useLeadOn } from "../../shell/lead-on";
 import { SheetDialog } from "../../shell/sheet-dialog";
 import { happened } from "./happened";
 import { SayDialog } from "./say-dialog";
@@ -18,14 +18,15 @@ export const ENDINGS: Record<How, string> = {
 
 /** Leaves the plan for one made anew, with what was found put into the draft; only the server can. */
 export function usePlanAnew(run: number) {
-  const navigate = useNavigate();
+  const asking = useLeadOn();
   const [refused, setRefused] = useState("");
   const planAnew = async (reason: string) => {
     setRefused("");
+    const leadOn = asking();
     try {
       await ask<Api["RepairView"]>(`/api/repairs/${run}/anew`, { method: "POST", body: { reason } });
-      await queryClient.invalidateQueries({ queryKey: keys.run(run) });
-      void navigate(`/repairs/${run}/damage`);
+      void queryClient.invalidateQueries({ queryKey: keys.run(run) });
+      leadOn(`/repairs/${run}/damage`);
     } catch (e) {
       setRefused(
         e instanceof Unreachable

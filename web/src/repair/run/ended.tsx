@@ -1,6 +1,7 @@
 import { useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link } from "react-router";
 import { ask, type Api } from "../../api/client";
+import { useLeadOn } from "../../shell/lead-on";
 import { ENDINGS } from "./cannot-go-on";
 import { happened } from "./happened";
 import { useOwnLast } from "./own-last";
@@ -8,14 +9,15 @@ import { useOwnLast } from "./own-last";
 /** The work was ended before its last step: why, and what can follow. */
 export function Ended({ run, state, ended }: { run: Api["RunView"]; state: Api["RunState"]; ended: Api["Ended"] }) {
   const undoable = useOwnLast(run, state);
-  const navigate = useNavigate();
+  const asking = useLeadOn();
   const [clientId] = useState(() => crypto.randomUUID());
   const [refused, setRefused] = useState("");
   const followUp = async () => {
+    const leadOn = asking();
     try {
       const body = { clientId, draft: run.frozen.draft };
       const next = await ask<Api["RepairView"]>("/api/repairs", { method: "POST", body });
-      void navigate(`/repairs/${next.id}/damage`);
+      leadOn(`/repairs/${next.id}/damage`);
     } catch (e) {
       setRefused(e instanceof Error ? e.message : String(e));
     }
