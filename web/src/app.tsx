@@ -11,6 +11,7 @@ import { AskAgain } from "./shell/ask-again";
 import { Mishap } from "./shell/mishap";
 import { Shell } from "./shell/shell";
 
+const NewRepair = lazy(() => import("./begin/new-repair"));
 const Rules = lazy(() => import("./rules/rules"));
 const Devices = lazy(() => import("./devices/devices"));
 const Audit = lazy(() => import("./repairs/audit"));
@@ -32,6 +33,7 @@ export const routes = [
       screen("/", <Navigate to="/bench" replace />),
       screen("/bench", <BenchPlace />),
       screen("/repairs", <Repairs />),
+      screen("/repairs/new", <NewRepair />),
       screen("/records", <Records />),
       screen("/repairs/:id/:station", <Repair />),
       screen("/shelf", <ShelfPlace />),

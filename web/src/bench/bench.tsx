@@ -1,6 +1,8 @@
 import { useNow } from "../api/clock";
 import { useBench } from "../api/queries";
 import { useNewVersion } from "../shell/application";
+import { useMay } from "../shell/me";
+import { NewRepairLink } from "../shell/new-repair-link";
 import { AirToday } from "./air-today";
 import { HandsCard } from "./hands-card";
 import { HourRule } from "./hour-rule";
@@ -12,6 +14,7 @@ export function BenchPlace() {
   const bench = useBench();
   const now = useNow();
   useNewVersion();
+  const mayPlan = useMay("PLAN");
   if (bench.isError && !bench.data)
     return <p className="p-6 text-20 font-bold text-oxide-text">{bench.error.message}</p>;
   if (!bench.data) return <p className="p-6 text-20">One moment.</p>;
@@ -37,6 +40,7 @@ export function BenchPlace() {
           <HeadFigure label="Running" value={String(live.length)} />
           <HeadFigure label="Ready to begin" value={String(ready.length)} />
           <HeadFigure label="Held up" value={String(held.length)} />
+          {mayPlan && <NewRepairLink className="max-[699px]:basis-full" />}
         </div>
         <div className="min-h-0 flex-1 overflow-y-auto max-[899px]:overflow-visible">
           <HourRule live={live} forOthers={forOthers} now={now} zone={shop.zone} />

@@ -68,7 +68,7 @@ export function Waiting({
               to={`/repairs/${w.id}/${w.standing === "DRAFT" ? "damage" : to}`}
               className="hover:bg-ground flex min-h-[62px] items-center gap-4 px-4 py-1.5"
             >
-              <span className="w-[210px] min-w-0 shrink-0">
+              <span className="w-[38%] min-w-0 shrink-0">
                 <span className="hd block truncate">{w.name}</span>
                 <span className="lab block truncate">{w.vehicle}</span>
               </span>

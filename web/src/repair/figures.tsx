@@ -80,6 +80,7 @@ function StillToSay({ id, problems }: { id: number; problems: readonly Api["Inpu
           <li key={`${p.field}${i}`}>
             <Link
               to={`/repairs/${id}/${p.field.startsWith("damages") ? "damage" : "part"}`}
+              state={{ field: p.field }}
               className={`flex min-h-14 items-center px-2 py-1 underline ${p.given ? "font-bold text-oxide-text" : ""}`}
             >
               {p.message}

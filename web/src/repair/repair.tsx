@@ -4,11 +4,14 @@ import { Link, Navigate, useNavigate, useParams } from "react-router";
 import { useRules, useRun, useZone } from "../api/queries";
 import { dialogOpen, typing, useKeys } from "../shell/keys";
 import { dayAndTime } from "../units/units";
+import { useChosen } from "./damage/chosen";
 import { DamageStation } from "./damage/damage";
+import { Place } from "./damage/place";
 import { DrawingPair } from "./drawing/drawing-pair";
 import { Refused } from "./refused";
 import { LitProvider } from "./drawing/lit";
 import { Figures } from "./figures";
+import { NextBar, useWantedField } from "./next-bar";
 import { FootprintStation } from "./footprint/footprint";
 import { PartStation } from "./part/part";
 import { askedOf, unansweredOf } from "./part/questions";
@@ -38,6 +41,8 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
   const begun = frozen || on.anew !== undefined;
   const run = useRun(id, begun).data;
   const { undo, canUndo } = on;
+  useWantedField();
+  const hand = useChosen(on.draft?.damages ?? []);
   const limits = useRules().data?.limits ?? [];
   const [seen, setSeen] = useState<{ station: Station; sheet: Sheet }>({ station, sheet: "work" });
   // Another station opens with its own sheet.
@@ -101,7 +106,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
               aria-label={WORDS[station]}
             >
               {station === "part" && <PartStation id={id} on={on} frozen={frozen} />}
-              {station === "damage" && <DamageStation on={on} frozen={frozen} />}
+              {station === "damage" && <DamageStation on={on} frozen={frozen} hand={hand} />}
               {station === "verdict" && <VerdictStation on={on} workup={on.workup} id={id} />}
               {station === "stack" && <StackStation on={on} workup={on.workup} frozen={frozen} />}
               {station === "footprint" && <FootprintStation on={on} workup={on.workup} frozen={frozen} />}
@@ -111,33 +116,15 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
               aria-label="Drawing"
             >
               <div className="min-h-0 flex-1">
-                {workup ? (
+                {(station === "damage" || (station === "part" && !workup)) && !frozen ? (
+                  <Place id={id} on={on} hand={hand} />
+                ) : workup ? (
                   <DrawingPair
                     drawing={workup.drawing}
                     labels={226}
                     stale={!on.workup}
                     onCut={
                       station === "footprint" && !frozen ? (cutYMm) => on.change((d) => ({ ...d, cutYMm })) : undefined
-                    }
-                    onDrag={
-                      station === "damage" && !frozen
-                        ? (i, corner, xMm, yMm) =>
-                            on.change((d) => ({
-                              ...d,
-                              damages: (d.damages ?? []).map((x, k) =>
-                                k !== i
-                                  ? x
-                                  : corner === undefined
-                                    ? { ...x, xMm, yMm }
-                                    : {
-                                        ...x,
-                                        trace: (x.trace ?? []).map((v, n) =>
-                                          n === 2 * corner ? xMm : n === 2 * corner + 1 ? yMm : v,
-                                        ),
-                                      },
-                              ),
-                            }))
-                        : undefined
                     }
                   />
                 ) : (
@@ -162,6 +149,9 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
           </div>
         )}
       </LitProvider>
+      {!frozen && station !== "record" && (
+        <NextBar id={id} at={station} unanswered={begun ? [] : unanswered} problems={on.problems} workup={on.workup} />
+      )}
     </>
   );
 }

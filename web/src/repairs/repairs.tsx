@@ -1,9 +1,10 @@
-import { Archive, Plus, Search } from "lucide-react";
+import { Archive, Search } from "lucide-react";
 import { useMemo, useState } from "react";
-import { Link, useNavigate } from "react-router";
-import { ask, type Api } from "../api/client";
+import { Link } from "react-router";
+import { type Api } from "../api/client";
 import { useClosedRepairs, useRepairs, useZone } from "../api/queries";
 import { VerdictMark } from "../repair/verdict-mark";
+import { NewRepairLink } from "../shell/new-repair-link";
 import { LongList, moreOf } from "../shell/long-list";
 import { useFindKey } from "../shell/use-find-key";
 import { dayAndTime } from "../units/units";
@@ -22,22 +23,10 @@ const STANDING: Record<Standing, { word: string; to: string; order: number }> = 
   ENDED: { word: "Ended", to: "record", order: 5 },
 };
 
-/** A part as it comes from the factory, for the first screen of a new repair. */
-const FRESH: Api["RepairDraft"] = {
-  part: {
-    metal: "MILD_STEEL",
-    coats: [{ kind: "E_COAT" }, { kind: "PRIMER_SURFACER" }, { kind: "BASE" }, { kind: "CLEAR" }],
-    reach: "BOTH_SIDES",
-  },
-  damages: [],
-};
-
 /** All repairs: those that wait or run by what they wait for, then those that are closed, the newest first. */
 export default function Repairs() {
   const repairs = useRepairs();
-  const navigate = useNavigate();
   const [find, setFind] = useState("");
-  const [refused, setRefused] = useState("");
   const search = useFindKey();
   const closed = useClosedRepairs(find);
   const shown = useMemo(() => {
@@ -49,18 +38,6 @@ export default function Repairs() {
       .sort((a, b) => STANDING[a.standing].order - STANDING[b.standing].order);
     return [...open, ...(closed.data ?? []).flatMap((p) => p.closed)];
   }, [repairs.data, closed.data, find]);
-  const add = async () => {
-    setRefused("");
-    try {
-      const made = await ask<Api["RepairView"]>("/api/repairs", {
-        method: "POST",
-        body: { clientId: crypto.randomUUID(), draft: FRESH },
-      });
-      await navigate(`/repairs/${made.id}/part`);
-    } catch (e) {
-      setRefused(e instanceof Error ? e.message : String(e));
-    }
-  };
   return (
     <>
       <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
@@ -84,17 +61,11 @@ export default function Repairs() {
             onChange={(e) => setFind(e.target.value)}
           />
         </label>
-        <button
-          type="button"
-          className="bg-pine text-on-pine n flex min-h-14 items-center gap-2 px-6 text-20 font-semibold max-[899px]:ml-auto"
-          onClick={() => void add()}
-        >
-          <Plus size={24} aria-hidden="true" /> New repair
-        </button>
+        <NewRepairLink className="max-[899px]:ml-auto" />
       </div>
-      {(refused || repairs.isError || closed.isError) && (
+      {(repairs.isError || closed.isError) && (
         <p role="alert" className="firm-b px-4 py-3 font-bold text-oxide-text">
-          {refused || (repairs.error ?? closed.error)?.message}
+          {(repairs.error ?? closed.error)?.message}
         </p>
       )}
       <LongList items={shown} rowPx={75} idOf={(r) => r.id} row={(r) => <RepairRow line={r} />} more={moreOf(closed)}>

@@ -54,6 +54,8 @@ export function Measure({
   quantity,
   onChange,
   problem,
+  field,
+  assumed = false,
   disabled = false,
   large = false,
   autoFocus = false,
@@ -64,6 +66,10 @@ export function Measure({
   quantity: Quantity;
   onChange: (value: number | undefined) => void;
   problem?: string;
+  /** What the server calls it: a link that asks for it finds it by this. */
+  field?: string;
+  /** The value is what is usual; nobody has measured it. */
+  assumed?: boolean;
   disabled?: boolean;
   large?: boolean;
   autoFocus?: boolean;
@@ -105,11 +111,14 @@ export function Measure({
   };
   const wrong = unread || (problem && problem);
   return (
-    <div className="min-w-0">
-      <label htmlFor={id} className="lab block">
-        {label}
-      </label>
-      <div className={`firm flex items-center ${wrong ? "border-oxide" : ""} ${disabled ? "bg-ground" : "bg-sheet"}`}>
+    <div className="min-w-0" data-field={field}>
+      <div className="lab flex flex-wrap justify-between gap-x-2">
+        <label htmlFor={id}>{label}</label>
+        {assumed && <span id={`${id}-usual`}>usual</span>}
+      </div>
+      <div
+        className={`firm flex items-center ${wrong ? "border-oxide" : ""} ${assumed ? "border-dashed" : ""} ${disabled ? "bg-ground" : "bg-sheet"}`}
+      >
         <input
           id={id}
           className={`n w-full min-w-0 bg-transparent px-2.5 font-semibold ${large ? "h-[72px] text-44" : "h-[53px] text-20"}`}
@@ -119,7 +128,7 @@ export function Measure({
           value={text}
           disabled={disabled}
           aria-invalid={Boolean(wrong)}
-          aria-describedby={wrong ? `${id}-wrong` : undefined}
+          aria-describedby={wrong ? `${id}-wrong` : assumed ? `${id}-usual` : undefined}
           onChange={(e) => type(e.target.value)}
           onBlur={() => !wrong && setText(shown(sent.current, quantity, system))}
           onKeyDown={(e) => e.key === "Enter" && onEnter?.()}
@@ -143,6 +152,7 @@ export function Line({
   value,
   onChange,
   problem,
+  field,
   disabled = false,
   secret,
 }: {
@@ -150,12 +160,13 @@ export function Line({
   value: string;
   onChange: (value: string) => void;
   problem?: string;
+  field?: string;
   disabled?: boolean;
   secret?: "current-password" | "new-password";
 }) {
   const id = useId();
   return (
-    <div>
+    <div data-field={field}>
       <label htmlFor={id} className="lab block">
         {label}
       </label>
@@ -220,6 +231,7 @@ export function Choice<T extends string>({
   options,
   onChange,
   problem,
+  field,
   disabled = false,
   columns = 2,
   atLeast,
@@ -229,13 +241,14 @@ export function Choice<T extends string>({
   options: readonly { value: T; label: string }[];
   onChange: (value: T) => void;
   problem?: string;
+  field?: string;
   disabled?: boolean;
   columns?: number;
   /** Narrowest column, px: as many as fit, instead of a number of them. */
   atLeast?: number;
 }) {
   return (
-    <fieldset disabled={disabled} className="min-w-0">
+    <fieldset disabled={disabled} className="min-w-0" data-field={field}>
       <legend className="lab">{label}</legend>
       <div
         className="grid gap-1"

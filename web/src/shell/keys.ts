@@ -22,6 +22,7 @@ export const KEYS: readonly { keys: string; does: string }[] = [
   { keys: "u", does: "undo last" },
   { keys: "/", does: "find" },
   { keys: "b", does: "to the bench" },
+  { keys: "n", does: "new repair" },
   { keys: "?", does: "this sheet" },
 ];
 

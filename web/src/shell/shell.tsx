@@ -19,7 +19,7 @@ import { TooLate } from "../repair/run/too-late";
 import { BenchPlace } from "../bench/bench";
 import { ClockRail } from "./clock-rail";
 import { KeysDialog } from "./keys-dialog";
-import { typing, useKeys } from "./keys";
+import { dialogOpen, typing, useKeys } from "./keys";
 import { useMay } from "./me";
 import { MyPassword } from "./my-password";
 import { OthersWait } from "./others-wait";
@@ -67,6 +67,7 @@ function Working() {
     if (typing(e) || e.ctrlKey || e.metaKey || e.altKey) return;
     if (e.key === "?") setKeysOpen(true);
     if (e.key === "b") void navigate("/bench");
+    if (e.key === "n" && !dialogOpen()) void navigate("/repairs/new");
   });
   return (
     <div className="print-flow flex h-full flex-col">

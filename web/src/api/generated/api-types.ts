@@ -1044,6 +1044,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/vehicles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["find_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1250,6 +1266,7 @@ export interface components {
             tests: components["schemas"]["BenchTest"][];
             testsShown: string;
             tools: components["schemas"]["ToolView"][];
+            typicalParts: components["schemas"]["TypicalView"][];
         };
         Caution: {
             id: string;
@@ -2126,6 +2143,7 @@ export interface components {
             answers?: {
                 [key: string]: "YES" | "NO" | "UNKNOWN";
             };
+            assumed?: ("WIDTH" | "HEIGHT" | "OUTLINE" | "GAUGE" | "THICKNESS" | "COATS")[];
             back?: ("RUST_LIGHT" | "RUST_SCALE" | "RUST_PITTED" | "RUST_THROUGH" | "GELCOAT" | "MOULD_RELEASE" | "OVERSPRAY" | "GLUE_RESIDUE" | "SEALANT_RESIDUE" | "EARLIER_REPAIR")[];
             bodyLines?: components["schemas"]["BodyLineDraft"][];
             coats?: components["schemas"]["CoatDraft"][];
@@ -2147,6 +2165,17 @@ export interface components {
         };
         PasswordDraft: {
             password?: string;
+        };
+        PastView: {
+            /** Format: date-time */
+            changedAt: string;
+            damaged: string[];
+            damages: components["schemas"]["DamageDraft"][];
+            /** Format: int64 */
+            id: number;
+            name: string;
+            open: boolean;
+            part?: components["schemas"]["PartDraft"];
         };
         PersonDraft: {
             id?: string;
@@ -2684,8 +2713,6 @@ export interface components {
             /** @enum {string} */
             composite?: "SMC" | "HAND_LAID" | "CARBON";
             damages: components["schemas"]["SaidDamage"][];
-            /** Format: double */
-            gaugeMm?: number;
             left: string[];
             mark?: string;
             /** @enum {string} */
@@ -2693,7 +2720,9 @@ export interface components {
             /** @enum {string} */
             metal?: "MILD_STEEL" | "GALVANISED_STEEL" | "ALUMINIUM" | "STAINLESS_STEEL" | "MAGNESIUM" | "ZINC" | "UNKNOWN";
             name?: string;
-            outline?: string;
+            /** Format: double */
+            thicknessMm?: number;
+            typical?: string;
             understood: components["schemas"]["Understood"][];
             vehicle?: string;
         };
@@ -3156,10 +3185,15 @@ export interface components {
             change?: components["schemas"]["HouseChange"];
             problems: components["schemas"]["InputProblem"][];
         };
+        TypicalView: {
+            draft: components["schemas"]["PartDraft"];
+            id: string;
+            word: string;
+        };
         Understood: {
             as: string;
             /** @enum {string} */
-            field: "VEHICLE" | "PART" | "MATERIAL" | "METAL" | "COMPOSITE" | "MARK" | "DAMAGE" | "LENGTH" | "WIDTH" | "DEPTH" | "GAUGE" | "THROUGH";
+            field: "VEHICLE" | "PART" | "MATERIAL" | "METAL" | "COMPOSITE" | "MARK" | "DAMAGE" | "LENGTH" | "WIDTH" | "DEPTH" | "THICKNESS" | "THROUGH";
             words: string;
         };
         UnitSize: {
@@ -3178,6 +3212,10 @@ export interface components {
             name: string;
             read: boolean;
             unit: string;
+        };
+        VehicleView: {
+            name: string;
+            repairs: components["schemas"]["PastView"][];
         };
         Verdict: {
             beside: string[];
@@ -5137,6 +5175,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ThumbView"];
+                };
+            };
+        };
+    };
+    find_1: {
+        parameters: {
+            query?: {
+                find?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VehicleView"][];
                 };
             };
         };

@@ -3,35 +3,45 @@ import { useCatalogue } from "../../api/queries";
 import { Choice, problemAt } from "../../shell/field";
 import { Head } from "../sheet";
 import type { DraftOnScreen } from "../use-draft";
+import type { Chosen } from "./chosen";
+import { useDamageWord } from "./damage-word";
 import { type DamageDraft, type FieldsProps, fresh, type Kind } from "./fresh";
 import { ChipFields, DentFields, FilmFields, InjuryFields, OvalFields, TraceFields } from "./fields";
 
 /** Station 2: what happened to the part. Each kind of damage asks only what it needs; all of it can be dragged on the drawing. */
-export function DamageStation({ on, frozen }: { on: DraftOnScreen; frozen: boolean }) {
+export function DamageStation({ on, frozen, hand }: { on: DraftOnScreen; frozen: boolean; hand: Chosen }) {
   const catalogue = useCatalogue().data;
   const damages = on.draft?.damages ?? [];
   const part = on.draft?.part;
   const material = part?.made?.material ?? "METAL";
   const kinds = catalogue?.damages.filter((k) => k.materials.includes(material)) ?? [];
-  const word = (kind?: Kind) => catalogue?.damages.find((k) => k.kind === (kind ?? "DENT"))?.word ?? "Damage";
+  const word = useDamageWord(damages);
   const told = on.problems.filter((p) => p.given !== "");
   const set = (i: number, next: Partial<DamageDraft>) =>
     on.change((d) => ({ ...d, damages: (d.damages ?? []).map((x, k) => (k === i ? { ...x, ...next } : x)) }));
   // A new one never lands on another.
-  const add = (kind: Kind) =>
+  const add = (kind: Kind) => {
     on.change((d) => ({ ...d, damages: [...(d.damages ?? []), fresh(kind, part ?? {}, d.damages ?? [])] }));
+    hand.added(damages.length);
+  };
   return (
     <>
       <Head title="Damage">{damages.length === 0 ? "none yet" : `${damages.length} on the part`}</Head>
       <p className="px-4 pt-3">
         {material === "METAL" && "Dents as left after straightening. "}Places are measured from the part's lower left
-        corner; drag damage on the drawing to move it.
+        corner, or put it on the drawing by touch.
       </p>
       <div className="flex flex-col gap-4 p-4">
         {damages.map((d, i) => {
-          const name = `${word(d.kind)} ${i + 1}`;
+          const name = word(i);
           return (
-            <section key={i} className="firm p-3" aria-label={name}>
+            <section
+              key={i}
+              className={`firm p-3 ${i === hand.chosen && damages.length > 1 ? "outline-3 outline-violet" : ""}`}
+              aria-label={name}
+              data-damage={i}
+              onFocusCapture={() => i !== hand.chosen && hand.choose(i)}
+            >
               <div className="mb-2 flex items-center justify-between">
                 <h3 className="hd">{name}</h3>
                 {!frozen && (
@@ -100,6 +110,7 @@ function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
                 disabled={frozen}
                 value={d.through}
                 problem={at("through")}
+                field="through"
                 options={[
                   { value: "THROUGH", label: "Through" },
                   { value: "OUTER_LAYER", label: "Outer layer" },
@@ -112,6 +123,7 @@ function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
                 disabled={frozen}
                 value={d.ends}
                 problem={at("ends")}
+                field="ends"
                 options={[
                   { value: "BOTH", label: "Both" },
                   { value: "ONE", label: "One" },

@@ -3,6 +3,7 @@ import { Choice, Measure } from "../../shell/field";
 import { usePreferences } from "../../shell/preferences";
 import { length } from "../../units/units";
 import { type DamageDraft, type FieldsProps, traceLength, withCorner } from "./fresh";
+import { bearing, straight } from "./shape";
 
 type Figure = "depthMm" | "lengthMm" | "widthMm" | "xMm" | "yMm" | "rustPastMm" | "soundMm";
 
@@ -23,6 +24,7 @@ function Figures({
             value={d[key]}
             disabled={frozen}
             problem={at(key)}
+            field={key}
             onChange={(v) => set({ [key]: v } as Partial<DamageDraft>)}
           />
         </div>
@@ -39,6 +41,7 @@ function Turn({ d, frozen, at, set, label = "Turn of the length, from level" }: 
       value={d.angleDeg}
       disabled={frozen}
       problem={at("angleDeg")}
+      field="angleDeg"
       onChange={(angleDeg) => set({ angleDeg })}
     />
   );
@@ -103,6 +106,7 @@ export function TraceFields({
   const { system } = usePreferences();
   const { d, set, frozen, at } = f;
   const xy = d.trace ?? [];
+  const turn = bearing({ x: xy[0] ?? 0, y: xy[1] ?? 0 }, { x: xy[2] ?? 0, y: xy[3] ?? 0 });
   const put = (i: number, v: number | undefined) => set({ trace: xy.map((was, k) => (k === i ? (v ?? 0) : was)) });
   return (
     <div className="flex flex-col gap-2">
@@ -115,8 +119,28 @@ export function TraceFields({
           ]}
         />
       )}
-      <p className="n font-semibold">{length(traceLength(xy), system)} long</p>
       {at("trace") && <p className="text-oxide-text text-14 font-bold">{at("trace")}</p>}
+      {xy.length === 4 ? (
+        <div className="grid grid-cols-2 gap-2">
+          <Measure
+            label="Length"
+            quantity="length"
+            value={Math.round(traceLength(xy) * 10) / 10}
+            disabled={frozen}
+            field="trace"
+            onChange={(mm) => mm !== undefined && set({ trace: straight(xy, mm, turn) })}
+          />
+          <Measure
+            label="Turn, from level"
+            quantity={{ unit: "°" }}
+            value={turn}
+            disabled={frozen}
+            onChange={(deg) => deg !== undefined && set({ trace: straight(xy, traceLength(xy), deg) })}
+          />
+        </div>
+      ) : (
+        <p className="n font-semibold">{length(traceLength(xy), system)} long</p>
+      )}
       {Array.from({ length: xy.length / 2 }, (_, i) => (
         <div key={i} className="grid grid-cols-2 gap-2">
           {(["across", "up"] as const).map((way, k) => (
@@ -127,6 +151,7 @@ export function TraceFields({
               value={xy[2 * i + k]}
               disabled={frozen}
               problem={at(`trace[${2 * i + k}]`)}
+              field={`trace[${2 * i + k}]`}
               onChange={(v) => put(2 * i + k, v)}
             />
           ))}
@@ -164,6 +189,7 @@ export function ChipFields(f: FieldsProps) {
         disabled={frozen}
         value={chip.type}
         problem={at("chip.type")}
+        field="chip.type"
         options={[
           { value: "BULLSEYE", label: "Bullseye" },
           { value: "HALF_MOON", label: "Half-moon" },
@@ -182,6 +208,7 @@ export function ChipFields(f: FieldsProps) {
               value={d.lengthMm}
               disabled={frozen}
               problem={at("lengthMm")}
+              field="lengthMm"
               onChange={(lengthMm) => set({ lengthMm })}
             />
             <Measure
@@ -190,6 +217,7 @@ export function ChipFields(f: FieldsProps) {
               value={chip.spanMm}
               disabled={frozen}
               problem={at("chip.spanMm")}
+              field="chip.spanMm"
               onChange={(spanMm) => put({ spanMm })}
             />
           </>
@@ -200,6 +228,7 @@ export function ChipFields(f: FieldsProps) {
           value={chip.pitMm}
           disabled={frozen}
           problem={at("chip.pitMm")}
+          field="chip.pitMm"
           onChange={(pitMm) => put({ pitMm })}
         />
         <Measure
@@ -208,6 +237,7 @@ export function ChipFields(f: FieldsProps) {
           value={chip.repairMm}
           disabled={frozen}
           problem={at("chip.repairMm")}
+          field="chip.repairMm"
           onChange={(repairMm) => put({ repairMm })}
         />
       </div>
@@ -217,6 +247,7 @@ export function ChipFields(f: FieldsProps) {
         disabled={frozen}
         value={chip.inSweep === undefined ? undefined : chip.inSweep ? "YES" : "NO"}
         problem={at("chip.inSweep")}
+        field="chip.inSweep"
         options={[
           { value: "YES", label: "Yes" },
           { value: "NO", label: "No" },
@@ -255,6 +286,7 @@ export function InjuryFields(f: FieldsProps) {
         disabled={frozen}
         value={injury.place}
         problem={at("injury.place")}
+        field="injury.place"
         options={[
           { value: "CROWN", label: "Crown" },
           { value: "SHOULDER", label: "Shoulder" },
@@ -278,6 +310,7 @@ export function InjuryFields(f: FieldsProps) {
         value={injury.innerXMm}
         disabled={frozen}
         problem={at("injury.innerXMm")}
+        field="injury.innerXMm"
         onChange={(innerXMm) => set({ injury: { ...injury, innerXMm } })}
       />
     </div>
@@ -299,6 +332,7 @@ export function FilmFields({ d, set, frozen, at }: FieldsProps) {
         disabled={frozen}
         value={film.gauge}
         problem={at("film.gauge")}
+        field="film.gauge"
         options={[
           { value: "MAGNETIC", label: "Magnetic" },
           { value: "EDDY_CURRENT", label: "Eddy current" },
@@ -316,6 +350,7 @@ export function FilmFields({ d, set, frozen, at }: FieldsProps) {
             value={film[key]}
             disabled={frozen}
             problem={at(`film.${key}`)}
+            field={`film.${key}`}
             onChange={(v) => set({ film: { ...film, [key]: v } })}
           />
         ))}

@@ -2,28 +2,12 @@ import type { Api } from "../../api/client";
 import { usePreferences } from "../../shell/preferences";
 import { length } from "../../units/units";
 import { type Projection, px, py, ringsPath } from "./projection";
-import { type PointerEvent as ReactPointerEvent, useRef } from "react";
-
-/** Damage was dragged: its middle, or the corner of the line it follows, to a new place in mm. */
-export type OnDrag = (damage: number, corner: number | undefined, xMm: number, yMm: number) => void;
 
 /** Damage that is drawn as what it is: nothing. */
 const GONE = new Set<Api["DrawnDamage"]["kind"]>(["MISSING", "HOLE", "RUST_HOLE"]);
 
-/** Damage with its handles: its middle, or every corner of the line it follows. */
-export function DamageMark({
-  damage,
-  p,
-  drawing,
-  id,
-  onDrag,
-}: {
-  damage: Api["DrawnDamage"];
-  p: Projection;
-  drawing: Api["Drawing"];
-  id: string;
-  onDrag?: OnDrag;
-}) {
+/** Damage as it lies on the part, with its word or its depth. */
+export function DamageMark({ damage, p, id }: { damage: Api["DrawnDamage"]; p: Projection; id: string }) {
   const { system } = usePreferences();
   const traced = damage.trace.length >= 4;
   const words = damage.depthMm !== undefined ? length(damage.depthMm, system, "depth") : damage.mark;
@@ -56,15 +40,6 @@ export function DamageMark({
         />
       )}
       {traced && <path d={line} fill="none" stroke="var(--ink)" strokeWidth="4" pointerEvents="none" />}
-      {!traced && (
-        <Handle
-          p={p}
-          drawing={drawing}
-          x={damage.xMm}
-          y={damage.yMm}
-          onMove={onDrag && ((x, y) => onDrag(damage.index, undefined, x, y))}
-        />
-      )}
       <g pointerEvents="none">
         <rect
           x={cx - wide / 2}
@@ -80,66 +55,6 @@ export function DamageMark({
           {words}
         </text>
       </g>
-      {traced &&
-        onDrag &&
-        corners.map((c, i) => (
-          <Handle
-            key={i}
-            p={p}
-            drawing={drawing}
-            x={c.x}
-            y={c.y}
-            shown
-            onMove={(x, y) => onDrag(damage.index, i, x, y)}
-          />
-        ))}
-    </g>
-  );
-}
-
-/** A place that can be dragged, kept on the part. */
-function Handle({
-  p,
-  drawing,
-  x,
-  y,
-  shown = false,
-  onMove,
-}: {
-  p: Projection;
-  drawing: Api["Drawing"];
-  x: number;
-  y: number;
-  shown?: boolean;
-  onMove?: (xMm: number, yMm: number) => void;
-}) {
-  const grip = useRef<{ x: number; y: number } | undefined>(undefined);
-  if (!onMove) return null;
-  const [cx, cy] = [px(p, x), py(p, y)];
-  const move = (e: ReactPointerEvent) => {
-    if (!grip.current) return;
-    const to = {
-      x: p.x0 + (e.nativeEvent.offsetX - p.left - grip.current.x) / p.perMm,
-      y: p.y0 + (p.top + p.height - e.nativeEvent.offsetY + grip.current.y) / p.perMm,
-    };
-    const inside = (v: number, max: number) => Math.round(Math.min(max, Math.max(0, v)));
-    onMove(inside(to.x, drawing.widthMm), inside(to.y, drawing.heightMm));
-  };
-  return (
-    <g
-      style={{ cursor: "grab", touchAction: "none" }}
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        grip.current = { x: e.nativeEvent.offsetX - cx, y: e.nativeEvent.offsetY - cy };
-      }}
-      onPointerMove={move}
-      onPointerUp={() => (grip.current = undefined)}
-      onPointerCancel={() => (grip.current = undefined)}
-    >
-      <circle cx={cx} cy={cy} r="28" fill="transparent" />
-      {shown && (
-        <rect x={cx - 7} y={cy - 7} width="14" height="14" fill="var(--sheet)" stroke="var(--violet)" strokeWidth="3" />
-      )}
     </g>
   );
 }

@@ -1,7 +1,6 @@
 import type { Api } from "../../api/client";
 import { useSize } from "../../marks/use-size";
 import { FootprintDrawing } from "./footprint-drawing";
-import type { OnDrag } from "./damage-mark";
 import { fit, type ZoneKind } from "./projection";
 import { SectionDrawing } from "./section-drawing";
 
@@ -14,7 +13,6 @@ export function DrawingPair({
   sectionShare = 0.36,
   stale = false,
   around,
-  onDrag,
   onCut,
 }: {
   drawing: Api["Drawing"];
@@ -24,7 +22,6 @@ export function DrawingPair({
   stale?: boolean;
   /** Zone that fills the view. */
   around?: ZoneKind;
-  onDrag?: OnDrag;
   /** The cut was dragged to another height, mm. */
   onCut?: (yMm: number) => void;
 }) {
@@ -50,7 +47,6 @@ export function DrawingPair({
             width={width}
             height={footprintHeight}
             labels={labels}
-            onDrag={onDrag}
             onCut={onCut}
           />
           {drawing.section && (

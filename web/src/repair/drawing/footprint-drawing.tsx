@@ -1,7 +1,7 @@
 import type { Api } from "../../api/client";
 import { Hatches } from "../../marks/hatch";
 import { usePreferences } from "../../shell/preferences";
-import { DamageMark, type OnDrag } from "./damage-mark";
+import { DamageMark } from "./damage-mark";
 import { LeftRule, RULE, TopRule } from "./edge-rules";
 import { litByZone, useLit } from "./lit";
 import { BodyLine, CutLine, SideSwitch } from "./part-lines";
@@ -17,7 +17,6 @@ export function FootprintDrawing({
   width,
   height,
   labels,
-  onDrag,
   onCut,
 }: {
   drawing: Api["Drawing"];
@@ -26,7 +25,6 @@ export function FootprintDrawing({
   height: number;
   /** Px of the label column; 0 for none. */
   labels: number;
-  onDrag?: OnDrag;
   onCut?: (yMm: number) => void;
 }) {
   const id = useId();
@@ -78,7 +76,7 @@ export function FootprintDrawing({
         )}
         <CutLine drawing={drawing} p={p} onCut={onCut} />
         {drawing.damages.map((d) => (
-          <DamageMark key={d.index} damage={d} p={p} drawing={drawing} id={id} onDrag={onDrag} />
+          <DamageMark key={d.index} damage={d} p={p} id={id} />
         ))}
       </g>
       <TopRule p={p} width={width} />

@@ -43,10 +43,16 @@ export function fit(
     const ys = xy.filter((_, i) => i % 2 === 1);
     [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   }
-  x0 -= MARGIN_MM;
-  x1 += MARGIN_MM;
-  y0 -= MARGIN_MM;
-  y1 += MARGIN_MM;
+  return fitBox({ x0, y0, x1, y1 }, MARGIN_MM, field);
+}
+
+/** Fits a box of the part and {@code margin} mm around it into a field. */
+export function fitBox(
+  box: { x0: number; y0: number; x1: number; y1: number },
+  margin: number,
+  field: { left: number; top: number; width: number; height: number },
+): Projection {
+  const [x0, x1, y0, y1] = [box.x0 - margin, box.x1 + margin, box.y0 - margin, box.y1 + margin];
   const perMm = Math.max(0.01, Math.min(field.width / (x1 - x0), field.height / (y1 - y0)));
   // What the field has to spare is shared out on both sides.
   const spareX = field.width / perMm - (x1 - x0);

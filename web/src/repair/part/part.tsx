@@ -2,10 +2,10 @@ import { Plus, Trash2 } from "lucide-react";
 import type { Api } from "../../api/client";
 import { useCatalogue, useRules } from "../../api/queries";
 import { Choice, Line, Measure, problemAt, When } from "../../shell/field";
+import { measured } from "../assumed";
 import { Head } from "../sheet";
 import { coatsOf } from "./coats";
 import { Questions } from "./questions";
-import { SaidLine } from "./said-line";
 import { ThrowAway } from "./throw-away";
 import type { DraftOnScreen } from "../use-draft";
 import { type Material, MATERIALS, Substrate } from "./substrate";
@@ -38,17 +38,19 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
       face: [],
       back: [],
       coats: coatsOf(next),
+      assumed: [],
     });
   return (
     <>
       <Head title="Part" />
       <div className="flex flex-col gap-3 p-4">
-        {!frozen && on.anew === undefined && <SaidLine on={on} />}
+        <Questions part={part} set={set} frozen={frozen} damages={on.draft?.damages ?? []} />
         <Line
           label="What is it"
           value={part.name ?? ""}
           disabled={frozen}
           problem={at("part.name")}
+          field="part.name"
           onChange={(name) => set({ name })}
         />
         <Line
@@ -56,6 +58,7 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
           value={part.vehicle ?? ""}
           disabled={frozen}
           problem={at("part.vehicle")}
+          field="part.vehicle"
           onChange={(vehicle) => set({ vehicle })}
         />
         <Choice
@@ -65,7 +68,6 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
           options={MATERIALS}
           onChange={become}
         />
-        <Questions part={part} set={set} frozen={frozen} damages={on.draft?.damages ?? []} />
         <Substrate part={part} set={set} frozen={frozen} at={at} />
         <div className="grid grid-cols-2 gap-2">
           <Measure
@@ -74,7 +76,9 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
             value={part.widthMm}
             disabled={frozen}
             problem={at("part.widthMm")}
-            onChange={(widthMm) => set({ widthMm })}
+            field="part.widthMm"
+            assumed={part.assumed?.includes("WIDTH")}
+            onChange={(widthMm) => set({ widthMm, ...measured(part, "WIDTH") })}
           />
           <Measure
             label={material === "TYRE" ? "Length shown" : "Part height"}
@@ -82,7 +86,9 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
             value={part.heightMm}
             disabled={frozen}
             problem={at("part.heightMm")}
-            onChange={(heightMm) => set({ heightMm })}
+            field="part.heightMm"
+            assumed={part.assumed?.includes("HEIGHT")}
+            onChange={(heightMm) => set({ heightMm, ...measured(part, "HEIGHT") })}
           />
         </div>
         <OutlinePick part={part} set={set} frozen={frozen} material={material} />
@@ -91,6 +97,7 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
             label="Side that can be reached"
             value={part.reach}
             disabled={frozen}
+            field="part.reach"
             options={[
               { value: "BOTH_SIDES", label: "Both" },
               { value: "FACE_ONLY", label: "Face only" },
@@ -129,11 +136,13 @@ function Coats({ part, set, frozen, problems = [] }: Piece) {
     const without = coats.filter((c) => c.kind !== kind);
     const next = without.length < coats.length ? without : [...coats, { kind }];
     const rank = (k?: CoatKind) => COATS.findIndex((c) => c.kind === k);
-    set({ coats: next.sort((a, b) => rank(a.kind) - rank(b.kind)) });
+    set({ coats: next.sort((a, b) => rank(a.kind) - rank(b.kind)), ...measured(part, "COATS") });
   };
   return (
     <fieldset disabled={frozen}>
-      <legend className="lab">Coats, from the part up</legend>
+      <legend className="lab">
+        Coats, from the part up{part.assumed?.includes("COATS") ? ": usual, not looked at" : ""}
+      </legend>
       <div className="flex flex-col gap-1">
         {COATS.filter((c) => metal || !c.metalOnly).map(({ kind, word, typical: valueId }) => {
           const i = coats.findIndex((c) => c.kind === kind);
@@ -161,6 +170,7 @@ function Coats({ part, set, frozen, problems = [] }: Piece) {
                     quantity={{ unit: "µm" }}
                     value={coats[i]?.thicknessUm}
                     problem={problemAt(problems, `part.coats[${i}].thicknessUm`)}
+                    field={`part.coats[${i}].thicknessUm`}
                     onChange={(thicknessUm) =>
                       set({ coats: coats.map((c, k) => (k === i ? { ...c, thicknessUm } : c)) })
                     }
@@ -206,6 +216,7 @@ function BodyLines({ part, set, frozen, problems = [] }: Piece) {
                 quantity="length"
                 value={l[k]}
                 problem={problemAt(problems, `part.bodyLines[${i}].${k}`)}
+                field={`part.bodyLines[${i}].${k}`}
                 onChange={(v) => put(i, { [k]: v })}
               />
             ))}
@@ -246,7 +257,7 @@ function OutlinePick({ part, set, frozen, material }: Piece & { material: Materi
               aria-label={o.name}
               title={o.name}
               className={`firm grid h-14 place-items-center ${chosen === o.id ? "bg-ink text-sheet" : ""}`}
-              onClick={() => set({ outline: o.id })}
+              onClick={() => set({ outline: o.id, ...measured(part, "OUTLINE") })}
             >
               <svg width="44" height="36" aria-hidden="true">
                 <path d={`${d}Z`} fill="none" stroke="currentColor" strokeWidth="2" />
@@ -255,7 +266,10 @@ function OutlinePick({ part, set, frozen, material }: Piece & { material: Materi
           );
         })}
       </div>
-      <p className="lab">{outlines.find((o) => o.id === chosen)?.name}</p>
+      <p className="lab">
+        {outlines.find((o) => o.id === chosen)?.name}
+        {part.assumed?.includes("OUTLINE") ? ", usual" : ""}
+      </p>
     </fieldset>
   );
 }

@@ -1,6 +1,7 @@
 import type { Api } from "../../api/client";
 import { useCatalogue } from "../../api/queries";
 import { Choice, Line, Measure } from "../../shell/field";
+import { measured } from "../assumed";
 import { BenchTests } from "./bench-tests";
 import { MarkField } from "./mark";
 
@@ -34,7 +35,9 @@ export function Substrate({ part, set, frozen, at }: Props) {
       value={made.thicknessMm}
       disabled={frozen}
       problem={at("part.made.thicknessMm")}
-      onChange={(thicknessMm) => put({ thicknessMm })}
+      field="part.made.thicknessMm"
+      assumed={part.assumed?.includes("THICKNESS")}
+      onChange={(thicknessMm) => set({ made: { ...made, thicknessMm }, ...measured(part, "THICKNESS") })}
     />
   );
   switch (made.material ?? "METAL") {
@@ -45,6 +48,7 @@ export function Substrate({ part, set, frozen, at }: Props) {
             label="Metal"
             value={part.metal}
             disabled={frozen}
+            field="part.metal"
             options={[
               { value: "MILD_STEEL", label: "Steel" },
               { value: "GALVANISED_STEEL", label: "Galvanised" },
@@ -62,7 +66,9 @@ export function Substrate({ part, set, frozen, at }: Props) {
             value={part.gaugeMm}
             disabled={frozen}
             problem={at("part.gaugeMm")}
-            onChange={(gaugeMm) => set({ gaugeMm })}
+            field="part.gaugeMm"
+            assumed={part.assumed?.includes("GAUGE")}
+            onChange={(gaugeMm) => set({ gaugeMm, ...measured(part, "GAUGE") })}
           />
         </>
       );
@@ -82,6 +88,7 @@ export function Substrate({ part, set, frozen, at }: Props) {
             value={made.composite}
             disabled={frozen}
             problem={at("part.made.composite")}
+            field="part.made.composite"
             options={[
               { value: "SMC", label: "SMC" },
               { value: "HAND_LAID", label: "Hand-laid" },
@@ -104,6 +111,7 @@ export function Substrate({ part, set, frozen, at }: Props) {
             value={made.filmOver}
             disabled={frozen}
             problem={at("part.made.filmOver")}
+            field="part.made.filmOver"
             options={[
               { value: "STEEL", label: "Steel" },
               { value: "ALUMINIUM", label: "Aluminium" },
@@ -161,6 +169,7 @@ function GlassFields({ made, put, frozen, at }: Piece) {
         value={made.wheelXMm}
         disabled={frozen}
         problem={at("part.made.wheelXMm")}
+        field="part.made.wheelXMm"
         onChange={(wheelXMm) => put({ wheelXMm })}
       />
       <Choice
@@ -187,6 +196,7 @@ function TyreFields({ made, put, frozen, at }: Piece) {
         disabled={frozen}
         value={made.use}
         problem={at("part.made.use")}
+        field="part.made.use"
         options={[
           { value: "CAR", label: "Car, light truck" },
           { value: "TRUCK", label: "Medium truck, bus" },
@@ -198,6 +208,7 @@ function TyreFields({ made, put, frozen, at }: Piece) {
         disabled={frozen}
         value={made.position}
         problem={at("part.made.position")}
+        field="part.made.position"
         options={[
           { value: "FRONT", label: "Front" },
           { value: "REAR", label: "Rear" },
@@ -210,6 +221,7 @@ function TyreFields({ made, put, frozen, at }: Piece) {
         value={made.treadDepthMm}
         disabled={frozen}
         problem={at("part.made.treadDepthMm")}
+        field="part.made.treadDepthMm"
         onChange={(treadDepthMm) => put({ treadDepthMm })}
       />
       <div className="grid grid-cols-2 gap-2">
@@ -219,6 +231,7 @@ function TyreFields({ made, put, frozen, at }: Piece) {
           value={made.crownMm}
           disabled={frozen}
           problem={at("part.made.crownMm")}
+          field="part.made.crownMm"
           onChange={(crownMm) => put({ crownMm })}
         />
         <Line
@@ -226,6 +239,7 @@ function TyreFields({ made, put, frozen, at }: Piece) {
           value={made.tyreSize ?? ""}
           disabled={frozen}
           problem={at("part.made.tyreSize")}
+          field="part.made.tyreSize"
           onChange={(tyreSize) => put({ tyreSize: tyreSize || undefined })}
         />
         <Line
@@ -233,6 +247,7 @@ function TyreFields({ made, put, frozen, at }: Piece) {
           value={made.dateCode ?? ""}
           disabled={frozen}
           problem={at("part.made.dateCode")}
+          field="part.made.dateCode"
           onChange={(dateCode) => put({ dateCode: dateCode || undefined })}
         />
         <label className="lab flex flex-col">

@@ -24,11 +24,18 @@ class FamiliesTest {
     /** A new part of {@code material} with its size. */
     private static Technician fresh(String material, String name, String width, String height) {
         Technician tam = new Technician(Depot.as("tam", 1280, 800));
-        tam.place("Repairs");
-        tam.button("New repair").click();
+        tam.touch(
+                switch (material) {
+                    case "Plastic" -> "Bumper cover";
+                    case "Composite" -> "Lid, pod";
+                    case "Glass" -> "Windscreen";
+                    default -> material;
+                });
         tam.type("What is it", name);
         tam.type("Vehicle and number", "Ridge, no. 7");
-        button(tam.page(), material).click();
+        if (!material.equals("Tyre") && !material.equals("Glass")) {
+            tam.choose("Both");
+        }
         tam.type(material.equals("Tyre") ? "Tread width" : "Part width", width);
         tam.type(material.equals("Tyre") ? "Length shown" : "Part height", height);
         tam.noneOfThese();
@@ -206,7 +213,10 @@ class FamiliesTest {
         tam.type("Wall thickness", "3");
         tam.station("Damage");
         tam.button("Add hairline").click();
-        Locator drawing = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Footprint, to scale"));
+        Locator drawing =
+                page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Part to scale, with its damage"));
+        // Down where it is: the whole of it under one finger, then by its last handle.
+        drawing.click();
         Locator handle = drawing.locator("circle[fill=transparent]").last();
         handle.waitFor();
         double[] at = {handle.boundingBox().x + 28, handle.boundingBox().y + 28};

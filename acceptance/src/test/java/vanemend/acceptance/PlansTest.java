@@ -7,6 +7,7 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -156,25 +157,92 @@ class PlansTest {
 
     @Test
     @DisplayName(
-            "a new repair in one line: what was understood stands word by word, what was not is said, and it goes in when told to")
+            "a new repair in one line: what was understood stands under its words, what was not is said, and Next makes it")
     void inOneLine() {
         Technician tam = new Technician(Depot.as("tam", 1280, 800));
         Page page = tam.page();
-        tam.place("Repairs");
-        tam.button("New repair").click();
-        Locator said = page.getByLabel("Say it in one line", new Page.GetByLabelOptions().setExact(true));
-        said.getByRole(AriaRole.TEXTBOX).fill("Ridge no. 7 front bumper PP-EPDM crack 120 mm through, near edge");
-        assertThat(said.getByText("Not understood: near, edge")).isVisible();
-        assertThat(said.getByText(">PP+EPDM<")).isVisible();
-        assertThat(page.getByLabel("What is it", new Page.GetByLabelOptions().setExact(true)))
-                .hasValue("");
-        tam.button("Put it into the draft").click();
+        page.keyboard().press("n");
+        page.getByLabel("Say it in one line, or touch a part and a damage")
+                .fill("Ridge no. 7 front bumper PP-EPDM crack 120 mm through, near edge");
+        Locator understood = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("What was understood"));
+        assertThat(understood.getByText("not understood")).hasCount(2);
+        assertThat(understood.getByText(">PP+EPDM<")).isVisible();
+        assertThat(page.getByText("Usual, not measured:")).isVisible();
+        page.keyboard().press("Enter");
         assertThat(page.getByLabel("What is it", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue("Front bumper");
         assertThat(page.getByLabel("Vehicle and number")).hasValue("Ridge, no. 7");
+        Locator wall = page.getByLabel("Wall thickness", new Page.GetByLabelOptions().setExact(true));
+        assertThat(wall).hasAccessibleDescription("usual");
+        wall.fill("2.6");
+        assertThat(wall).hasAccessibleDescription("");
         assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
-        String draft = String.valueOf(tam.ask("/api/repairs/" + tam.number()));
-        assertThat(draft).contains("PLASTIC", "CRACK", "THROUGH");
+        assertThat(String.valueOf(tam.ask("/api/repairs/" + tam.number())))
+                .contains("PLASTIC", "CRACK", "THROUGH", "assumed=[WIDTH, HEIGHT, OUTLINE]");
+    }
+
+    @Test
+    @DisplayName(
+            "from the picture of a door to a plan, by Next alone: one thing after the other, dents put on by touch")
+    void byTouch() {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        Page page = tam.page();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("New repair"))
+                .click();
+        tam.choose("Door");
+        tam.choose("Dent");
+        tam.choose("Dent, 1");
+        page.getByLabel("Vehicle and number").fill("Ridge, no. 21");
+        tam.choose("Next");
+        page.waitForURL(Pattern.compile(".*/part$"));
+        tam.noneOfThese();
+        Locator next = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Next"));
+        assertThat(next).containsText("The metal is not chosen");
+        tam.choose("Next");
+        tam.choose("Steel");
+        assertThat(next).containsText("Which side can be reached");
+        tam.choose("Both");
+        assertThat(next).containsText("Dent 1: length is missing");
+        tam.choose("Next");
+        Locator part =
+                page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Part to scale, with its damage"));
+        assertThat(page.getByText("tap where it is, or drag from its middle outward"))
+                .isVisible();
+        BoundingBox box = part.boundingBox();
+        double[] middle = {box.x + box.width / 2, box.y + box.height / 2};
+        for (int i = 0; i < 2; i++) {
+            page.mouse().move(middle[0] - 100 + 200 * i, middle[1]);
+            page.mouse().down();
+            page.mouse().move(middle[0] - 60 + 200 * i, middle[1] + 20);
+            page.mouse().up();
+        }
+        assertThat(next).containsText("Dent 1: depth is missing");
+        tam.choose("Next");
+        Locator depths = page.getByLabel("Depth left", new Page.GetByLabelOptions().setExact(true));
+        assertThat(depths.first()).isFocused();
+        page.keyboard().type("2.5");
+        assertThat(next).containsText("Dent 2: depth is missing");
+        page.keyboard().press("Enter");
+        assertThat(depths.last()).isFocused();
+        page.keyboard().type("2");
+        assertThat(next).containsText("see whether it may be mended");
+        // The second pulled onto the first: it is said.
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dent 2, middle"))
+                .focus();
+        for (int i = 0; i < 30; i++) {
+            page.keyboard().press("Shift+ArrowLeft");
+        }
+        assertThat(page.getByText("Dent 2 lies on dent 1")).isVisible();
+        for (int i = 0; i < 30; i++) {
+            page.keyboard().press("Shift+ArrowRight");
+        }
+        assertThat(page.getByText("Dent 2 lies on dent 1")).isHidden();
+        tam.choose("Next");
+        assertThat(page.getByText("Mend", new Page.GetByTextOptions().setExact(true))
+                        .first())
+                .isVisible();
+        tam.choose("Next");
+        assertThat(next).containsText("begin the work");
     }
 }

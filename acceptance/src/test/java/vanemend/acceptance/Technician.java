@@ -80,10 +80,11 @@ final class Technician {
 
     /** A new repair of a painted steel door with one dent of {@code depth}. */
     void newRepair(String name, String depth) {
-        place("Repairs");
-        button("New repair").click();
+        touch("Door");
         type("What is it", name);
         type("Vehicle and number", "Ridge, no. 7");
+        choose("Steel");
+        choose("Both");
         type("Sheet gauge", "0.9");
         type("Part width", "700");
         type("Part height", "48 cm");
@@ -95,6 +96,24 @@ final class Technician {
         type("Width", "100");
         assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
+    }
+
+    /** A new repair of the part whose picture is called {@code part}, at its first station. */
+    void touch(String part) {
+        place("Repairs");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("New repair"))
+                .click();
+        choose(part);
+        choose("Next");
+        page.waitForURL(Pattern.compile(".*/part$"));
+    }
+
+    /** Presses the button that is called {@code name} and nothing more. */
+    void choose(String name) {
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(name).setExact(true))
+                .click();
     }
 
     /** Answers each question about the part, one after the other, with no. */

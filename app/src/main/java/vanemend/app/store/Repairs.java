@@ -34,6 +34,7 @@ public class Repairs {
      * @param changedBy name of who changed it last
      * @param frozen true once the work began
      * @param anew why it is being planned anew while the work goes on; empty while it is not
+     * @param closed true once the work was finished or ended
      * @param readable false where what is kept of its draft cannot be read; it then stands as an empty one
      */
     public record Stored(
@@ -44,6 +45,7 @@ public class Repairs {
             Instant changedAt,
             boolean frozen,
             Optional<String> anew,
+            boolean closed,
             boolean readable) {
         /** Whether its draft can be changed: the work has not begun, or it is being planned anew. */
         public boolean open() {
@@ -52,7 +54,7 @@ public class Repairs {
     }
 
     private static final String COLUMNS =
-            "r.id, r.draft, r.version, a.name, r.changed_at, r.anew, f.repair_id IS NOT NULL AS frozen";
+            "r.id, r.draft, r.version, a.name, r.changed_at, r.anew, r.closed_at, f.repair_id IS NOT NULL AS frozen";
     private static final String JOINED =
             " JOIN account a ON a.id = r.changed_by LEFT JOIN frozen_plan f ON f.repair_id = r.id";
     private static final String SELECT = "SELECT STRAIGHT_JOIN " + COLUMNS + " FROM repair r" + JOINED;
@@ -98,6 +100,24 @@ public class Repairs {
     public List<Stored> newest(int most) {
         return db.sql(SELECT + " WHERE r.away_at IS NULL ORDER BY r.id DESC LIMIT ?")
                 .param(most)
+                .query(this::row)
+                .list();
+    }
+
+    /** Vehicles whose name holds {@code find} in any case, at most {@code most}, the one with the newest repair first. */
+    public List<String> vehicles(String find, int most) {
+        String like = "%" + find.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%";
+        return db.sql("SELECT vehicle FROM (SELECT vehicle, MAX(id) AS newest FROM repair GROUP BY vehicle) v"
+                        + " WHERE vehicle <> '' AND vehicle LIKE ? ORDER BY newest DESC LIMIT ?")
+                .params(like, most)
+                .query(String.class)
+                .list();
+    }
+
+    /** The {@code most} repairs of {@code vehicle} that were added last, the newest first. */
+    public List<Stored> ofVehicle(String vehicle, int most) {
+        return db.sql(SELECT + " WHERE r.vehicle = ? AND r.away_at IS NULL ORDER BY r.id DESC LIMIT ?")
+                .params(vehicle, most)
                 .query(this::row)
                 .list();
     }
@@ -261,6 +281,7 @@ public class Repairs {
                 rs.getTimestamp("changed_at").toInstant(),
                 rs.getBoolean("frozen"),
                 Optional.ofNullable(rs.getString("anew")),
+                rs.getTimestamp("closed_at") != null,
                 draft.isPresent());
     }
 

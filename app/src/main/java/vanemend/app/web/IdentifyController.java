@@ -23,6 +23,7 @@ import vanemend.app.web.Views.StampView;
 import vanemend.app.web.Views.StateView;
 import vanemend.app.web.Views.SurfaceView;
 import vanemend.app.web.Views.ToolView;
+import vanemend.app.web.Views.TypicalView;
 import vanemend.core.damage.Damage;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.part.Belief;
@@ -35,6 +36,7 @@ import vanemend.core.part.Outline;
 import vanemend.core.part.Plastic;
 import vanemend.core.part.SubstrateDraft;
 import vanemend.core.part.SurfaceState;
+import vanemend.core.part.TypicalPart;
 import vanemend.core.sanding.Tool;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.Measured;
@@ -73,6 +75,9 @@ class IdentifyController {
     CatalogueView catalogue() {
         return new CatalogueView(
                 Outline.all(),
+                TypicalPart.all().stream()
+                        .map(t -> new TypicalView(t.id(), t.word(), t.draft()))
+                        .toList(),
                 BenchTest.all(),
                 BenchTest.shown(),
                 Arrays.stream(Damage.Kind.values())

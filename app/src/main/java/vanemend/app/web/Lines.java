@@ -166,7 +166,7 @@ class Lines {
         return line(r, standing, w.workup(), "", held, 0, steps, Optional.empty());
     }
 
-    private static String named(String name) {
+    static String named(String name) {
         return name == null || name.isBlank() ? "Part without a name" : name;
     }
 

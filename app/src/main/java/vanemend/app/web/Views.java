@@ -15,6 +15,7 @@ import vanemend.app.store.Shop;
 import vanemend.app.store.Signatures;
 import vanemend.core.cure.Lag;
 import vanemend.core.damage.Damage;
+import vanemend.core.damage.DamageDraft;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.material.ShelfFile;
 import vanemend.core.material.ShelfItem;
@@ -26,6 +27,7 @@ import vanemend.core.part.Glass;
 import vanemend.core.part.MadeOf;
 import vanemend.core.part.MarkReader;
 import vanemend.core.part.Outline;
+import vanemend.core.part.PartDraft;
 import vanemend.core.part.SurfaceState;
 import vanemend.core.plan.AirEffect;
 import vanemend.core.plan.FrozenPlan;
@@ -303,6 +305,7 @@ final class Views {
     /** What there is to choose from, in the trade's words. */
     record CatalogueView(
             List<Outline> outlines,
+            List<TypicalView> typicalParts,
             List<BenchTest> tests,
             String testsShown,
             List<KindView> damages,
@@ -314,6 +317,38 @@ final class Views {
             List<QuantityView> quantities,
             List<MeasuredView> measured,
             List<SurfaceView> surfaces) {}
+
+    /**
+     * A part as people bring it in.
+     *
+     * @param draft what it is as a rule
+     */
+    record TypicalView(String id, String word, PartDraft draft) {}
+
+    /**
+     * A vehicle and what was done on it.
+     *
+     * @param repairs the newest first, a few
+     */
+    record VehicleView(String name, List<PastView> repairs) {}
+
+    /**
+     * A repair of before, as one looks back on it.
+     *
+     * @param name of the part
+     * @param damaged kinds of damage, in words
+     * @param open whether it waits or runs
+     * @param part as it was typed
+     * @param damages as they were typed
+     */
+    record PastView(
+            long id,
+            String name,
+            List<String> damaged,
+            boolean open,
+            Instant changedAt,
+            Optional<PartDraft> part,
+            List<DamageDraft> damages) {}
 
     /** A surface that something holds on, as said. */
     record SurfaceView(MaterialClass.Surface surface, String word) {}

@@ -68,6 +68,44 @@ class RepairApiTest {
     }
 
     @Test
+    void aVehicleThatComesBackIsThereWithWhatWasDoneOnIt() {
+        for (String name : List.of("Left door", "Rear corner")) {
+            Map<String, Object> draft = Drafts.door(name);
+            Map<String, Object> part = new HashMap<>(Drafts.part(name));
+            part.put("vehicle", "Kestrel 9, no. 4711");
+            draft.put("part", part);
+            add(draft);
+        }
+        Caller.Answer found = tam.get("/api/vehicles?find=4711");
+        assertThat(found.body().size()).isEqualTo(1);
+        assertThat(found.text("0.name")).isEqualTo("Kestrel 9, no. 4711");
+        assertThat(found.at("0.repairs").findValuesAsString("name").stream().filter(n -> !n.isEmpty()))
+                .startsWith("Rear corner");
+        assertThat(found.text("0.repairs.1.part.name")).isEqualTo("Left door");
+        assertThat(found.text("0.repairs.0.damaged.0")).isEqualTo("Dent");
+        assertThat(found.at("0.repairs.0.open").asBoolean()).isTrue();
+        assertThat(tam.get("/api/vehicles").text("0.name")).as("the last first").isEqualTo("Kestrel 9, no. 4711");
+        assertThat(tam.get("/api/vehicles?find=%25").body().size())
+                .as("% is a letter")
+                .isZero();
+        assertThat(tam.get("/api/vehicles?find=" + "x".repeat(81)).status()).isEqualTo(422);
+    }
+
+    @Test
+    void whatSuchAPartIsAsARuleComesWithTheCatalogueMarkedAsNotMeasured() {
+        JsonNode door = tam.get("/api/catalogue").at("typicalParts.0");
+        assertThat(door.get("id").asString()).isEqualTo("door");
+        Map<String, Object> draft = new HashMap<>();
+        draft.put("part", door.get("draft"));
+        Caller.Answer a = add(draft);
+        assertThat(a.status()).isEqualTo(201);
+        assertThat(a.at("draft.part.assumed").size()).isEqualTo(5);
+        assertThat(a.at("problems").findValuesAsString("field"))
+                .contains("part.metal", "part.reach")
+                .doesNotContain("part.widthMm", "part.gaugeMm");
+    }
+
+    @Test
     void twoPeopleAtOneRepairNeitherLosesAWord() {
         Caller priya = TestServer.as("priya");
         String path = "/api/repairs/" + add(Drafts.door("Shared")).text("id");

@@ -41,7 +41,7 @@ class WarmUpTest {
 
     private Repairs.Stored door(long id) {
         RepairDraft draft = json.convertValue(Drafts.door("Door " + id), RepairDraft.class);
-        return new Repairs.Stored(id, draft, 1, "Tam Okafor", NOW, false, java.util.Optional.empty(), true);
+        return new Repairs.Stored(id, draft, 1, "Tam Okafor", NOW, false, java.util.Optional.empty(), false, true);
     }
 
     @Test

@@ -11,6 +11,7 @@ import vanemend.core.part.Composite;
 import vanemend.core.part.MadeOf;
 import vanemend.core.part.MarkReader;
 import vanemend.core.part.Metal;
+import vanemend.core.part.TypicalPart;
 import vanemend.core.trade.Text;
 
 /**
@@ -33,7 +34,7 @@ public final class Intake {
         LENGTH,
         WIDTH,
         DEPTH,
-        GAUGE,
+        THICKNESS,
         THROUGH
     }
 
@@ -62,7 +63,8 @@ public final class Intake {
      *
      * @param left words that said nothing, in their order
      * @param material as said by a metal, a composite or a mark, else as such a part is made as a rule
-     * @param outline id of the outline that such a part has
+     * @param thicknessMm of a sheet its gauge, of a plastic or composite its wall, mm
+     * @param typical id of the {@link TypicalPart} that was said; absent where it is made of something else than such a part is as a rule
      */
     public record Said(
             List<Understood> understood,
@@ -73,8 +75,8 @@ public final class Intake {
             Optional<Metal.Kind> metal,
             Optional<Composite.Kind> composite,
             Optional<String> mark,
-            Optional<Double> gaugeMm,
-            Optional<String> outline,
+            Optional<Double> thicknessMm,
+            Optional<String> typical,
             List<SaidDamage> damages) {}
 
     private static final double MM_PER_INCH = 25.4;
@@ -101,11 +103,11 @@ public final class Intake {
     private Open waiting = new Open(null);
     private Optional<String> name = Optional.empty();
     private Optional<String> vehicle = Optional.empty();
-    private Optional<Lexicon.PartWord> part = Optional.empty();
+    private Optional<TypicalPart> part = Optional.empty();
     private Optional<Metal.Kind> metal = Optional.empty();
     private Optional<Composite.Kind> composite = Optional.empty();
     private Optional<String> mark = Optional.empty();
-    private Optional<Double> gauge = Optional.empty();
+    private Optional<Double> thickness = Optional.empty();
 
     /** Damage of which more may still be said. */
     private static final class Open {
@@ -148,7 +150,7 @@ public final class Intake {
         Optional<MadeOf> said = mark.map(m -> MadeOf.PLASTIC)
                 .or(() -> metal.map(m -> MadeOf.METAL))
                 .or(() -> composite.map(m -> MadeOf.COMPOSITE));
-        Optional<MadeOf> material = said.or(() -> part.map(Lexicon.PartWord::material));
+        Optional<MadeOf> material = said.or(() -> part.map(TypicalPart::material));
         if (material.filter(m -> m == MadeOf.GLASS || m == MadeOf.TYRE).isPresent()) {
             noThickness();
         }
@@ -161,8 +163,8 @@ public final class Intake {
                 metal,
                 composite,
                 mark,
-                gauge,
-                part.filter(p -> material.equals(Optional.of(p.material()))).map(Lexicon.PartWord::outline),
+                thickness,
+                part.filter(p -> material.equals(Optional.of(p.material()))).map(TypicalPart::id),
                 damages.stream()
                         .map(d -> new SaidDamage(d.kind, d.length, d.width, d.depth, d.through))
                         .toList());
@@ -171,11 +173,11 @@ public final class Intake {
     /** A pane and a tyre are not asked how thick they are: what was said of it is told as not understood. */
     private void noThickness() {
         understood.stream()
-                .filter(u -> u.field() == Field.GAUGE)
+                .filter(u -> u.field() == Field.THICKNESS)
                 .map(Understood::words)
                 .forEach(left::add);
-        understood.removeIf(u -> u.field() == Field.GAUGE);
-        gauge = Optional.empty();
+        understood.removeIf(u -> u.field() == Field.THICKNESS);
+        thickness = Optional.empty();
     }
 
     /** Reads what stands at {@code at}; gives where to go on. */
@@ -237,8 +239,8 @@ public final class Intake {
                 yield Field.LENGTH;
             }
             case "sheet", "gauge", "thick" -> {
-                gauge = Optional.of(v);
-                yield Field.GAUGE;
+                thickness = Optional.of(v);
+                yield Field.THICKNESS;
             }
             default -> {
                 open(x -> x.length.isEmpty()).length = Optional.of(v);
@@ -270,13 +272,13 @@ public final class Intake {
                 side = Lexicon.at(Lexicon.SIDES, small, from)) {
             from = skip(from + side.get().words().length());
         }
-        Optional<Lexicon.Phrase<Lexicon.PartWord>> found = Lexicon.at(Lexicon.PARTS, small, from);
+        Optional<Lexicon.Phrase<TypicalPart>> found = Lexicon.at(Lexicon.PARTS, small, from);
         // "Front wing" is a part of its own, "front" alone a side.
-        Optional<Lexicon.Phrase<Lexicon.PartWord>> whole = Lexicon.at(Lexicon.PARTS, small, at);
+        Optional<Lexicon.Phrase<TypicalPart>> whole = Lexicon.at(Lexicon.PARTS, small, at);
         if (part.isPresent() || found.isEmpty() && whole.isEmpty()) {
             return Optional.empty();
         }
-        Lexicon.Phrase<Lexicon.PartWord> taken = whole.orElseGet(found::get);
+        Lexicon.Phrase<TypicalPart> taken = whole.orElseGet(found::get);
         int end = (whole.isPresent() ? at : from) + taken.words().length();
         String words = text.substring(at, end).strip();
         name = Optional.of(words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1));

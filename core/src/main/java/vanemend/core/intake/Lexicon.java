@@ -8,26 +8,19 @@ import java.util.function.Function;
 import tools.jackson.databind.JsonNode;
 import vanemend.core.damage.Damage;
 import vanemend.core.part.Composite;
-import vanemend.core.part.MadeOf;
 import vanemend.core.part.Metal;
-import vanemend.core.part.Outline;
+import vanemend.core.part.TypicalPart;
 import vanemend.core.trade.DataFile;
 
 /** Words of the trade as people say them. */
 final class Lexicon {
-    /** What a part of this name is as a rule. */
-    record PartWord(MadeOf material, String outline) {}
-
     /** A phrase of one word or more, in small letters, and what it says. */
     record Phrase<T>(String words, T says) {}
 
     private static final JsonNode FILE = DataFile.read("intake/words.yaml");
 
-    static final List<Phrase<PartWord>> PARTS = phrases(
-            "parts",
-            r -> new PartWord(
-                    MadeOf.valueOf(DataFile.text(r, "material")),
-                    Outline.of(DataFile.text(r, "outline")).orElseThrow().id()));
+    static final List<Phrase<TypicalPart>> PARTS =
+            phrases("parts", r -> TypicalPart.of(DataFile.text(r, "typical")).orElseThrow());
     static final List<Phrase<Damage.Kind>> DAMAGES =
             phrases("damages", r -> Damage.Kind.valueOf(DataFile.text(r, "kind")));
     static final List<Phrase<Metal.Kind>> METALS =

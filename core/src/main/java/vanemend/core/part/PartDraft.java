@@ -1,7 +1,9 @@
 package vanemend.core.part;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -22,6 +24,7 @@ import vanemend.core.trade.TradeBook;
  * @param outline id of its outline; the usual one of its material when absent
  * @param face what lies on the face besides its coats
  * @param back what lies on the back
+ * @param assumed fields that hold what such a part has as a rule and that nobody has measured on this one
  */
 public record PartDraft(
         String name,
@@ -37,7 +40,29 @@ public record PartDraft(
         SubstrateDraft made,
         String outline,
         Set<SurfaceState> face,
-        Set<SurfaceState> back) {
+        Set<SurfaceState> back,
+        Set<Assumed> assumed) {
+
+    /** A field that may hold what is usual. */
+    public enum Assumed {
+        WIDTH("width"),
+        HEIGHT("height"),
+        OUTLINE("outline"),
+        GAUGE("sheet gauge"),
+        THICKNESS("wall"),
+        COATS("coats");
+
+        private final String word;
+
+        Assumed(String word) {
+            this.word = word;
+        }
+
+        /** As said at the bench. */
+        public String word() {
+            return word;
+        }
+    }
 
     /** A coat; without thickness the typical one is taken. */
     public record CoatDraft(Coat.Kind kind, Double thicknessUm) {}
@@ -55,6 +80,7 @@ public record PartDraft(
         made = made == null ? SubstrateDraft.of(MadeOf.METAL) : made;
         face = Ordered.copyOf(face);
         back = Ordered.copyOf(back);
+        assumed = held(Ordered.copyOf(assumed), widthMm, heightMm, gaugeMm, made.thicknessMm());
     }
 
     /** Sheet metal with the usual outline and nothing but its coats on it. */
@@ -71,12 +97,47 @@ public record PartDraft(
             Map<String, Part.Answer> answers) {
         return new PartDraft(
                 name, vehicle, metal, gaugeMm, widthMm, heightMm, coats, reach, bodyLines, answers, null, null, null,
-                null);
+                null, null);
     }
 
     /** What it is at first sight. */
     public MadeOf material() {
         return made.material() == null ? MadeOf.METAL : made.material();
+    }
+
+    /** Of {@code assumed} what holds a figure at all. */
+    private static Set<Assumed> held(Set<Assumed> assumed, Double width, Double height, Double gauge, Double wall) {
+        Set<Assumed> empty = EnumSet.noneOf(Assumed.class);
+        if (width == null) {
+            empty.add(Assumed.WIDTH);
+        }
+        if (height == null) {
+            empty.add(Assumed.HEIGHT);
+        }
+        if (gauge == null) {
+            empty.add(Assumed.GAUGE);
+        }
+        if (wall == null) {
+            empty.add(Assumed.THICKNESS);
+        }
+        Set<Assumed> out = new LinkedHashSet<>(assumed);
+        out.removeAll(empty);
+        return Collections.unmodifiableSet(out);
+    }
+
+    /** What was not measured on this part, in words; empty where all was. */
+    public List<String> assumedSaid() {
+        return assumed.stream().sorted().map(this::said).toList();
+    }
+
+    private String said(Assumed field) {
+        return switch (field) {
+            case WIDTH -> field.word() + " " + Text.of(widthMm, "mm");
+            case HEIGHT -> field.word() + " " + Text.of(heightMm, "mm");
+            case GAUGE -> field.word() + " " + Text.of(gaugeMm, "mm");
+            case THICKNESS -> field.word() + " " + Text.of(made.thicknessMm(), "mm");
+            case OUTLINE, COATS -> field.word();
+        };
     }
 
     /** The part, with every problem left in {@code check}. */
@@ -86,6 +147,7 @@ public record PartDraft(
         String on = check.text("part.vehicle", "The vehicle", vehicle, 80);
         double width = check.range("part.widthMm", "Part width", widthMm, 30, max, "mm");
         double height = check.range("part.heightMm", "Part height", heightMm, 30, max, "mm");
+        Substrate of = made.check(metal, gaugeMm, width, check);
         boolean asksReach = material() != MadeOf.GLASS && material() != MadeOf.TYRE;
         Part.Reach side = asksReach
                 ? check.choice("part.reach", "Which side can be reached", reach, Part.Reach.FACE_ONLY)
@@ -93,7 +155,7 @@ public record PartDraft(
         return new Part(
                 called,
                 on,
-                made.check(metal, gaugeMm, width, check),
+                of,
                 width,
                 height,
                 coats(check),

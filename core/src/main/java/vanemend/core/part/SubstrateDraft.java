@@ -61,8 +61,28 @@ public record SubstrateDraft(
 
     /** A draft that says nothing but {@code material}. */
     public static SubstrateDraft of(MadeOf material) {
+        return walled(material, null);
+    }
+
+    /** A draft that says {@code material} and how thick its wall is, mm; null where that is not said. */
+    static SubstrateDraft walled(MadeOf material, Double thicknessMm) {
         return new SubstrateDraft(
-                material, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+                material,
+                null,
+                null,
+                null,
+                thicknessMm,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
     }
 
     Substrate check(Metal.Kind metal, Double gaugeMm, double widthMm, Check check) {

@@ -24,7 +24,7 @@ class IntakeTest {
         assertThat(s.name()).contains("Front bumper");
         assertThat(s.material()).contains(MadeOf.PLASTIC);
         assertThat(s.mark()).contains(">PP+EPDM<");
-        assertThat(s.outline()).contains("skirt");
+        assertThat(s.typical()).contains("bumper-cover");
         assertThat(s.damages()).singleElement().satisfies(d -> {
             assertThat(d.kind()).isEqualTo(Damage.Kind.CRACK);
             assertThat(d.lengthMm()).contains(120.0);
@@ -42,8 +42,8 @@ class IntakeTest {
                 Intake.read("Ridge no. 7 steel door 0.8 mm sheet, dent 120 x 100 mm 3 mm deep and ding 4 cm across");
         assertThat(s.vehicle()).contains("Ridge, no. 7");
         assertThat(s.metal()).contains(Metal.Kind.MILD_STEEL);
-        assertThat(s.gaugeMm()).contains(0.8);
-        assertThat(s.outline()).contains("door");
+        assertThat(s.thicknessMm()).contains(0.8);
+        assertThat(s.typical()).contains("door");
         assertThat(s.damages()).hasSize(2);
         assertThat(s.damages().getFirst().lengthMm()).contains(120.0);
         assertThat(s.damages().getFirst().widthMm()).contains(100.0);
@@ -66,14 +66,14 @@ class IntakeTest {
         Intake.Said s = Intake.read("carbon bonnet hairline");
         assertThat(s.material()).contains(MadeOf.COMPOSITE);
         assertThat(s.composite()).contains(Composite.Kind.CARBON);
-        assertThat(s.outline()).as("that of a steel bonnet").isEmpty();
+        assertThat(s.typical()).as("that is one of steel").isEmpty();
     }
 
     @Test
     void howThickIsNotTakenWhereItIsNotAsked() {
-        assertThat(Intake.read("bumper 3 mm thick").gaugeMm()).contains(3.0);
+        assertThat(Intake.read("bumper 3 mm thick").thicknessMm()).contains(3.0);
         Intake.Said s = Intake.read("windscreen 5 mm thick, star 4 mm");
-        assertThat(s.gaugeMm()).isEmpty();
+        assertThat(s.thicknessMm()).isEmpty();
         assertThat(s.left()).containsExactly("5 mm thick");
     }
 

@@ -1,0 +1,35 @@
+import { useState } from "react";
+import { type DamageDraft } from "./fresh";
+import { traced } from "./shape";
+
+/** Which damage is in hand on this screen, and which one the next touch of the drawing puts down. */
+export interface Chosen {
+  chosen: number;
+  placing: number | undefined;
+  choose: (index: number) => void;
+  /** The one at {@code index} was added just now. */
+  added: (index: number) => void;
+  /** The one at {@code index} lies where it is. */
+  placed: (index: number) => void;
+}
+
+const unsized = (d: DamageDraft) => !traced(d) && d.lengthMm === undefined;
+
+/** What was put down before anybody said its size is placed first, one after the other. */
+export function useChosen(damages: readonly DamageDraft[]): Chosen {
+  const [own, setOwn] = useState<{ chosen: number; placing: number | undefined }>();
+  const first = damages.findIndex(unsized);
+  const now = own ?? { chosen: Math.max(0, first), placing: first < 0 ? undefined : first };
+  const chosen = Math.min(now.chosen, Math.max(0, damages.length - 1));
+  const placing = now.placing !== undefined && now.placing < damages.length ? now.placing : undefined;
+  return {
+    chosen,
+    placing,
+    choose: (index) => setOwn({ chosen: index, placing: undefined }),
+    added: (index) => setOwn({ chosen: index, placing: index }),
+    placed: (index) => {
+      const next = damages.findIndex((d, i) => i > index && unsized(d));
+      setOwn(next < 0 ? { chosen: index, placing: undefined } : { chosen: next, placing: next });
+    },
+  };
+}

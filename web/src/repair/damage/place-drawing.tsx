@@ -1,0 +1,495 @@
+import { useRef, useState, type PointerEvent as ReactPointerEvent, useId } from "react";
+import type { Api } from "../../api/client";
+import { useCatalogue } from "../../api/queries";
+import { Hatches } from "../../marks/hatch";
+import { useSize } from "../../marks/use-size";
+import { usePreferences } from "../../shell/preferences";
+import { length } from "../../units/units";
+import { LeftRule, RULE, TopRule } from "../drawing/edge-rules";
+import { fitBox, type Projection, px, py } from "../drawing/projection";
+import { bearing, cornersOf, coverOf, drawn, meets, movedTo, ovalOf, type Spot, toEdge, traced } from "./shape";
+import type { DamageDraft } from "./fresh";
+
+const FAR_PX = 46;
+const MARGIN_MM = 24;
+const TAP_PX = 8;
+
+/** A part as far as it is drawn before anything is computed. */
+type Part = Api["PartDraft"];
+
+/**
+ * The part to scale with its damage as typed so far, whether or not a plan can be made of it: put on by touch, drawn larger by its handles, with the
+ * figure beside the finger.
+ */
+export function PlaceDrawing({
+  part,
+  damages,
+  word,
+  chosen,
+  placing,
+  before,
+  onChoose,
+  onPlaced,
+  onChange,
+}: {
+  part: Part;
+  damages: readonly DamageDraft[];
+  /** What the one at a place is called. */
+  word: (index: number) => string;
+  chosen: number;
+  /** The one that the next touch puts down. */
+  placing: number | undefined;
+  /** Damage of earlier repairs of this very part. */
+  before: readonly { damage: DamageDraft; words: string }[];
+  onChoose: (index: number) => void;
+  onPlaced: (index: number) => void;
+  onChange: (index: number, next: Partial<DamageDraft>) => void;
+}) {
+  const [ref, { width, height }] = useSize();
+  const { system } = usePreferences();
+  const outlines = useCatalogue().data?.outlines ?? [];
+  const [close, setClose] = useState(false);
+  const [hand, setHand] = useState<Hand>();
+  const id = useId();
+  const svg = useRef<SVGSVGElement>(null);
+  const { widthMm, heightMm } = part;
+  const d = damages[chosen];
+  if (!widthMm || !heightMm) {
+    return (
+      <div className="grid h-full place-items-center p-8 text-center">
+        <p className="max-w-96 text-20">Say how wide and how high the part is: then damage is put on it by touch.</p>
+      </div>
+    );
+  }
+  const material = part.made?.material ?? "METAL";
+  const shape = outlines.find((o) => o.id === part.outline) ?? outlines.find((o) => o.materials.includes(material));
+  const outline: Spot[] = Array.from({ length: (shape?.xy.length ?? 0) / 2 }, (_, i) => ({
+    x: (shape?.xy[2 * i] ?? 0) * widthMm,
+    y: (shape?.xy[2 * i + 1] ?? 0) * heightMm,
+  }));
+  const drawnHeight = Math.max(40, height - 72);
+  const field = { left: RULE, top: RULE, width: Math.max(40, width - RULE), height: Math.max(40, drawnHeight - RULE) };
+  const p = fitBox(close && d ? boxOf(d) : { x0: 0, y0: 0, x1: widthMm, y1: heightMm }, MARGIN_MM, field);
+  const at = (e: { clientX: number; clientY: number }): Spot => {
+    const box = svg.current?.getBoundingClientRect();
+    const [x, y] = [e.clientX - (box?.left ?? 0), e.clientY - (box?.top ?? 0)];
+    const within = (v: number, most: number) => Math.min(most, Math.max(0, v));
+    return {
+      x: within(p.x0 + (x - p.left) / p.perMm, widthMm),
+      y: within(p.y0 + (p.top + p.height - y) / p.perMm, heightMm),
+    };
+  };
+  const down = (e: ReactPointerEvent) => {
+    if (placing === undefined) return;
+    e.currentTarget.setPointerCapture(e.pointerId);
+    // The one it is begun with: as soon as that has a size, another is the next to be placed.
+    setHand({ index: placing, from: at(e), x: e.clientX, y: e.clientY, drawn: false });
+  };
+  const move = (e: ReactPointerEvent) => {
+    const now = hand && damages[hand.index];
+    if (!now || (!hand.drawn && Math.hypot(e.clientX - hand.x, e.clientY - hand.y) < TAP_PX)) return;
+    setHand({ ...hand, drawn: true });
+    onChange(hand.index, drawn(now, hand.from, at(e)));
+  };
+  const up = () => {
+    const now = hand && damages[hand.index];
+    if (now) {
+      if (!hand.drawn) onChange(hand.index, movedTo(now, hand.from));
+      onPlaced(hand.index);
+    }
+    setHand(undefined);
+  };
+  return (
+    <div ref={ref} className="flex h-full w-full flex-col overflow-hidden">
+      <svg
+        ref={svg}
+        width={width}
+        height={drawnHeight}
+        role="group"
+        aria-label="Part to scale, with its damage"
+        style={{
+          touchAction: placing === undefined ? undefined : "none",
+          cursor: placing === undefined ? undefined : "crosshair",
+        }}
+        onPointerDown={down}
+        onPointerMove={move}
+        onPointerUp={up}
+        onPointerCancel={() => setHand(undefined)}
+      >
+        <Hatches id={id} />
+        <clipPath id={`${id}-field`}>
+          <rect x={p.left} y={p.top} width={p.width} height={p.height} />
+        </clipPath>
+        <g clipPath={`url(#${id}-field)`}>
+          <rect x={p.left} y={p.top} width={p.width} height={p.height} fill="var(--ground)" />
+          <path d={ring(p, outline)} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="3" />
+          {(part.bodyLines ?? []).map((l, i) => (
+            <path
+              key={i}
+              d={`M${px(p, l.x1Mm ?? 0)} ${py(p, l.y1Mm ?? 0)}L${px(p, l.x2Mm ?? 0)} ${py(p, l.y2Mm ?? 0)}`}
+              stroke="var(--ink)"
+              strokeDasharray="10 5"
+            />
+          ))}
+          {before.map((b, i) => (
+            <g key={i} pointerEvents="none">
+              <path
+                d={ring(p, coverOf(b.damage), !traced(b.damage))}
+                fill="none"
+                stroke="var(--muted)"
+                strokeWidth="1.6"
+                strokeDasharray="5 4"
+              />
+              <text
+                x={px(p, coverOf(b.damage)[0]?.x ?? 0)}
+                y={py(p, coverOf(b.damage)[0]?.y ?? 0) - 8}
+                style={{ fill: "var(--muted)" }}
+              >
+                {b.words}
+              </text>
+            </g>
+          ))}
+          {damages.map((x, i) => (
+            <g key={i} onPointerDown={(e) => placing === undefined && (e.stopPropagation(), onChoose(i))}>
+              <path
+                d={ring(p, coverOf(x), !traced(x))}
+                fill={traced(x) ? "none" : `url(#${id}-fill)`}
+                fillOpacity={0.5}
+                stroke={i === chosen ? "var(--violet)" : "var(--ink)"}
+                strokeWidth={traced(x) ? 5 : 3}
+                strokeDasharray={!traced(x) && !ovalOf(x).said ? "6 5" : undefined}
+              />
+            </g>
+          ))}
+          {d && placing === undefined && (
+            <Handles d={d} p={p} at={at} name={word(chosen)} onChange={(next) => onChange(chosen, next)} />
+          )}
+        </g>
+        {d && <Beside d={d} p={p} word={word(chosen)} width={width} />}
+        <TopRule p={p} width={width} />
+        <LeftRule p={p} height={drawnHeight} />
+        <rect x="0" y="0" width={RULE} height={RULE} fill="var(--ground)" stroke="var(--ink)" strokeWidth="1.5" />
+        <text x={RULE / 2} y={19} textAnchor="middle">
+          {system === "metric" ? "mm" : "in"}
+        </text>
+      </svg>
+      <div className="firm-t flex min-h-18 shrink-0 items-stretch">
+        <p className="flex min-w-0 flex-1 flex-col justify-center px-4 py-1" role="status">
+          <Told {...{ damages, chosen, placing: hand?.index ?? placing, word, outline }} />
+        </p>
+        {d && (
+          <button
+            type="button"
+            className="firm-l n px-4 font-semibold"
+            aria-pressed={close}
+            onClick={() => setClose(!close)}
+          >
+            {close ? "Whole part" : "Close up"}
+          </button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** A finger on the drawing: where it came down, and whether it draws. */
+interface Hand {
+  index: number;
+  from: Spot;
+  x: number;
+  y: number;
+  drawn: boolean;
+}
+
+function ring(p: Projection, spots: readonly Spot[], closed = true): string {
+  return (
+    spots.map((s, i) => `${i === 0 ? "M" : "L"}${px(p, s.x).toFixed(1)} ${py(p, s.y).toFixed(1)}`).join("") +
+    (closed ? "Z" : "")
+  );
+}
+
+/** What a close look shows: the damage with as much around it. */
+function boxOf(d: DamageDraft) {
+  const spots = coverOf(d);
+  const [xs, ys] = [spots.map((s) => s.x), spots.map((s) => s.y)];
+  const around = Math.max(30, Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)) / 2;
+  return {
+    x0: Math.min(...xs) - around,
+    x1: Math.max(...xs) + around,
+    y0: Math.min(...ys) - around,
+    y1: Math.max(...ys) + around,
+  };
+}
+
+/** Under the drawing: what a touch does now, what lies on what, how near the edge is. */
+function Told({
+  damages,
+  chosen,
+  placing,
+  word,
+  outline,
+}: {
+  damages: readonly DamageDraft[];
+  chosen: number;
+  placing: number | undefined;
+  word: (index: number) => string;
+  outline: readonly Spot[];
+}) {
+  const { system } = usePreferences();
+  const d = damages[chosen];
+  if (placing !== undefined)
+    return (
+      <span>
+        <b>{word(placing)}:</b>{" "}
+        {damages[placing] && traced(damages[placing])
+          ? "draw it from end to end, or tap where it is."
+          : "tap where it is, or drag from its middle outward."}
+      </span>
+    );
+  if (!d) return <span>No damage yet: add it, then put it where it is.</span>;
+  const under = damages.map((x, i) => (i !== chosen && meets(x, d) ? word(i).toLowerCase() : "")).filter(Boolean);
+  const edge = toEdge(d, outline);
+  return (
+    <>
+      {under.length > 0 ? (
+        <span className="font-bold text-oxide-text">
+          {word(chosen)} lies on {under.join(" and ")}: move one, or take one away if they are the same.
+        </span>
+      ) : (
+        <span>
+          <b>{word(chosen)}:</b> drag it by its handles; arrow keys move it, with Shift ten times as far.
+        </span>
+      )}
+      {edge && (
+        <span>
+          {edge.mm < 0.5 ? "At the edge of the part." : `${length(edge.mm, system)} to the edge of the part.`}
+        </span>
+      )}
+    </>
+  );
+}
+
+/** The figure beside the finger, never under it. */
+function Beside({ d, p, word, width }: { d: DamageDraft; p: Projection; word: string; width: number }) {
+  const { system } = usePreferences();
+  const corners = cornersOf(d);
+  const [first, last] = [corners[0], corners.at(-1)];
+  const o = ovalOf(d);
+  const words = traced(d)
+    ? first && last
+      ? `${length(Math.hypot(last.x - first.x, last.y - first.y), system)}, ${bearing(first, last)}°`
+      : ""
+    : !o.said
+      ? word
+      : d.widthMm !== undefined && d.widthMm !== d.lengthMm
+        ? `${length(o.lengthMm, system)} × ${length(o.widthMm, system)}, ${Math.round(o.deg)}°`
+        : `${length(o.lengthMm, system)} across`;
+  const spots = coverOf(d);
+  const top = Math.min(...spots.map((s) => py(p, s.y)));
+  const middle = px(p, (Math.min(...spots.map((s) => s.x)) + Math.max(...spots.map((s) => s.x))) / 2);
+  const wide = words.length * 10 + 24;
+  const x = Math.min(width - wide - 6, Math.max(p.left + 6, middle - wide / 2));
+  const y = Math.max(p.top + 6, top - 102);
+  return (
+    <g pointerEvents="none">
+      <rect x={x} y={y} width={wide} height={36} fill="var(--ink)" />
+      <text
+        x={x + wide / 2}
+        y={y + 25}
+        textAnchor="middle"
+        style={{ fill: "var(--sheet)", fontWeight: 600, fontSize: 20 }}
+      >
+        {words}
+      </text>
+    </g>
+  );
+}
+
+/** What the damage in hand is dragged by. */
+function Handles({
+  d,
+  p,
+  at,
+  name,
+  onChange,
+}: {
+  d: DamageDraft;
+  p: Projection;
+  at: (e: { clientX: number; clientY: number }) => Spot;
+  name: string;
+  onChange: (next: Partial<DamageDraft>) => void;
+}) {
+  if (traced(d)) return <LineHandles {...{ d, p, at, name, onChange }} />;
+  const o = ovalOf(d);
+  const turn = (o.deg * Math.PI) / 180;
+  const [c, s] = [Math.cos(turn), Math.sin(turn)];
+  // On small damage the handles stand off, so that one finger finds one of them.
+  const far = (mm: number) => Math.max(mm, FAR_PX / p.perMm);
+  const [long, broad] = [far(o.lengthMm / 2), far(o.widthMm / 2)];
+  const end = { x: o.x + long * c, y: o.y + long * s };
+  const flank = { x: o.x - broad * s, y: o.y + broad * c };
+  const round = d.kind === "CHIP" || d.kind === "INJURY";
+  const reach = (to: Spot, stood: number, was: number) =>
+    Math.max(1, Math.round(2 * (was / 2 + Math.hypot(to.x - o.x, to.y - o.y) - stood)));
+  return (
+    <>
+      <path
+        d={`M${px(p, flank.x)} ${py(p, flank.y)}L${px(p, o.x)} ${py(p, o.y)}L${px(p, end.x)} ${py(p, end.y)}`}
+        fill="none"
+        stroke="var(--violet)"
+        strokeWidth="1.5"
+        strokeDasharray="4 3"
+        pointerEvents="none"
+      />
+      <Handle p={p} at={at} spot={o} name={`${name}, middle`} onTo={(to) => onChange(movedTo(d, to))} round />
+      <Handle
+        p={p}
+        at={at}
+        spot={end}
+        name={`${name}, length`}
+        onTo={(to) => onChange({ lengthMm: reach(to, long, o.lengthMm), ...(!round && { angleDeg: bearing(o, to) }) })}
+      />
+      {!round && (
+        <Handle
+          p={p}
+          at={at}
+          spot={flank}
+          name={`${name}, width`}
+          onTo={(to) => onChange({ widthMm: reach(to, broad, o.widthMm) })}
+        />
+      )}
+    </>
+  );
+}
+
+/** Each corner of a line, and a straight one whole; on a short one the handles stand off, so that one finger finds one of them. */
+function LineHandles({
+  d,
+  p,
+  at,
+  name,
+  onChange,
+}: {
+  d: DamageDraft;
+  p: Projection;
+  at: (e: { clientX: number; clientY: number }) => Spot;
+  name: string;
+  onChange: (next: Partial<DamageDraft>) => void;
+}) {
+  const corners = cornersOf(d);
+  const [a, b] = corners;
+  const straightOne = corners.length === 2 && a && b;
+  const off = standOff(straightOne ? [a, b] : undefined, FAR_PX / p.perMm);
+  return (
+    <>
+      {straightOne && (
+        <Handle
+          p={p}
+          at={at}
+          spot={plus({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }, off.flank)}
+          name={`${name}, whole`}
+          onTo={(to) => onChange(movedTo(d, plus(to, off.flank, -1)))}
+          round
+        />
+      )}
+      {corners.map((c, i) => {
+        const stands = i === 0 ? -1 : i === corners.length - 1 ? 1 : 0;
+        const put = (to: Spot) => {
+          const real = plus(to, off.end, -stands);
+          onChange({
+            trace: corners.flatMap((x, k) => (k === i ? [Math.round(real.x), Math.round(real.y)] : [x.x, x.y])),
+          });
+        };
+        return (
+          <Handle
+            key={i}
+            p={p}
+            at={at}
+            spot={plus(c, off.end, stands)}
+            name={`${name}, ${i === 0 ? "start" : i === corners.length - 1 ? "end" : `corner ${i + 1}`}`}
+            onTo={put}
+          />
+        );
+      })}
+    </>
+  );
+}
+
+const plus = (s: Spot, by: Spot, times = 1): Spot => ({ x: s.x + by.x * times, y: s.y + by.y * times });
+
+/** How far the handles of a line stand off from its ends and from its middle, so that each is {@code farMm} from the next. */
+function standOff(line: [Spot, Spot] | undefined, farMm: number): { end: Spot; flank: Spot } {
+  const none = { end: { x: 0, y: 0 }, flank: { x: 0, y: 0 } };
+  if (!line) return none;
+  const [a, b] = line;
+  const l = Math.hypot(b.x - a.x, b.y - a.y);
+  const [dx, dy] = l === 0 ? [1, 0] : [(b.x - a.x) / l, (b.y - a.y) / l];
+  const missing = Math.max(0, farMm - l / 2);
+  const flank = l / 2 < 1.4 * farMm ? farMm : 0;
+  return { end: { x: dx * missing, y: dy * missing }, flank: { x: -dy * flank, y: dx * flank } };
+}
+
+const STEPS: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+};
+
+/** A handle as large as a glove needs it; it goes where the finger goes, from where it was taken. */
+function Handle({
+  p,
+  at,
+  spot,
+  name,
+  round = false,
+  onTo,
+}: {
+  p: Projection;
+  at: (e: { clientX: number; clientY: number }) => Spot;
+  spot: Spot;
+  name: string;
+  round?: boolean;
+  onTo: (to: Spot) => void;
+}) {
+  const grip = useRef<Spot | undefined>(undefined);
+  const [x, y] = [px(p, spot.x), py(p, spot.y)];
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={name}
+      style={{ cursor: "grab", touchAction: "none" }}
+      onPointerDown={(e) => {
+        e.stopPropagation();
+        e.currentTarget.setPointerCapture(e.pointerId);
+        const took = at(e);
+        grip.current = { x: took.x - spot.x, y: took.y - spot.y };
+      }}
+      onPointerMove={(e) => {
+        if (!grip.current) return;
+        const now = at(e);
+        onTo({ x: now.x - grip.current.x, y: now.y - grip.current.y });
+      }}
+      onPointerUp={(e) => {
+        e.stopPropagation();
+        grip.current = undefined;
+      }}
+      onPointerCancel={() => (grip.current = undefined)}
+      onKeyDown={(e) => {
+        const step = STEPS[e.key];
+        if (!step) return;
+        e.preventDefault();
+        const far = e.shiftKey ? 10 : 1;
+        onTo({ x: spot.x + step[0] * far, y: spot.y + step[1] * far });
+      }}
+    >
+      <circle cx={x} cy={y} r="28" fill="transparent" />
+      {round ? (
+        <circle cx={x} cy={y} r="9" fill="var(--sheet)" stroke="var(--violet)" strokeWidth="3" />
+      ) : (
+        <rect x={x - 9} y={y - 9} width="18" height="18" fill="var(--sheet)" stroke="var(--violet)" strokeWidth="3" />
+      )}
+    </g>
+  );
+}
