@@ -56,7 +56,7 @@ export function LiveFigureLine({
       {shown.kind === "SCALE" && !wrong && (
         <button
           type="button"
-          className="btn"
+          className="btn max-sm:px-2"
           onClick={() =>
             void ask("/api/devices/SCALE/nought", { method: "POST" }).catch((e: unknown) =>
               setRefused(e instanceof Error ? e.message : String(e)),

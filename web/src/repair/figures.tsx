@@ -4,6 +4,7 @@ import { useNow } from "../api/clock";
 import { useZone } from "../api/queries";
 import { usePreferences } from "../shell/preferences";
 import { grams, minutes, moment, stretch, temperature } from "../units/units";
+import { Assumed } from "./assumed-line";
 import { MeaningNow } from "./part/meaning";
 import { Big, Head } from "./sheet";
 import { amount } from "../units/amount";
@@ -14,7 +15,7 @@ export function Figures({
   workup,
   problems,
   unanswered,
-  made,
+  part,
   frozenAt,
   className,
 }: {
@@ -23,8 +24,8 @@ export function Figures({
   unanswered: readonly { id: string; ask: string }[];
   className: string;
   workup: Api["Workup"] | undefined;
-  /** What the part is made of, as typed so far. */
-  made: Api["SubstrateDraft"] | undefined;
+  /** The part as typed so far. */
+  part: Api["PartDraft"];
   problems: readonly Api["InputProblem"][];
   /** When the work began, once it has. */
   frozenAt: string | undefined;
@@ -66,7 +67,12 @@ export function Figures({
         </>
       )}
       {problems.length === 0 && plan && <PlanFigures plan={plan} frozenAt={frozenAt} />}
-      {!plan && <MeaningNow made={made ?? {}} />}
+      {plan && part.assumed && part.assumed.length > 0 && (
+        <Link to={`/repairs/${id}/part`} className="block border-t border-hair px-4 py-3">
+          <Assumed part={part} />
+        </Link>
+      )}
+      {!plan && <MeaningNow made={part.made ?? {}} />}
     </section>
   );
 }

@@ -142,7 +142,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
               workup={on.workup}
               problems={on.problems}
               unanswered={begun ? [] : unanswered}
-              made={part.made}
+              part={part}
               frozenAt={on.frozenAt}
               className={`min-h-0 max-[1099px]:flex-1 min-[1100px]:w-[248px] min-[1100px]:shrink-0 min-[1100px]:firm-l ${narrow(sheet === "figures")}`}
             />

@@ -1,6 +1,5 @@
 import { useMutation } from "@tanstack/react-query";
 import { Search } from "lucide-react";
-import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ask, type Api } from "../api/client";
 import { useRecords, useTold, useZone } from "../api/queries";
@@ -9,6 +8,7 @@ import { VerdictMark } from "../repair/verdict-mark";
 import { FileButton } from "../shell/file-button";
 import { LongList, moreOf } from "../shell/long-list";
 import { useMay } from "../shell/me";
+import { useKeptSearch } from "../shell/use-kept-search";
 import { useFindKey } from "../shell/use-find-key";
 import { dayAndTime } from "../units/units";
 
@@ -29,7 +29,7 @@ const SORTS: Record<Api["Word"]["sort"], string> = {
 
 /** Every record, found by what is asked months later: vehicle, lot, material, damage, person, day. */
 export default function Records() {
-  const [find, setFind] = useState("");
+  const [find, setFind] = useKeptSearch("find");
   const lead = useMay("PEOPLE");
   const navigate = useNavigate();
   const search = useFindKey();

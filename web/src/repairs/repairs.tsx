@@ -1,11 +1,12 @@
 import { Archive, Search } from "lucide-react";
-import { useMemo, useState } from "react";
+import { useMemo } from "react";
 import { Link } from "react-router";
 import { type Api } from "../api/client";
 import { useClosedRepairs, useRepairs, useZone } from "../api/queries";
 import { VerdictMark } from "../repair/verdict-mark";
 import { NewRepairLink } from "../shell/new-repair-link";
 import { LongList, moreOf } from "../shell/long-list";
+import { useKeptSearch } from "../shell/use-kept-search";
 import { useFindKey } from "../shell/use-find-key";
 import { dayAndTime } from "../units/units";
 
@@ -23,10 +24,28 @@ const STANDING: Record<Standing, { word: string; to: string; order: number }> = 
   ENDED: { word: "Ended", to: "record", order: 5 },
 };
 
+const late = "9999";
+
+/** What a lead asks of the list: what waits for what, what is due first, what was touched last, whose it is. */
+const BY: readonly [Order, ...Order[]] = [
+  { by: "", word: "State", sort: (a, b) => STANDING[a.standing].order - STANDING[b.standing].order },
+  { by: "promised", word: "Promised", sort: (a, b) => (a.promisedAt ?? late).localeCompare(b.promisedAt ?? late) },
+  { by: "changed", word: "Changed", sort: (a, b) => b.changedAt.localeCompare(a.changedAt) },
+  { by: "who", word: "Who", sort: (a, b) => a.changedBy.localeCompare(b.changedBy) },
+];
+
+interface Order {
+  by: string;
+  word: string;
+  sort: (a: Line, b: Line) => number;
+}
+
 /** All repairs: those that wait or run by what they wait for, then those that are closed, the newest first. */
 export default function Repairs() {
   const repairs = useRepairs();
-  const [find, setFind] = useState("");
+  const [find, setFind] = useKeptSearch("find");
+  const [by, setBy] = useKeptSearch("by");
+  const order = BY.find((o) => o.by === by) ?? BY[0];
   const search = useFindKey();
   const closed = useClosedRepairs(find);
   const shown = useMemo(() => {
@@ -35,9 +54,9 @@ export default function Repairs() {
       .filter((r) =>
         words.every((w) => `${r.name} ${r.vehicle} ${r.mark} ${STANDING[r.standing].word}`.toLowerCase().includes(w)),
       )
-      .sort((a, b) => STANDING[a.standing].order - STANDING[b.standing].order);
+      .sort(order.sort);
     return [...open, ...(closed.data ?? []).flatMap((p) => p.closed)];
-  }, [repairs.data, closed.data, find]);
+  }, [repairs.data, closed.data, find, order]);
   return (
     <>
       <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
@@ -55,12 +74,29 @@ export default function Repairs() {
           <span className="sr-only">Find by part, vehicle or state</span>
           <input
             ref={search}
-            className="h-full w-64 min-w-0 flex-1 bg-transparent text-20"
+            className="h-full w-52 min-w-0 flex-1 bg-transparent text-20"
             placeholder="part, vehicle, state"
             value={find}
             onChange={(e) => setFind(e.target.value)}
           />
         </label>
+        <div
+          role="group"
+          aria-label="Sort what is open by"
+          className="firm-l flex max-[899px]:order-last max-[899px]:basis-full max-[899px]:border-l-0"
+        >
+          {BY.map((o) => (
+            <button
+              key={o.by}
+              type="button"
+              aria-pressed={o === order}
+              className={`n min-h-14 px-3 font-semibold max-[899px]:flex-1 ${o === order ? "bg-ink text-sheet" : ""}`}
+              onClick={() => setBy(o.by)}
+            >
+              {o.word}
+            </button>
+          ))}
+        </div>
         <NewRepairLink className="max-[899px]:ml-auto" />
       </div>
       {(repairs.isError || closed.isError) && (

@@ -8,6 +8,7 @@ import { useOutbox } from "../repair/run/outbox";
 import { stretch, temperature, moment } from "../units/units";
 import { usePreferences } from "./preferences";
 import { AirDialog } from "./air-dialog";
+import { speak, wordsAt } from "./spoken";
 import { tone } from "./tone";
 
 interface Biting {
@@ -73,14 +74,17 @@ const WARN_S = 30;
 /** One tone before a deadline, one at it; and the page's title counts along. */
 function useAlarm(clocks: Biting[]) {
   const now = useNow();
-  const { sound } = usePreferences();
+  const { sound, voice } = usePreferences();
   const first = clocks.find((c) => isDeadline(c.clock));
+  const label = first?.clock.label ?? "";
   const left = first ? Math.floor(secondsLeft(first.clock, now) ?? 1e9) : undefined;
   useEffect(() => {
     if (left !== undefined && sound && (left === WARN_S || left === 0)) tone(left === 0);
+    const words = left !== undefined && voice ? wordsAt(left, label) : undefined;
+    if (words) speak(words);
     document.title =
       left !== undefined && left > -60 ? `${stretch(left, "down")} ${first?.live.name} · Vane Mend` : "Vane Mend";
-  }, [left, sound, first?.live.name]);
+  }, [left, sound, voice, label, first?.live.name]);
 }
 
 /** The rail across the top of every screen. */

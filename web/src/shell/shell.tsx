@@ -97,7 +97,7 @@ function Working() {
             Icon={Ruler}
           />
           <StripButton
-            word={theme === "day" ? "Day" : "Night"}
+            word={theme === "day" ? "Light" : "Dark"}
             label={`Theme is ${theme}: turn it`}
             onClick={() => turn({ theme: theme === "day" ? "night" : "day" })}
             Icon={theme === "day" ? Sun : Moon}

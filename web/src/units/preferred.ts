@@ -5,13 +5,15 @@ export interface Preferred {
   system: System;
   theme: "day" | "night";
   sound: boolean;
+  /** Work times are spoken besides. */
+  voice: boolean;
 }
 
 const KEY = "vanemend.preferences";
 
 /** What was preferred last here. */
 export function preferred(): Preferred {
-  const fallback = { system: "metric", theme: "day", sound: true } as const;
+  const fallback = { system: "metric", theme: "day", sound: true, voice: false } as const;
   try {
     return { ...fallback, ...(JSON.parse(localStorage.getItem(KEY) ?? "{}") as object) };
   } catch {

@@ -126,6 +126,7 @@ describe("times", () => {
     expect(moment("2026-11-25T00:10:00Z", now, "UTC")).toBe("Wed 00:10");
     // An hour east it is Wednesday from 23:00 on.
     expect(moment("2026-11-24T23:10:00Z", now, "Europe/Berlin")).toBe("Wed 00:10");
+    expect(moment("2027-01-09T07:56:00Z", now, "UTC")).toBe("9 Jan 2027, 07:56");
     expect(moment("2026-12-09T07:56:00Z", now, "UTC")).toBe("Wed 9 Dec, 07:56");
   });
 });

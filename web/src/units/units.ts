@@ -1,3 +1,5 @@
+import { now } from "../api/clock";
+
 /** Units on screen. The API speaks mm, °C, g and mL; everything shown or typed goes through here. */
 export type System = "metric" | "inch";
 
@@ -117,15 +119,17 @@ const dayOf = (ms: number, zone: string) => new Intl.DateTimeFormat("en-CA", { t
 export function moment(instant: string | number, now: number, zone: string, rounding: Rounding = "down"): string {
   const ms = typeof instant === "number" ? instant : Date.parse(instant);
   if (dayOf(ms, zone) === dayOf(now, zone)) return timeOfDay(ms, zone, rounding);
-  if (Math.abs(ms - now) > 6 * DAY_MS) return dayAndTime(ms, zone);
+  if (Math.abs(ms - now) > 6 * DAY_MS) return dayAndTime(ms, zone, now);
   const weekday = new Intl.DateTimeFormat("en-GB", { weekday: "short", timeZone: zone }).format(ms);
   return `${weekday} ${timeOfDay(ms, zone, rounding)}`;
 }
 
-export function dayAndTime(instant: string | number, zone: string): string {
+/** A day and its time; with the year where it is not this one. */
+export function dayAndTime(instant: string | number, zone: string, today = now()): string {
   const ms = typeof instant === "number" ? instant : Date.parse(instant);
+  const year = (at: number) => new Intl.DateTimeFormat("en-GB", { year: "numeric", timeZone: zone }).format(at);
   return new Intl.DateTimeFormat("en-GB", {
-    weekday: "short",
+    ...(year(ms) === year(today) ? { weekday: "short" } : { year: "numeric" }),
     day: "numeric",
     month: "short",
     hour: "2-digit",

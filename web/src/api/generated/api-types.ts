@@ -1254,6 +1254,9 @@ export interface components {
             why: string;
         };
         CatalogueView: {
+            cautionSigns: {
+                [key: string]: string;
+            };
             damages: components["schemas"]["KindView"][];
             families: components["schemas"]["FamilyView"][];
             measured: components["schemas"]["MeasuredView"][];

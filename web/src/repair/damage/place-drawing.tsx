@@ -202,10 +202,8 @@ interface Hand {
 }
 
 function ring(p: Projection, spots: readonly Spot[], closed = true): string {
-  return (
-    spots.map((s, i) => `${i === 0 ? "M" : "L"}${px(p, s.x).toFixed(1)} ${py(p, s.y).toFixed(1)}`).join("") +
-    (closed ? "Z" : "")
-  );
+  const line = spots.map((s, i) => `${i === 0 ? "M" : "L"}${px(p, s.x).toFixed(1)} ${py(p, s.y).toFixed(1)}`).join("");
+  return closed && line ? `${line}Z` : line;
 }
 
 /** What a close look shows: the damage with as much around it. */

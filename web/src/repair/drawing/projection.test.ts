@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { anchor, crossings, fit, px, py } from "./projection";
+import { anchors, crossings, fit, px, py } from "./projection";
 
 const square = (from: number, to: number) => ({ xy: [from, from, to, from, to, to, from, to], hole: false });
 
@@ -14,10 +14,10 @@ describe("projection", () => {
   });
 
   it("ends a leader inside its own zone and outside the one within", () => {
-    const at = anchor([square(0, 100)], [square(20, 80)], 50);
+    const [at] = anchors([square(0, 100)], [square(20, 80)], 50);
     expect(at?.x).toBeGreaterThan(80);
     expect(at?.x).toBeLessThan(100);
-    const alone = anchor([square(0, 100)], [], 90);
+    const [alone] = anchors([square(0, 100)], [], 90);
     expect(alone?.x).toBeLessThan(100);
     expect(Math.abs((alone?.y ?? 0) - 90)).toBeLessThan(2);
   });

@@ -100,22 +100,21 @@ export function crossings(rings: readonly Api["Ring"][], yMm: number): [number, 
 }
 
 /**
- * A point of a zone that no zone inside it covers, as near as can be to height `wantY` and as far right as can be: where a level
- * leader ends. It keeps to the field in view, given by `right`, and to heights from `from` to `to`.
+ * Points of a zone that no zone inside it covers, each as far right as can be at its height, those nearest to height `wantY` first: where a level
+ * leader can end. They keep to the field in view, given by `right`, and to heights from `from` to `to`.
  */
-export function anchor(
+export function anchors(
   zone: readonly Api["Ring"][],
   inner: readonly Api["Ring"][],
   wantY: number,
   view = { right: Infinity, from: -Infinity, to: Infinity },
-): { x: number; y: number } | undefined {
+): { x: number; y: number }[] {
   const ys = zone.flatMap((r) => r.xy.filter((_, i) => i % 2 === 1));
-  if (ys.length === 0) return undefined;
+  if (ys.length === 0) return [];
   const [low, high] = [Math.max(view.from, Math.min(...ys)), Math.min(view.to, Math.max(...ys))];
-  const steps = 90;
-  let best: { x: number; y: number; off: number } | undefined;
-  for (let k = 1; k < steps; k++) {
-    const y = low + ((high - low) * k) / steps;
+  const out: { x: number; y: number }[] = [];
+  for (let k = 1; k < LEVELS; k++) {
+    const y = low + ((high - low) * k) / LEVELS;
     const last = crossings(zone, y).findLast(([a]) => a < view.right);
     if (!last) continue;
     const right = [last[0], Math.min(last[1], view.right)] as const;
@@ -123,10 +122,10 @@ export function anchor(
     const from = inside.at(-1)?.[1] ?? right[0];
     const wide = right[1] - from;
     if (wide < 0.8) continue;
-    const off = Math.abs(y - wantY);
-    if (!best || off < best.off) {
-      best = { x: inside.length > 0 ? from + wide / 2 : right[1] - Math.min(wide / 2, 14), y, off };
-    }
+    out.push({ x: inside.length > 0 ? from + wide / 2 : right[1] - Math.min(wide / 2, 14), y });
   }
-  return best && { x: best.x, y: best.y };
+  return out.sort((a, b) => Math.abs(a.y - wantY) - Math.abs(b.y - wantY));
 }
+
+/** Heights at which a zone is looked through. */
+const LEVELS = 60;

@@ -4,6 +4,7 @@ import { Hatches, type HatchName } from "../../marks/hatch";
 import { heightTicks } from "../../marks/rule";
 import { usePreferences } from "../../shell/preferences";
 import { length, micrometres } from "../../units/units";
+import { type Dot, placed } from "./leaders";
 import { litByLayer, useLit } from "./lit";
 import { crossings, type Projection, px, type ZoneKind } from "./projection";
 
@@ -81,8 +82,23 @@ export function SectionDrawing({
     ];
     return drawing.zones.filter((d) => shown.includes(d.kind)).flatMap((d) => crossings(d.rings, s.cutYMm).flat());
   }, [drawing.zones, s.cutYMm]);
-  const top = labelled(s.layers, Math.floor((height - HEAD - 4) / LABEL));
+  const top = useMemo(() => labelled(s.layers, Math.floor((height - HEAD - 4) / LABEL)), [s.layers, height]);
   const step = Math.min(38, (height - HEAD - 4) / Math.max(1, top.length));
+  const left = width - labels;
+  const ends = useMemo(() => {
+    if (labels === 0) return [];
+    const [near, far] = [projection.left + 6, projection.left + projection.width - 6];
+    return placed(
+      top.map((l, i) => ({
+        port: { x: left, y: HEAD + 4 + step * (i + 0.5) },
+        ends: inside(l.xz)
+          .map((o) => ({ x: px(projection, o.x), y: z(o.z) }))
+          .filter((o) => o.x > near && o.x < far),
+      })),
+      straight,
+    );
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- z follows from what is listed
+  }, [top, projection, labels, left, step, height, perMm]);
   return (
     <svg width={width} height={height} role="group" aria-label="Section A to A" onPointerLeave={() => light({})}>
       <Hatches id={id} />
@@ -140,26 +156,30 @@ export function SectionDrawing({
       <path d={path(s.proud)} fill="none" stroke="var(--ink)" strokeWidth="1.5" strokeDasharray="5 4" />
       {labels > 0 &&
         top.map((l, i) => {
-          const y = HEAD + 4 + step * (i + 0.5);
-          const at = middle(l.xz);
+          const y = ends[i]?.port.y ?? HEAD + 4 + step * (i + 0.5);
+          const at = ends[i]?.end;
           const on = lit.layer === l.id;
-          const left = width - labels;
           return (
             <g key={l.id} onPointerEnter={() => light(litByLayer(l.id))}>
-              <path
-                d={`M${left} ${y}H${left - 10}L${left - 30} ${z(at.z)}H${x(at.x)}`}
-                fill="none"
-                stroke={on ? "var(--violet)" : "var(--ink)"}
-                strokeWidth="1.5"
-              />
-              <circle
-                cx={x(at.x)}
-                cy={z(at.z)}
-                r="4.5"
-                fill={on ? "var(--violet)" : "var(--ink)"}
-                stroke="var(--sheet)"
-                strokeWidth="1.5"
-              />
+              {at && (
+                <>
+                  <path
+                    data-leader
+                    d={`M${left} ${y}L${left - 10} ${y}L${at.x} ${at.y}`}
+                    fill="none"
+                    stroke={on ? "var(--violet)" : "var(--ink)"}
+                    strokeWidth="1.5"
+                  />
+                  <circle
+                    cx={at.x}
+                    cy={at.y}
+                    r="4.5"
+                    fill={on ? "var(--violet)" : "var(--ink)"}
+                    stroke="var(--sheet)"
+                    strokeWidth="1.5"
+                  />
+                </>
+              )}
               <rect
                 x={left}
                 y={y - step / 2 + 1}
@@ -191,14 +211,22 @@ export function SectionDrawing({
   );
 }
 
-/** A point inside a layer, right of its middle: tops run left to right, then bottoms right to left. */
-function middle(xz: readonly number[]): { x: number; z: number } {
+/** Points inside a layer where a leader can end, those right of its middle and where it is thick first: tops run left to right, then bottoms back. */
+function inside(xz: readonly number[]): { x: number; z: number }[] {
   const n = xz.length / 4;
-  let best = { x: xz[0] ?? 0, z: xz[1] ?? 0, thick: -1 };
-  for (let i = Math.floor(n * 0.55); i < n; i++) {
-    const above = xz[2 * i + 1] ?? 0;
-    const below = xz[xz.length - 2 * i - 1] ?? 0;
-    if (above - below > best.thick + 1e-6) best = { x: xz[2 * i] ?? 0, z: (above + below) / 2, thick: above - below };
+  const out: { x: number; z: number; thick: number; off: number }[] = [];
+  for (let i = 0; i < n; i++) {
+    const [above = 0, below = 0] = [xz[2 * i + 1], xz[xz.length - 2 * i - 1]];
+    out.push({ x: xz[2 * i] ?? 0, z: (above + below) / 2, thick: above - below, off: Math.abs(i / n - 0.7) });
   }
-  return best;
+  const most = Math.max(...out.map((o) => o.thick));
+  return out
+    .filter((o) => o.thick > most * 0.15)
+    .sort((a, b) => b.thick / most - b.off - (a.thick / most - a.off))
+    .filter((_, i, all) => i % Math.ceil(all.length / ENDS) === 0);
 }
+
+/** As many ends as are tried for one leader. */
+const ENDS = 30;
+
+const straight = (port: Dot, end: Dot): Dot[] => [port, { x: port.x - 10, y: port.y }, end];

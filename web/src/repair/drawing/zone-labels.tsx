@@ -3,7 +3,8 @@ import { usePreferences } from "../../shell/preferences";
 import { length } from "../../units/units";
 import { RULE } from "./edge-rules";
 import { litByZone, useLit } from "./lit";
-import { type Projection, anchor, px, py } from "./projection";
+import { type Dot, placed } from "./leaders";
+import { type Projection, anchors, px, py } from "./projection";
 import { ZONE_HATCH } from "./zone-hatch";
 import { useMemo } from "react";
 
@@ -26,6 +27,7 @@ export function Labels({
 }) {
   const { system } = usePreferences();
   const { lit, light } = useLit();
+  const x = width - column;
   const rows = useMemo(() => {
     const outerFirst = [...zones].sort((a, b) => b.areaMm2 - a.areaMm2);
     const step = Math.min(64, (height - RULE - 6) / outerFirst.length);
@@ -37,9 +39,9 @@ export function Labels({
         y: RULE + 4 + step * (i + 0.5),
         step,
       })),
+      x,
     );
-  }, [zones, height, p]);
-  const x = width - column;
+  }, [zones, height, p, x]);
   return (
     <g>
       {rows.map(({ zone, y, step, at }) => {
@@ -57,7 +59,8 @@ export function Labels({
             {at && (
               <g pointerEvents="none">
                 <path
-                  d={`M${x} ${y}H${x - 10}L${x - 22} ${at.y}H${at.x}`}
+                  data-leader
+                  d={`M${x} ${y}L${x - 10} ${y}L${x - 22} ${at.y}L${at.x} ${at.y}`}
                   fill="none"
                   stroke={on ? "var(--violet)" : "var(--ink)"}
                   strokeWidth="1.5"
@@ -114,16 +117,21 @@ interface LabelRow {
   step: number;
 }
 
-/** Where each label's leader ends. From the innermost up each starts above the one below it, so that no two cross. */
-function leaders(p: Projection, rows: readonly LabelRow[]) {
-  const out: (LabelRow & { at?: { x: number; y: number } })[] = [];
-  let from = p.y0;
-  for (const row of [...rows].reverse()) {
-    const want = p.y0 + (p.top + p.height - row.y) / p.perMm;
-    const view = { right: p.x1 - 4 / p.perMm, from, to: p.y1 - 4 / p.perMm };
-    const at = anchor(row.zone.rings, row.inner, want, view) ?? anchor(row.zone.rings, row.inner, want);
-    if (at) from = Math.min(view.to, at.y + 7 / p.perMm);
-    out.push({ ...row, at: at && { x: px(p, at.x), y: py(p, at.y) } });
-  }
-  return out;
+/** Where each label's leader ends: level in its own zone, as near to the label's height as the others let it. */
+function leaders(p: Projection, rows: readonly LabelRow[], x: number) {
+  const view = { right: p.x1 - 4 / p.perMm, from: p.y0 + 4 / p.perMm, to: p.y1 - 4 / p.perMm };
+  const ends = placed(
+    rows.map((row) => {
+      const want = p.y0 + (p.top + p.height - row.y) / p.perMm;
+      return {
+        port: { x, y: row.y },
+        ends: anchors(row.zone.rings, row.inner, want, view).map((at) => ({ x: px(p, at.x), y: py(p, at.y) })),
+      };
+    }),
+    bent,
+  );
+  return rows.map((row, i) => ({ ...row, y: ends[i]?.port.y ?? row.y, at: ends[i]?.end }));
 }
+
+/** A leader runs level out of its label and level into its end. */
+const bent = (port: Dot, end: Dot): Dot[] => [port, { x: port.x - 10, y: port.y }, { x: port.x - 22, y: end.y }, end];

@@ -5,6 +5,7 @@ import { useRecord, useZone } from "../../api/queries";
 import { usePreferences } from "../../shell/preferences";
 import { amount } from "../../units/amount";
 import { dayAndTime, grams, minutes, moment, percent, temperature } from "../../units/units";
+import { Assumed } from "../assumed-line";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { VerdictMark } from "../verdict-mark";
 import { HouseSaid } from "../steps/house-page";
@@ -109,6 +110,7 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
             </button>
           </div>
         </header>
+        <Assumed part={frozen.draft.part} />
         <div className="grid grid-cols-4 divide-x divide-hair border-b border-hair">
           <Fact label="Begun" value={record.startedAt ? dayAndTime(record.startedAt, zone) : "not yet"} />
           <Fact label="Finished" value={finished(record, zone)} />

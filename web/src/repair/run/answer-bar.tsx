@@ -45,7 +45,7 @@ export function AnswerBar({
   const gate = step.gate;
   if (gate && branching) {
     return (
-      <div className="firm-t flex min-h-[112px] shrink-0 flex-wrap">
+      <div className="firm-t flex min-h-[112px] shrink-0 flex-wrap" data-answers>
         {gate.branches.map((b) => (
           <Answer key={b.id} Icon={RotateCcw} word={b.label} note={b.note} onClick={() => answer(b.id)} />
         ))}
@@ -57,7 +57,7 @@ export function AnswerBar({
   }
   if (gate) {
     return (
-      <div className="firm-t flex shrink-0 flex-wrap">
+      <div className="firm-t flex shrink-0 flex-wrap" data-answers>
         <div className="flex min-h-[72px] w-full items-center px-4 text-20 leading-7 font-semibold sm:px-8 md:min-h-[112px] md:w-[32%] n">
           {gate.question}
         </div>
@@ -88,7 +88,7 @@ export function AnswerBar({
   if (off.length > 0) {
     const never = off.some((m) => m.never);
     return (
-      <div className="firm-t flex min-h-[112px] shrink-0 flex-wrap">
+      <div className="firm-t flex min-h-[112px] shrink-0 flex-wrap" data-answers>
         <div className="n flex min-w-60 flex-1 items-center px-4 text-20 leading-7 font-semibold sm:px-8">
           {mixing ? "Not yet" : "Not ready"}: {off.map((m) => m.said).join(", ")}
         </div>
@@ -106,7 +106,7 @@ export function AnswerBar({
     );
   }
   return (
-    <div className="firm-t flex min-h-[112px] shrink-0">
+    <div className="firm-t flex min-h-[112px] shrink-0" data-answers>
       {mixing ? (
         <Answer go Icon={Timer} word="Cream meets filler" note="the clock starts" onClick={primary} />
       ) : (
@@ -142,13 +142,13 @@ function Answer({
   return (
     <button
       type="button"
-      className={`firm-l flex min-h-[96px] min-w-40 flex-1 items-center gap-5 px-6 text-left ${go ? "bg-pine text-on-pine" : "bg-sheet"}`}
+      className={`firm-l flex min-h-[96px] min-w-40 flex-1 items-center gap-5 px-6 text-left max-sm:gap-2 max-sm:px-3 ${go ? "bg-pine text-on-pine" : "bg-sheet"}`}
       onClick={onClick}
       data-yes={yes || undefined}
     >
-      <Icon size={44} strokeWidth={2.6} aria-hidden="true" className="shrink-0" />
+      <Icon strokeWidth={2.6} aria-hidden="true" className="size-11 shrink-0 max-sm:size-7" />
       <span className="min-w-0">
-        <span className="n block text-28 font-semibold sm:text-[36px] sm:leading-10" style={{ fontStretch: "88%" }}>
+        <span className="n block text-20 font-semibold sm:text-[36px] sm:leading-10" style={{ fontStretch: "88%" }}>
           {word}
         </span>
         <span className="n block text-20">{note}</span>

@@ -5,6 +5,7 @@ import { ask, type Api } from "../../api/client";
 import { keys, queryClient } from "../../api/queries";
 import { useLeadOn } from "../../shell/lead-on";
 import { grams, minutes } from "../../units/units";
+import { Assumed } from "../assumed-line";
 import { useDraft } from "../use-draft";
 import { VerdictMark } from "../verdict-mark";
 
@@ -75,6 +76,9 @@ export function Begin({ id, anew }: { id: number; anew?: string }) {
           <p className="text-20 text-muted">
             Beginning freezes this plan with rule book {on.workup?.ruleBook}; a later change of rules does not reach it.
           </p>
+          <div className="text-20">
+            <Assumed part={on.draft?.part} />
+          </div>
           <p className="text-20 text-muted">{plan.closing}</p>
         </div>
       ) : (

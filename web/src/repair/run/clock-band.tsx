@@ -19,7 +19,7 @@ export function ClockBand({
   const used = Math.max(0, (now - Date.parse(clock.startedAt)) / 1000);
   const by = isDeadline(clock);
   return (
-    <div ref={ref} className="firm-t bg-ground relative h-[88px] shrink-0 overflow-hidden">
+    <div ref={ref} className="firm-t bg-ground relative h-[88px] shrink-0 overflow-hidden" data-clock>
       {width > 0 && <ClockRule clock={clock} now={now} width={width} height={64} numbers />}
       <span className="n absolute bottom-0 left-4 text-16 font-semibold text-muted max-sm:hidden sm:left-8">
         {stretch(used, "down")} used

@@ -20,6 +20,8 @@ import { depthMm } from "./rework";
 export interface Figure {
   /** A deadline that bites within half a minute, or is over. */
   alarm?: boolean;
+  /** It is not what it has to be. */
+  off?: boolean;
   value: string;
   unit?: string;
   note: string;
@@ -28,15 +30,21 @@ export interface Figure {
 const ALARM_S = 30;
 
 /** A figure that is read from a metre away. */
-export function BigFigure({ figure, size }: { figure: Figure; size: string }) {
+export function BigFigure({ figure }: { figure: Figure }) {
   return (
-    <div className={`flex flex-wrap items-end gap-x-6 ${figure.alarm ? "text-oxide-text" : ""}`}>
-      {figure.alarm && <TriangleAlert size={96} strokeWidth={2.2} aria-label="Alarm" />}
-      <span className="n leading-none font-semibold" style={{ fontSize: size, fontStretch: "88%" }} data-figure>
+    <div
+      className={`pointer-events-none flex items-end gap-x-4 sm:gap-x-6 ${figure.alarm || figure.off ? "text-oxide-text" : ""}`}
+    >
+      {figure.alarm && <TriangleAlert className="size-14 shrink-0 sm:size-24" strokeWidth={2.2} aria-label="Alarm" />}
+      <span
+        className="n shrink-0 leading-[0.86] font-semibold whitespace-nowrap"
+        style={{ fontSize: "clamp(72px, min(13vw, 18vh), 150px)", fontStretch: "82%" }}
+        data-figure
+      >
         {figure.value}
         {figure.unit && <span className="ml-2 text-[0.4em] font-medium">{figure.unit}</span>}
       </span>
-      <span className="n max-w-72 pb-2 text-20 leading-7 font-semibold sm:text-28 sm:leading-8">{figure.note}</span>
+      <span className="n min-w-0 max-w-80 text-20 leading-7 font-semibold sm:text-28 sm:leading-8">{figure.note}</span>
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { CornerUpLeft, Hand, NotebookPen, OctagonX, ShieldAlert, Thermometer, Trash2 } from "lucide-react";
+import { CornerUpLeft, Hand, MapPinned, NotebookPen, OctagonX, Thermometer, Trash2 } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { Api } from "../../api/client";
@@ -16,6 +16,7 @@ import { aheadOfServer } from "./ahead-of-server";
 import { AnswerBar } from "./answer-bar";
 import type { Ask } from "./asks";
 import { BeforeMixGlance } from "./before-mix";
+import { Cautions } from "./cautions";
 import { ClockBand } from "./clock-band";
 import { CURED_BY, curedBy } from "./cured-by";
 import { Ended } from "./ended";
@@ -35,7 +36,9 @@ import { type RunDialog, RunDialogs } from "./run-dialogs";
 import { ReadingDialog } from "./reading-dialog";
 import { StopBand, StopHere } from "./stop-here";
 import { TopButton } from "./top-button";
+import { MixFigure } from "./mix-figure";
 import { missing, WantedHere } from "./wanted";
+import { Where } from "./where";
 import { Weighing } from "./weighing";
 
 type RunStep = Api["RunStep"];
@@ -106,7 +109,8 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
   const lacking = missing(state, current);
   const early = step.kind === "WAIT" && left !== undefined && left > 0 ? left : 0;
   const never = live !== undefined && live.endsAt === undefined ? by.passed : undefined;
-  const musts = mustsNow(state, mix, mixing ? plan.mixes.find((m) => m.id === mix?.mix)?.pour.window : undefined);
+  const pour = plan.mixes.find((m) => m.id === mix?.mix)?.pour;
+  const musts = mustsNow(state, mix, mixing ? pour?.window : undefined);
   const held = heldBy({
     state,
     musts,
@@ -181,16 +185,16 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
     }
   });
 
-  const crowded = musts.length > 0;
   const { system } = usePreferences();
+  const around = WIDE.has(step.zone ?? "CLEAN") ? ("FINE_320" as const) : ("FINE_240" as const);
   const figure = figureOf(state, current, live, left, now, zone, system);
   const lastReading = state.readings.findLast(
     (r) => r.step === current.id && (r.quantity === "SURFACE_C" || r.quantity === "UV"),
   );
   return (
     <main className="flex min-h-0 flex-1 flex-col" data-step={current.id}>
-      <div className="firm-b flex h-[75px] shrink-0 items-stretch">
-        <div className="n flex min-w-0 flex-1 items-center gap-3 truncate px-4 text-20 font-semibold sm:px-8 sm:text-24">
+      <div className="firm-b flex min-h-[75px] shrink-0 items-stretch max-sm:flex-wrap">
+        <div className="n flex min-w-0 flex-1 items-center gap-3 truncate px-4 text-20 font-semibold max-sm:min-h-9 max-sm:basis-full sm:px-8 sm:text-24">
           <span className="truncate">
             Step {index + 1} of {state.steps.length}, {run.frozen.workup.name}
           </span>
@@ -221,6 +225,9 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         <TopButton onClick={() => setDialog("note")} label="Note">
           <NotebookPen size={24} aria-hidden="true" />
         </TopButton>
+        <TopButton onClick={() => setDialog("where")} label="Where">
+          <MapPinned size={24} aria-hidden="true" />
+        </TopButton>
         <TopButton onClick={() => setDialog("cannot")} label="Cannot go on">
           <OctagonX size={24} aria-hidden="true" />
         </TopButton>
@@ -244,65 +251,56 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
           />
         </div>
       )}
-      <div className={stopped ? "hidden" : "flex min-h-0 flex-1"}>
+      <div
+        className={
+          stopped
+            ? "hidden"
+            : "grid min-h-0 flex-1 grid-cols-1 grid-rows-[minmax(0,1fr)_auto_auto] lg:grid-cols-[minmax(0,1fr)_minmax(0,38%)] lg:grid-rows-[minmax(0,1fr)_auto]"
+        }
+      >
+        {/* What is long gives way and can be moved; the figure, what is read and what is weighed stay in view below it. */}
         <div
-          className="flex min-w-0 flex-1 flex-col gap-2 overflow-y-auto px-4 pt-4 sm:px-8"
+          className="flex min-h-0 flex-col gap-2 overflow-y-auto px-4 pt-3 sm:px-8"
           tabIndex={0}
           role="region"
           aria-label="The step"
         >
-          <div className="flex flex-wrap items-end justify-between gap-x-6">
-            <h1 className="text-28 font-semibold sm:text-44" style={{ fontStretch: "88%" }}>
-              {step.title}
-            </h1>
-            {/* Beside the title while the glance before a mix takes the room below. */}
-            {crowded && <BigFigure figure={figure} size="clamp(72px, 7.5vw, 96px)" />}
-          </div>
+          <h1 className="text-28 font-semibold sm:text-44" style={{ fontStretch: "88%" }}>
+            {step.title}
+          </h1>
+          <Cautions run={run.id} cautions={step.cautions} />
           <p className="text-20 leading-7 sm:text-[25px] sm:leading-8">{step.detail}</p>
-          {step.cautions.map((c) => (
-            <p key={c.id} className="flex items-center gap-2 text-16 font-bold sm:text-20">
-              <ShieldAlert className="text-oxide shrink-0" size={26} aria-label="Caution" />
-              {c.text}
-            </p>
-          ))}
           {musts.length > 0 && <BeforeMixGlance musts={musts} />}
+          <Findings findings={state.findings} mix={changedBy(plan, state)} />
+          <WantedHere run={run.id} at={current} lacking={lacking} onReading={() => setDialog("reading")} />
+        </div>
+        <div className="flex flex-col gap-2 px-4 pt-1 pb-3 sm:px-8">
           {gate && gate.reads.length > 0 && !stopped && (
             <ReadHere asks={reads.length > 0 ? reads : gate.reads} onReading={read} />
           )}
-          <Findings findings={state.findings} mix={changedBy(plan, state)} />
-          <WantedHere run={run.id} at={current} lacking={lacking} onReading={() => setDialog("reading")} />
-          {step.kind === "MIX" && mix && (
-            <Weighing
-              mix={mix}
-              pour={plan.mixes.find((m) => m.id === mix.mix)?.pour}
-              again={weighAgain}
-              setAgain={setWeighAgain}
-              onReading={read}
-            />
-          )}
-          {!crowded && (
-            <div className="mt-auto pb-4">
-              <BigFigure figure={figure} size="clamp(72px, 15vw, 150px)" />
-            </div>
+          {mix && pour && mixing ? (
+            <MixFigure figure={figure} mix={mix} window={pour.window} again={weighAgain} />
+          ) : (
+            <BigFigure figure={figure} />
           )}
           {(live?.warning || lastReading || by === CURED_BY.light) && (
-            <p className="pb-3 text-20 font-bold sm:text-24" role="status">
+            <p className="text-20 font-bold sm:text-24" role="status">
               {live?.warning && <span className="text-oxide-text">{live.warning} </span>}
               {(lastReading || by === CURED_BY.light) && live?.note}
             </p>
           )}
         </div>
-        <div
-          className={`firm-l hidden shrink-0 lg:block ${crowded ? "w-[30%] max-w-[420px]" : "w-[38%] max-w-[560px]"}`}
-        >
-          <LitProvider fixed={litByStep(step)}>
-            <DrawingPair
-              drawing={run.frozen.workup.drawing}
-              sectionShare={0.42}
-              around={WIDE.has(step.zone ?? "CLEAN") ? "FINE_320" : "FINE_240"}
-            />
-          </LitProvider>
-        </div>
+        {mix && step.kind === "MIX" ? (
+          <div className="px-4 pb-2 sm:px-8 lg:firm-l lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:overflow-y-auto lg:p-4">
+            <Weighing mix={mix} pour={pour} again={weighAgain} setAgain={setWeighAgain} onReading={read} />
+          </div>
+        ) : (
+          <div className="firm-l hidden lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:block">
+            <LitProvider fixed={litByStep(step)}>
+              <DrawingPair drawing={run.frozen.workup.drawing} sectionShare={0.42} around={around} />
+            </LitProvider>
+          </div>
+        )}
       </div>
 
       {live && !stopped && <ClockBand clock={live} of={by.word} now={now} zone={zone} />}
@@ -360,6 +358,13 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         never={never}
         open={dialog}
         setOpen={setDialog}
+      />
+      <Where
+        drawing={run.frozen.workup.drawing}
+        step={step}
+        around={around}
+        open={dialog === "where"}
+        onOpenChange={(o) => setDialog(o ? "where" : undefined)}
       />
       <KeysDialog open={dialog === "keys"} onOpenChange={(o) => setDialog(o ? "keys" : undefined)} />
     </main>

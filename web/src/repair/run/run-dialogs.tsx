@@ -7,7 +7,7 @@ import { SayDialog } from "./say-dialog";
 
 /** The sheets of a run; one is open at most. */
 export type RunDialog =
-  "note" | "reading" | "keys" | "early" | "start" | "scrap" | "cannot" | "anew" | "end" | "measure";
+  "note" | "reading" | "keys" | "early" | "start" | "scrap" | "cannot" | "anew" | "end" | "measure" | "where";
 
 const JUDGED_BY = ["Nail leaves no mark", "Paper does not clog", "Dry to a fingertip", "Tacky, strings pull"];
 const SCRAPPED_FOR = ["Dose out of bounds", "Going off", "Dirt in it", "Wrong lot"];

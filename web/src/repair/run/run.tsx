@@ -2,6 +2,7 @@ import { useEffect, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { Problem } from "../../api/client";
 import { useBell, useRun } from "../../api/queries";
+import { useAwake } from "../../shell/use-awake";
 import { ClockRail } from "../../shell/clock-rail";
 import { Refusals } from "../../shell/shell";
 import { TooLate } from "./too-late";
@@ -16,6 +17,7 @@ export function RunScreen() {
   const navigate = useNavigate();
   useBell();
   useServerWatch();
+  useAwake();
   const run = useRun(repair);
   const waits = useWaitsForServer(run);
   const notStarted = run.error instanceof Problem && run.error.status === 409;

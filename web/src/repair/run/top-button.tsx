@@ -15,7 +15,7 @@ export function TopButton({
   return (
     <button
       type="button"
-      className="bg-ground firm-l n flex min-w-[72px] items-center justify-center gap-2 px-4 text-20 font-semibold disabled:text-muted"
+      className="bg-ground firm-l n flex min-w-[72px] max-sm:min-h-[72px] max-sm:min-w-14 max-sm:flex-1 max-sm:px-1 items-center justify-center gap-2 px-4 text-20 font-semibold disabled:text-muted"
       disabled={disabled}
       aria-label={label}
       onClick={onClick}

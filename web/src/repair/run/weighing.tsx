@@ -1,12 +1,19 @@
-import { useState } from "react";
+import { Check, X } from "lucide-react";
+import { useId, useState } from "react";
 import type { Api } from "../../api/client";
 import { LiveFigureLine } from "../../devices/live-figure";
+import { Hatches } from "../../marks/hatch";
 import { Measure } from "../../shell/field";
 import { usePreferences } from "../../shell/preferences";
 import { grams, length, percent } from "../../units/units";
 import { type Ask, useAsked } from "./asks";
+import { creamFor, honest, percentOf } from "./dose";
+import { dueOf, useOnScale, type Weight } from "./on-scale";
 
-/** Filler first, then cream to what was really weighed; what was weighed may be weighed again. Enter takes a weight. */
+/**
+ * Weigh, weigh, go: filler, then cream to what was really weighed, on one sheet with the scale live; what was weighed may be weighed again. Enter
+ * takes a weight.
+ */
 export function Weighing({
   mix,
   pour,
@@ -21,45 +28,183 @@ export function Weighing({
   setAgain: (what: Ask | undefined) => void;
   onReading: (quantity: Ask, value: number, source: string) => void;
 }) {
-  const due: Ask | undefined =
-    mix.fillerG === undefined ? "FILLER_G" : mix.creamG === undefined ? "CREAM_G" : undefined;
-  const on = again ?? due;
+  const on = again === "FILLER_G" || again === "CREAM_G" ? again : dueOf(mix);
+  const filler = useOnScale("FILLER_G");
   const take = (quantity: Ask, value: number, source: string) => {
     setAgain(undefined);
     onReading(quantity, value, source);
   };
+  const live = on === undefined || filler === undefined || filler < 0 ? undefined : filler;
   return (
-    <div className="flex flex-col gap-1 pt-1">
-      <div className="flex flex-wrap items-end gap-2">
-        {mix.fillerG !== undefined && on !== "FILLER_G" && (
-          <Weighed said={`Filler weighed: ${grams(mix.fillerG)}`} onAgain={() => setAgain("FILLER_G")} />
-        )}
-        {mix.creamG !== undefined && on !== "CREAM_G" && (
-          <Weighed
-            said={`Cream weighed: ${grams(mix.creamG)} = ${percent(mix.percent ?? 0)}`}
-            onAgain={() => setAgain("CREAM_G")}
+    <section aria-label="Weigh, weigh, go" className="flex flex-col gap-2">
+      <Row
+        no={1}
+        active={on === "FILLER_G"}
+        word="Filler"
+        asked={mix.fillerTargetG}
+        weighed={on === "FILLER_G" ? undefined : mix.fillerG}
+        live={on === "FILLER_G" ? live : undefined}
+        hatch="fill"
+        told={`asked ${grams(mix.fillerTargetG)}, a little over is fine`}
+        onAgain={
+          mix.fillerG !== undefined && on !== "FILLER_G" && !mix.clockAt ? () => setAgain("FILLER_G") : undefined
+        }
+      />
+      <Cream mix={mix} pour={pour} on={on} live={live} setAgain={setAgain} />
+      {on && (
+        <div className="flex flex-wrap items-end gap-2">
+          <WeightField
+            key={on}
+            label={on === "FILLER_G" ? "Filler on the scale" : `Cream, asked ${grams(mix.creamTargetG)}`}
+            quantity={on}
+            onReading={take}
           />
-        )}
-        {on && (
-          <>
-            <Weight
-              key={on}
-              label={on === "FILLER_G" ? "Filler on the scale" : `Cream, asked ${grams(mix.creamTargetG)}`}
-              quantity={on}
-              onReading={take}
+          <div className="min-w-[270px] flex-1">
+            <LiveFigureLine
+              ask={on}
+              verb={on === "FILLER_G" ? "Take as filler" : "Take as cream"}
+              onTake={(value, source) => take(on, value, source)}
             />
-            <div className="min-w-[300px] flex-1">
-              <LiveFigureLine
-                ask={on}
-                verb={on === "FILLER_G" ? "Take as filler" : "Take as cream"}
-                onTake={(value, source) => take(on, value, source)}
-              />
-            </div>
-          </>
-        )}
-      </div>
+          </div>
+        </div>
+      )}
       {mix.said && <p className="text-20 font-bold text-oxide-text">{mix.said}</p>}
-      {pour && mix.fillerG === undefined && <NoScale share={mix.fillerTargetG / pour.fillerG} pour={pour} />}
+      {pour && mix.fillerG === undefined && filler === undefined && (
+        <NoScale share={mix.fillerTargetG / pour.fillerG} pour={pour} />
+      )}
+    </section>
+  );
+}
+
+/** Cream is judged by the filler that was really weighed; until then the rule stands for what is asked. */
+function Cream({
+  mix,
+  pour,
+  on,
+  live,
+  setAgain,
+}: {
+  mix: Api["MixDone"];
+  pour: Api["Pour"] | undefined;
+  on: Weight | undefined;
+  live: number | undefined;
+  setAgain: (what: Ask | undefined) => void;
+}) {
+  const filler = mix.fillerG ?? mix.fillerTargetG;
+  const window = pour?.window;
+  const weighed = on === "CREAM_G" ? undefined : mix.creamG;
+  const now = weighed ?? (on === "CREAM_G" ? live : undefined);
+  const share = now === undefined ? undefined : percentOf(filler, now);
+  const off =
+    share === undefined || !window || honest(share, window)
+      ? undefined
+      : share < window.from
+        ? `${grams(Math.max(0.1, creamFor(filler, window.from) - (now ?? 0)))} more`
+        : "too much: take it off";
+  const range = window ? `${percent(window.from)} to ${percent(window.to)}` : "";
+  return (
+    <Row
+      no={2}
+      active={on === "CREAM_G"}
+      word="Cream"
+      asked={mix.creamTargetG}
+      weighed={weighed}
+      live={on === "CREAM_G" ? live : undefined}
+      hatch="paint"
+      band={window ? [(filler * window.from) / 100, (filler * window.to) / 100] : undefined}
+      off={off}
+      told={
+        share === undefined
+          ? `asked ${grams(mix.creamTargetG)}; holds from ${range}`
+          : `${percent(share)}; holds from ${range}`
+      }
+      onAgain={mix.creamG !== undefined && on !== "CREAM_G" && !mix.clockAt ? () => setAgain("CREAM_G") : undefined}
+    />
+  );
+}
+
+/** One of the two on a rule of grams: what is asked, what holds, what is there. */
+function Row({
+  no,
+  word,
+  asked,
+  weighed,
+  live,
+  hatch,
+  band,
+  off,
+  told,
+  active,
+  onAgain,
+}: {
+  no: number;
+  word: string;
+  asked: number;
+  weighed: number | undefined;
+  live: number | undefined;
+  hatch: "fill" | "paint";
+  band?: [number, number];
+  off?: string;
+  told: string;
+  /** Whether this one is on the scale now. */
+  active: boolean;
+  onAgain: (() => void) | undefined;
+}) {
+  const id = useId();
+  const there = weighed ?? live;
+  const most = Math.max(asked * 1.4, band ? band[1] * 1.15 : 0, 0.1);
+  const x = (g: number) => Math.min(100, Math.max(0, (g / most) * 100));
+  const said = weighed === undefined ? "" : off ? off : "holds";
+  return (
+    <div className="flex items-stretch gap-2">
+      <div className="min-w-0 flex-1">
+        <div className="n flex items-center justify-between gap-2 text-20 font-semibold">
+          <span className="flex min-w-0 items-center gap-2">
+            <span
+              className={`grid size-7 shrink-0 place-items-center text-16 ${weighed === undefined ? "firm" : off ? "bg-oxide text-[#fff6f2]" : "bg-pine text-on-pine"}`}
+            >
+              {weighed === undefined ? (
+                no
+              ) : off ? (
+                <X size={18} aria-hidden="true" />
+              ) : (
+                <Check size={18} aria-hidden="true" />
+              )}
+            </span>
+            {word}
+          </span>
+          <span className={off ? "text-oxide-text" : ""}>{there === undefined ? "" : grams(there)}</span>
+        </div>
+        <svg
+          width="100%"
+          height="26"
+          aria-hidden="true"
+          className={`firm block bg-sheet ${active ? "" : "max-sm:hidden"}`}
+        >
+          <Hatches id={id} />
+          {band && (
+            <rect x={`${x(band[0])}%`} y="2" width={`${x(band[1]) - x(band[0])}%`} height="22" fill="var(--done)" />
+          )}
+          {there !== undefined && (
+            <rect x="1" y="8" width={`${x(there)}%`} height="16" fill={`url(#${id}-${hatch})`} stroke="var(--ink)" />
+          )}
+          <line x1={`${x(asked)}%`} x2={`${x(asked)}%`} y1="0" y2="26" stroke="var(--ink)" strokeWidth="3" />
+        </svg>
+        <div className={`lab flex flex-wrap justify-between gap-x-2 ${active ? "" : "max-sm:hidden"}`}>
+          <span>{told}</span>
+          <b className={off ? "text-oxide-text" : ""}>{said || (live !== undefined && off ? off : "")}</b>
+        </div>
+      </div>
+      {onAgain && (
+        <button
+          type="button"
+          className="btn min-h-[72px] shrink-0 px-3"
+          aria-label={`${word} weighed: ${grams(weighed ?? 0)}. Weigh it again.`}
+          onClick={onAgain}
+        >
+          Again
+        </button>
+      )}
     </div>
   );
 }
@@ -76,20 +221,7 @@ function NoScale({ share, pour }: { share: number; pour: Api["Pour"] }) {
   );
 }
 
-function Weighed({ said, onAgain }: { said: string; onAgain: () => void }) {
-  return (
-    <button
-      type="button"
-      className="btn h-[75px] max-w-44 text-left leading-5"
-      aria-label={`${said}. Weigh it again.`}
-      onClick={onAgain}
-    >
-      {said}
-    </button>
-  );
-}
-
-function Weight({
+function WeightField({
   label,
   quantity,
   onReading,
@@ -104,7 +236,7 @@ function Weight({
   const take = () => value !== undefined && !problem && onReading(quantity, value, "");
   return (
     <div className="flex items-end gap-1">
-      <div className="w-40">
+      <div className="w-36">
         <Measure
           label={label}
           quantity={{ unit: "g" }}

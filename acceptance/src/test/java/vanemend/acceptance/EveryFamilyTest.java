@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -15,8 +16,17 @@ import org.junit.jupiter.params.provider.CsvSource;
         "the whole job of every family in the browser, from the first step to the record, each through a stop and out of it")
 @ExtendWith(Depot.Leave.class)
 class EveryFamilyTest {
+    private static final InView LOOKS = new InView();
+
     private static Technician begun(String name) {
-        return Technician.running("tam", name);
+        return Technician.running("tam", name).lookedAtBy(LOOKS, name);
+    }
+
+    /** Figure, clock, answers, readings: in every step of all these runs, at four sizes, wholly in view. */
+    @AfterAll
+    static void nothingThatMattersIsCut() {
+        org.assertj.core.api.Assertions.assertThat(LOOKS.looks()).isGreaterThan(200);
+        org.assertj.core.api.Assertions.assertThat(LOOKS.wrong()).isEmpty();
     }
 
     private static void stopped(Technician t, String title) {

@@ -16,6 +16,7 @@ class LookTest {
     private static final List<String> SCREENS = List.of(
             "/bench",
             "/repairs",
+            "/repairs/new",
             "/records",
             "/audit",
             "/people",
@@ -145,6 +146,42 @@ class LookTest {
                         .y)
                 .isLessThan(height);
         assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+        page.context().close();
+    }
+
+    /** Leaders of one drawing that cross, and their ends that lie within 8 px of each other. */
+    private static final String TANGLED = """
+            () => [...document.querySelectorAll('svg')].flatMap(svg => {
+              const lines = [...svg.querySelectorAll('[data-leader]')].map(l => l.getAttribute('d').match(/-?[\\d.]+/g).map(Number))
+                .map(n => n.flatMap((v, i) => i % 2 ? [] : [[v, n[i + 1]]]));
+              const side = (a, b, p) => (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]);
+              const cross = (a, b, c, d) => side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
+              const wrong = [];
+              lines.forEach((a, i) => lines.slice(0, i).forEach((b, k) => {
+                const [p, q] = [a.at(-1), b.at(-1)];
+                if (Math.hypot(p[0] - q[0], p[1] - q[1]) < 8) wrong.push(svg.getAttribute('aria-label') + ': ends ' + i + ' and ' + k);
+                for (let m = 1; m < a.length; m++) for (let n = 1; n < b.length; n++)
+                  if (cross(a[m - 1], a[m], b[n - 1], b[n])) wrong.push(svg.getAttribute('aria-label') + ': leaders ' + i + ' and ' + k);
+              }));
+              return [...new Set(wrong)];
+            })
+            """;
+
+    @ParameterizedTest(name = "leaders of every drawing at {0} by {1}")
+    @CsvSource({"1280,800", "1920,1080"})
+    void leadersNeverCross(int width, int height) {
+        Page page = Depot.as("isla", width, height);
+        List<String> wrong = new ArrayList<>();
+        List<?> ids = (List<?>) page.evaluate(
+                "async () => (await (await fetch('/api/repairs')).json()).filter(r => r.steps > 0).map(r => r.id)");
+        assertThat(ids).hasSizeGreaterThan(12);
+        for (Object id : ids) {
+            page.navigate(Depot.url() + "/repairs/" + id + "/footprint");
+            page.locator("[data-leader]").first().waitFor();
+            ((List<?>) page.evaluate(TANGLED))
+                    .forEach(t -> wrong.add(page.locator("h1").innerText() + ", " + t));
+        }
+        assertThat(wrong).isEmpty();
         page.context().close();
     }
 }

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Pattern;
 
 /** What a technician does with the screens, in a technician's words. */
@@ -21,6 +22,11 @@ final class Technician {
 
     /** What passes at each reading of each gate of the plan, by gate and place among its readings. */
     private Map<String, Object> passing = Map.of();
+
+    /** What looks at each step on the way, and of which plan it is said. */
+    private Optional<InView> looks = Optional.empty();
+
+    private String plan = "";
 
     private static final Locator.WaitForOptions HIDDEN =
             new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN);
@@ -51,6 +57,13 @@ final class Technician {
         t.page().locator("[data-step]").waitFor();
         t.learnThePlan();
         return t;
+    }
+
+    /** Each step that is worked on is looked at by {@code each}. */
+    Technician lookedAtBy(InView each, String name) {
+        looks = Optional.of(each);
+        plan = name;
+        return this;
     }
 
     Page page() {
@@ -154,6 +167,7 @@ final class Technician {
         }
         for (int i = 0; i < 200; i++) {
             String id = inHand();
+            looks.ifPresent(l -> l.look(page, plan, id));
             if (id.equals(stop)) {
                 return;
             }
@@ -261,7 +275,9 @@ final class Technician {
     /** Weighs a little over what is asked, and the cream that this asks. */
     private void mix() {
         // Off the screen, not from the server: it may be out of reach.
-        String asked = page.locator("[data-figure]").first().innerText().replaceAll("[^0-9.]", "");
+        String asked = page.getByText(Pattern.compile("asked .* a little over is fine"))
+                .innerText()
+                .replaceAll("[^0-9.]", "");
         Locator filler = page.getByLabel("Filler on the scale");
         filler.fill(String.format(Locale.ROOT, "%.1f", Double.parseDouble(asked) + 0.4));
         filler.press("Enter");

@@ -81,6 +81,10 @@ public final class RecordPdf {
                         + Check.shown(frozen.plan().air().tempC()) + " °C, "
                         + Check.shown(frozen.plan().air().rhPercent()) + " % | hands "
                         + String.join(", ", record.people()));
+        List<String> assumed = frozen.draft().part().assumedSaid();
+        if (!assumed.isEmpty()) {
+            line(doc, "Usual, not measured on this part: " + String.join(", ", assumed));
+        }
         record.ended()
                 .ifPresent(e -> line(
                         doc,

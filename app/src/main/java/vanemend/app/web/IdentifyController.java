@@ -41,6 +41,7 @@ import vanemend.core.sanding.Tool;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.Measured;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.Identity;
 
 /** What a part is made of: marks read and bench tests weighed while they are entered. */
@@ -104,7 +105,8 @@ class IdentifyController {
                         .toList(),
                 Arrays.stream(MaterialClass.Surface.values())
                         .map(s -> new SurfaceView(s, s.word()))
-                        .toList());
+                        .toList(),
+                TradeBook.shipped().signs());
     }
 
     private static List<MadeOf> materials(java.util.function.Predicate<MadeOf> on) {

@@ -3,6 +3,7 @@ package vanemend.app.web;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import vanemend.app.access.Account;
@@ -302,7 +303,11 @@ final class Views {
     /** A family of substrates. */
     record FamilyView(Family family, Family.Meaning meaning) {}
 
-    /** What there is to choose from, in the trade's words. */
+    /**
+     * What there is to choose from, in the trade's words.
+     *
+     * @param cautionSigns what stands for a caution that was read, by its id
+     */
     record CatalogueView(
             List<Outline> outlines,
             List<TypicalView> typicalParts,
@@ -316,7 +321,8 @@ final class Views {
             List<RoleView> roles,
             List<QuantityView> quantities,
             List<MeasuredView> measured,
-            List<SurfaceView> surfaces) {}
+            List<SurfaceView> surfaces,
+            Map<String, String> cautionSigns) {}
 
     /**
      * A part as people bring it in.

@@ -1,6 +1,7 @@
 package vanemend.core.trade;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,6 +15,7 @@ public final class TradeBook {
     private final Map<String, String> said;
     private final Map<String, Turn> turns;
     private final Map<String, Caution> cautions;
+    private final Map<String, String> signs;
     private final String closing;
 
     private TradeBook(
@@ -21,11 +23,13 @@ public final class TradeBook {
             Map<String, String> said,
             Map<String, Turn> turns,
             Map<String, Caution> cautions,
+            Map<String, String> signs,
             String closing) {
         this.values = values;
         this.said = said;
         this.turns = turns;
         this.cautions = cautions;
+        this.signs = signs;
         this.closing = closing;
     }
 
@@ -90,6 +94,11 @@ public final class TradeBook {
         return c;
     }
 
+    /** What stands for a caution that was read, in a word or two, by its id. */
+    public Map<String, String> signs() {
+        return Collections.unmodifiableMap(signs);
+    }
+
     /** What every plan ends with: who decides before this plan does. */
     public String closing() {
         return closing;
@@ -112,13 +121,15 @@ public final class TradeBook {
         }
         JsonNode file = DataFile.read("trade/cautions.yaml");
         Map<String, Caution> cautions = new LinkedHashMap<>();
+        Map<String, String> signs = new LinkedHashMap<>();
         List<Caution> list = new ArrayList<>();
         for (JsonNode row : file.get("cautions")) {
             String text = Text.fill(DataFile.text(row, "text"), id -> named(said, id));
+            signs.put(DataFile.text(row, "id"), DataFile.text(row, "sign"));
             list.add(new Caution(DataFile.text(row, "id"), text, DataFile.texts(row, "wear")));
         }
         list.forEach(c -> cautions.put(c.id(), c));
-        return new TradeBook(values, said, turns, cautions, DataFile.text(file, "closing"));
+        return new TradeBook(values, said, turns, cautions, signs, DataFile.text(file, "closing"));
     }
 
     private static void turns(JsonNode row, Map<String, Turn> turns) {

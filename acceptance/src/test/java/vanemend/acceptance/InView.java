@@ -1,0 +1,78 @@
+package vanemend.acceptance;
+
+import com.microsoft.playwright.Page;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Looks at each step of a run once, at four sizes of glass, for whether what must never be cut is wholly in view: the figure that matters, the clock,
+ * the answers, the gate's question, what is read and what is weighed.
+ */
+final class InView {
+    private static final int[][] SIZES = {{1280, 800}, {1024, 768}, {390, 844}, {1920, 1080}};
+
+    private static final String CUT = """
+            () => {
+              const [vw, vh] = [innerWidth, innerHeight];
+              const must = [['figure', '[data-figure]'], ['clock', '[data-clock]'], ['answer', '[data-answers] button'], ['question', '[data-answers] > div'],
+                ['reading', "section[aria-label='Read it'] input"], ['reading', "section[aria-label='Read it'] button"],
+                ['weighing', "section[aria-label='Weigh, weigh, go'] input"], ['weighing', "section[aria-label='Weigh, weigh, go'] button"]];
+              const wrong = [];
+              for (const [word, find] of must) for (const e of document.querySelectorAll(find)) {
+                if (!e.checkVisibility()) continue;
+                const say = word + ' ' + (e.getAttribute('aria-label') || e.innerText || e.value || '').trim().slice(0, 30).replace(/\\s+/g, ' ');
+                const b = e.getBoundingClientRect();
+                if (b.left < -1 || b.top < -1 || b.right > vw + 1 || b.bottom > vh + 1) wrong.push(say + ': beyond the glass');
+                else {
+                  for (let p = e.parentElement; p; p = p.parentElement) {
+                    const s = getComputedStyle(p);
+                    if (s.overflowX === 'visible' && s.overflowY === 'visible') continue;
+                    const q = p.getBoundingClientRect();
+                    if (b.left < q.left - 1 || b.top < q.top - 1 || b.right > q.right + 1 || b.bottom > q.bottom + 1) { wrong.push(say + ': cut'); break; }
+                  }
+                  const top = document.elementFromPoint(b.left + b.width / 2, b.top + b.height / 2);
+                  if (top && !e.contains(top) && !top.contains(e)) wrong.push(say + ': under ' + top.tagName);
+                }
+                if (e.tagName !== 'INPUT' && e.scrollWidth > e.clientWidth + 2) wrong.push(say + ': wider than its place');
+              }
+              if (!document.querySelector('[data-figure]') && document.querySelector('[data-step]')) wrong.push('no figure');
+              return wrong;
+            }
+            """;
+
+    private final Set<String> seen = new HashSet<>();
+    private final List<String> wrong = new ArrayList<>();
+
+    /** Looks at {@code step} if it was not looked at before; the glass is as large afterwards as it was. */
+    void look(Page page, String plan, String step) {
+        if (!seen.add(plan + " " + step.split("~")[0])) {
+            return;
+        }
+        int width = page.viewportSize().width;
+        int height = page.viewportSize().height;
+        for (int[] size : SIZES) {
+            page.setViewportSize(size[0], size[1]);
+            settled(page);
+            for (Object cut : (List<?>) page.evaluate(CUT)) {
+                wrong.add(plan + ", " + step + " at " + size[0] + " by " + size[1] + ": " + cut);
+            }
+        }
+        page.setViewportSize(width, height);
+        settled(page);
+    }
+
+    /** What is laid out is drawn: two frames. */
+    private static void settled(Page page) {
+        page.evaluate("() => new Promise(r => requestAnimationFrame(() => requestAnimationFrame(r)))");
+    }
+
+    List<String> wrong() {
+        return List.copyOf(wrong);
+    }
+
+    int looks() {
+        return seen.size();
+    }
+}

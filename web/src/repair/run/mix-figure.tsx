@@ -1,0 +1,53 @@
+import type { Api } from "../../api/client";
+import { grams, percent } from "../../units/units";
+import type { Ask } from "./asks";
+import { creamFor, honest, percentOf } from "./dose";
+import { BigFigure, type Figure } from "./figure";
+import { dueOf, useOnScale } from "./on-scale";
+
+const STEP_G = 0.1;
+const IDLE_G = { FILLER_G: 1, CREAM_G: 0.3 };
+
+/** What is on the scale while it is weighed, against what is asked; where no scale is heard, what is asked. A dose that does not hold is told so. */
+export function MixFigure({
+  figure,
+  mix,
+  window,
+  again,
+}: {
+  figure: Figure;
+  mix: Api["MixDone"];
+  window: Api["DoseWindow"];
+  again: Ask | undefined;
+}) {
+  const on = again === "FILLER_G" || again === "CREAM_G" ? again : dueOf(mix);
+  const scale = useOnScale("FILLER_G");
+  if (on === undefined) return <BigFigure figure={{ ...figure, off: !honest(mix.percent ?? 0, window) }} />;
+  // A scale with nothing on it drifts by a little: until there is more, what is asked stands there.
+  if (scale === undefined || scale < IDLE_G[on]) return <BigFigure figure={figure} />;
+  return <BigFigure figure={weighedSoFar(on, scale, mix, window)} />;
+}
+
+/** The scale's figure in words a hand can follow: how much more, or what is too much. */
+export function weighedSoFar(
+  on: "FILLER_G" | "CREAM_G",
+  scaleG: number,
+  mix: Api["MixDone"],
+  window: Api["DoseWindow"],
+): Figure {
+  const [value = "", unit] = grams(scaleG).split("\u202f");
+  if (on === "FILLER_G") {
+    const short = mix.fillerTargetG - scaleG;
+    const note =
+      short > STEP_G / 2 ? `filler, ${grams(short)} more` : `filler, enough for the ${grams(mix.fillerTargetG)} asked`;
+    return { value, unit, note, off: short > STEP_G / 2 };
+  }
+  const filler = mix.fillerG ?? mix.fillerTargetG;
+  const share = percentOf(filler, scaleG);
+  if (honest(share, window)) return { value, unit, note: `cream, ${percent(share)}: it holds` };
+  const note =
+    share < window.from
+      ? `cream, ${percent(share)}: ${grams(Math.max(STEP_G, creamFor(filler, window.from) - scaleG))} more`
+      : `cream, ${percent(share)}: more than ${percent(window.to)}, take some off`;
+  return { value, unit, note, off: true };
+}
