@@ -34,7 +34,7 @@ export function nextThing(
     return { words: problem.message, station, field: problem.field };
   }
   if (!workup) return undefined;
-  const order: readonly Station[] = ["part", "damage", "verdict", "stack", "steps"];
+  const order: readonly Station[] = ["part", "damage", "verdict", "stack", "footprint", "steps"];
   const mends = workup.verdict.outcome === "MEND" || workup.verdict.outcome === "LIMITS";
   if (order.indexOf(at) < order.indexOf("verdict"))
     return { words: "see whether it may be mended", station: "verdict" };

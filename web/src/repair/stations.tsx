@@ -54,7 +54,7 @@ export function Stations({ id, at, standing }: { id: number; at: Station; standi
             to={`/repairs/${id}/${s}`}
             aria-current={s === at ? "page" : undefined}
             aria-label={WORDS[s]}
-            className={`relative flex min-w-9 items-center gap-2 pr-2 pl-2.5 max-[1099px]:justify-center max-[1099px]:px-1 ${s === at ? "bg-ground flex-none min-[1100px]:flex-1 max-[1099px]:px-3" : "flex-1"} min-[1100px]:min-w-0 ${i > 0 ? "border-l border-hair" : ""}`}
+            className={`relative flex min-w-11 items-center gap-2 pr-2 pl-2.5 max-[1099px]:justify-center max-[1099px]:px-1 ${s === at ? "bg-ground flex-none min-[1100px]:flex-1 max-[1099px]:px-3 max-[499px]:px-1.5" : "flex-1"} min-[1100px]:min-w-0 ${i > 0 ? "border-l border-hair" : ""}`}
           >
             <svg className="absolute top-0 left-0 h-2.5 w-full" aria-hidden="true">
               {Array.from({ length: 24 }, (_, k) => (
@@ -72,12 +72,12 @@ export function Stations({ id, at, standing }: { id: number; at: Station; standi
               )}
             </svg>
             <span
-              className={`firm n grid size-6 shrink-0 place-items-center text-14 font-semibold ${s === at ? "bg-ink text-sheet" : ""}`}
+              className={`firm n grid size-6 shrink-0 place-items-center text-14 font-semibold ${s === at ? "bg-ink text-sheet max-[499px]:hidden" : ""}`}
             >
               {i + 1}
             </span>
             <span
-              className={`n truncate text-20 ${s === at ? "font-bold" : "font-medium max-[1099px]:hidden"}`}
+              className={`n truncate text-20 max-[499px]:text-16 ${s === at ? "font-bold" : "font-medium max-[1099px]:hidden"}`}
               style={{ fontStretch: "78%" }}
             >
               {WORDS[s]}

@@ -5,6 +5,7 @@ import {
   Keyboard,
   LibraryBig,
   LogOut,
+  Menu,
   Moon,
   Ruler,
   Sun,
@@ -62,6 +63,7 @@ function Working() {
   useBell();
   const { system, theme, turn } = usePreferences();
   const [keysOpen, setKeysOpen] = useState(false);
+  const [more, setMore] = useState(false);
   const navigate = useNavigate();
   useKeys((e) => {
     if (typing(e) || e.ctrlKey || e.metaKey || e.altKey) return;
@@ -74,7 +76,7 @@ function Working() {
       <ClockRail />
       <div className="print-flow flex min-h-0 flex-1 max-[699px]:flex-col-reverse">
         <nav
-          className="no-print min-[700px]:firm-r max-[699px]:firm-t bg-ground flex w-[76px] shrink-0 flex-col max-[699px]:w-full max-[699px]:flex-row max-[699px]:overflow-x-auto"
+          className="no-print min-[700px]:firm-r max-[699px]:firm-t bg-ground flex w-[76px] shrink-0 flex-col max-[699px]:relative max-[699px]:w-full max-[699px]:flex-row"
           aria-label="Places"
         >
           {PLACES.map(({ to, word, Icon }) => (
@@ -82,7 +84,7 @@ function Working() {
               key={to}
               to={to}
               className={({ isActive }) =>
-                `n relative flex h-[76px] flex-col items-center justify-center gap-1 text-14 font-medium border-b border-hair max-[699px]:h-16 max-[699px]:min-w-[68px] max-[699px]:flex-1 max-[699px]:border-r max-[699px]:border-b-0 ${isActive ? "bg-sheet font-bold before:absolute before:inset-y-0 before:left-0 before:w-1.5 before:bg-violet max-[699px]:before:inset-x-0 max-[699px]:before:top-auto max-[699px]:before:h-1.5 max-[699px]:before:w-auto" : ""}`
+                `n relative flex h-[76px] flex-col items-center justify-center gap-1 text-14 font-medium border-b border-hair max-[699px]:h-16 max-[699px]:min-w-0 max-[699px]:flex-1 max-[699px]:border-r max-[699px]:border-b-0 ${isActive ? "bg-sheet font-bold before:absolute before:inset-y-0 before:left-0 before:w-1.5 before:bg-violet max-[699px]:before:inset-x-0 max-[699px]:before:top-auto max-[699px]:before:h-1.5 max-[699px]:before:w-auto" : ""}`
               }
             >
               <Icon aria-hidden="true" size={24} strokeWidth={1.8} />
@@ -90,21 +92,33 @@ function Working() {
             </NavLink>
           ))}
           <span className="flex-1 max-[699px]:hidden" />
+          <div
+            className={`contents max-[699px]:absolute max-[699px]:inset-x-0 max-[699px]:bottom-full max-[699px]:z-20 max-[699px]:grid-cols-5 max-[699px]:bg-ground max-[699px]:firm-t ${more ? "max-[699px]:grid" : "max-[699px]:hidden"}`}
+          >
+            <StripButton
+              word={system === "metric" ? "mm °C" : "in °F"}
+              label={`Units are ${system === "metric" ? "metric" : "inches and °F"}: turn them`}
+              onClick={() => turn({ system: system === "metric" ? "inch" : "metric" })}
+              Icon={Ruler}
+            />
+            <StripButton
+              word={theme === "day" ? "Light" : "Dark"}
+              label={`Theme is ${theme}: turn it`}
+              onClick={() => turn({ theme: theme === "day" ? "night" : "day" })}
+              Icon={theme === "day" ? Sun : Moon}
+            />
+            <StripButton word="Keys" label="All keys" onClick={() => setKeysOpen(true)} Icon={Keyboard} />
+            <MyPassword trigger={<StripButton word="Me" label="My password" Icon={UserRound} />} />
+            <SignOut trigger={<StripButton word="Out" label="Sign out" Icon={LogOut} />} />
+          </div>
           <StripButton
-            word={system === "metric" ? "mm °C" : "in °F"}
-            label={`Units are ${system === "metric" ? "metric" : "inches and °F"}: turn them`}
-            onClick={() => turn({ system: system === "metric" ? "inch" : "metric" })}
-            Icon={Ruler}
+            word="More"
+            label="Units, light, keys, my sign-in"
+            aria-expanded={more}
+            className="min-[700px]:hidden"
+            onClick={() => setMore(!more)}
+            Icon={Menu}
           />
-          <StripButton
-            word={theme === "day" ? "Light" : "Dark"}
-            label={`Theme is ${theme}: turn it`}
-            onClick={() => turn({ theme: theme === "day" ? "night" : "day" })}
-            Icon={theme === "day" ? Sun : Moon}
-          />
-          <StripButton word="Keys" label="All keys" onClick={() => setKeysOpen(true)} Icon={Keyboard} />
-          <MyPassword trigger={<StripButton word="Me" label="My password" Icon={UserRound} />} />
-          <SignOut trigger={<StripButton word="Out" label="Sign out" Icon={LogOut} />} />
         </nav>
         <main className="print-flow bg-sheet relative flex min-w-0 flex-1 flex-col overflow-hidden">
           <Refusals />
@@ -122,6 +136,7 @@ function StripButton({
   word,
   label,
   Icon,
+  className = "",
   ...button
 }: {
   word: string;
@@ -130,7 +145,7 @@ function StripButton({
 } & ComponentProps<"button">) {
   return (
     <button
-      className="n flex h-[62px] flex-col items-center justify-center gap-0.5 border-t border-hair text-14 font-medium max-[699px]:h-16 max-[699px]:min-w-[68px] max-[699px]:border-t-0"
+      className={`n flex h-[62px] flex-col items-center justify-center gap-0.5 border-t border-hair text-14 font-medium max-[699px]:h-16 max-[699px]:min-w-0 max-[699px]:flex-1 max-[699px]:border-t-0 ${className}`}
       aria-label={label}
       {...button}
     >

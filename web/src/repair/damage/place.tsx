@@ -12,7 +12,7 @@ export function Place({ id, on, hand }: { id: number; on: DraftOnScreen; hand: C
   const vehicle = part.vehicle ?? "";
   const past = useVehicles(vehicle, vehicle !== "").data?.find((v) => v.name === vehicle)?.repairs ?? [];
   const before = past
-    .filter((r) => r.id !== id && r.part?.name === part.name)
+    .filter((r) => r.id !== id && !r.open && r.part?.name === part.name)
     .filter((r) => r.part?.widthMm === part.widthMm && r.part?.heightMm === part.heightMm)
     .flatMap((r) => r.damages.map((damage) => ({ damage, words: `before: ${r.damaged.join(", ").toLowerCase()}` })));
   return (

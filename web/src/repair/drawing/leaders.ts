@@ -15,6 +15,9 @@ export interface Slot {
 /** Least distance between two ends, px. */
 export const APART_PX = 9;
 
+/** Least distance of a leader from the end of another, px. */
+const LINE_PX = 8;
+
 const MOST_STEPS = 30_000;
 
 const side = (a: Dot, b: Dot, p: Dot) => (b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x);
@@ -38,10 +41,10 @@ export function tangled(a: readonly Dot[], b: readonly Dot[]): boolean {
   for (let i = 1; i < a.length; i++) {
     const [a0, a1] = [a[i - 1], a[i]];
     if (!a0 || !a1) continue;
-    if (fromTo(endB, a0, a1) < APART_PX / 2) return true;
+    if (fromTo(endB, a0, a1) < LINE_PX) return true;
     for (let k = 1; k < b.length; k++) {
       const [b0, b1] = [b[k - 1], b[k]];
-      if (b0 && b1 && (cross(a0, a1, b0, b1) || (i === 1 && fromTo(endA, b0, b1) < APART_PX / 2))) return true;
+      if (b0 && b1 && (cross(a0, a1, b0, b1) || (i === 1 && fromTo(endA, b0, b1) < LINE_PX))) return true;
     }
   }
   return false;

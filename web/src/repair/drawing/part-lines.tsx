@@ -38,13 +38,17 @@ export function SideSwitch({ x, y, shown, turn }: { x: number; y: number; shown:
 export function BodyLine({ line, p }: { line: Api["BodyLine"]; p: Projection }) {
   const [x1, y1, x2, y2] = [px(p, line.x1Mm), py(p, line.y1Mm), px(p, line.x2Mm), py(p, line.y2Mm)];
   const nameAt = Math.max(p.left + 8, Math.min(x1, x2) + 6);
+  // A name that would run out of the field ends at its edge.
+  const most = p.left + p.width - 8;
+  const late = nameAt + line.name.length * 7.4 > most;
   const along = x1 === x2 ? 0 : (nameAt - x1) / (x2 - x1);
   return (
     <g pointerEvents="none">
       <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke="var(--ink)" strokeWidth="4.5" />
       <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke="var(--sheet)" strokeWidth="1.5" />
       <text
-        x={nameAt}
+        x={late ? most : nameAt}
+        textAnchor={late ? "end" : "start"}
         y={y1 + (y2 - y1) * Math.min(1, Math.max(0, along)) - 7}
         stroke="var(--sheet)"
         strokeWidth="4"
