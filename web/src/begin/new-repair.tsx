@@ -14,9 +14,11 @@ import { begun } from "./begun";
 import { DamagePicture, PartPicture } from "./pictures";
 import { SaidWords } from "./said-words";
 import { Vehicles, type Like } from "./vehicles";
+import { useTitle } from "../shell/title";
 
 /** A new repair: what it is and what is wrong with it, said in one line or touched. */
 export default function NewRepair() {
+  useTitle("New repair");
   const navigate = useNavigate();
   const asking = useLeadOn();
   const { system } = usePreferences();

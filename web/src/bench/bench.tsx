@@ -8,9 +8,11 @@ import { HandsCard } from "./hands-card";
 import { HourRule } from "./hour-rule";
 import { Again } from "./look-again";
 import { ForOthers, Waiting } from "./waiting";
+import { useTitle } from "../shell/title";
 
 /** The bench: every run on a rule of hours, what waits, and the next thing for each pair of hands. */
 export function BenchPlace() {
+  useTitle("Bench");
   const bench = useBench();
   const now = useNow();
   useNewVersion();

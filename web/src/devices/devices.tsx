@@ -7,6 +7,7 @@ import { useMay } from "../shell/me";
 import { usePreferences } from "../shell/preferences";
 import { stretch, type System, temperature, toFahrenheit } from "../units/units";
 import { type Shown, useDevices } from "./live";
+import { useTitle } from "../shell/title";
 
 type Device = Api["DeviceView"];
 type Drive = (path: string, method: "PUT" | "POST" | "DELETE", body?: unknown) => Promise<void>;
@@ -19,6 +20,7 @@ const FAULTS = [
 
 /** Every device of the bench: what it shows now, and for a stand-in what is true there and what is wrong with it. */
 export default function Devices() {
+  useTitle("Devices");
   const devices = useTold({ queryKey: keys.devices, queryFn: () => ask<Device[]>("/api/devices") });
   const live = useDevices();
   const [refused, setRefused] = useState("");

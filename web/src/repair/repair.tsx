@@ -3,6 +3,7 @@ import { Undo2 } from "lucide-react";
 import { Link, Navigate, useNavigate, useParams } from "react-router";
 import { useRules, useRun, useZone } from "../api/queries";
 import { dialogOpen, typing, useKeys } from "../shell/keys";
+import { useTitle } from "../shell/title";
 import { dayAndTime } from "../units/units";
 import { useChosen } from "./damage/chosen";
 import { DamageStation } from "./damage/damage";
@@ -42,6 +43,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
   const run = useRun(id, begun).data;
   const { undo, canUndo } = on;
   useWantedField();
+  useTitle([on.draft?.part?.name, WORDS[station]].filter(Boolean).join(", "));
   const hand = useChosen(on.draft?.damages ?? []);
   const limits = useRules().data?.limits ?? [];
   const [seen, setSeen] = useState<{ station: Station; sheet: Sheet }>({ station, sheet: "work" });

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { ask, type Api } from "../api/client";
 import { useZone, useTold } from "../api/queries";
 import { dayAndTime } from "../units/units";
+import { useTitle } from "../shell/title";
 
 const ACTS: Record<Api["AuditLine"]["act"], string> = {
   SIGN_IN: "came in",
@@ -21,6 +22,7 @@ const ACTS: Record<Api["AuditLine"]["act"], string> = {
 
 /** Who came in, and what was changed besides the repairs themselves; for a lead. */
 export default function Audit() {
+  useTitle("Audit");
   const zone = useZone();
   const [act, setAct] = useState("");
   const lines = useTold({ queryKey: ["audit"], queryFn: () => ask<Api["AuditLine"][]>("/api/audit") });

@@ -5,6 +5,7 @@ import { ask, type Api } from "../api/client";
 import { queryClient, useTold } from "../api/queries";
 import { Choice, Line, problemAt } from "../shell/field";
 import { FormDialog } from "../shell/form-dialog";
+import { useTitle } from "../shell/title";
 
 const PEOPLE = ["people"] as const;
 
@@ -17,6 +18,7 @@ const ROLES: { value: Api["Account"]["role"]; label: string }[] = [
 
 /** Who can sign in; for a lead. */
 export default function PeoplePlace() {
+  useTitle("People");
   const people = useTold({ queryKey: PEOPLE, queryFn: () => ask<Api["Account"][]>("/api/people") });
   return (
     <>

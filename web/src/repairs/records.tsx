@@ -11,6 +11,7 @@ import { useMay } from "../shell/me";
 import { useKeptSearch } from "../shell/use-kept-search";
 import { useFindKey } from "../shell/use-find-key";
 import { dayAndTime } from "../units/units";
+import { useTitle } from "../shell/title";
 
 const SORTS: Record<Api["Word"]["sort"], string> = {
   PART: "part",
@@ -29,6 +30,7 @@ const SORTS: Record<Api["Word"]["sort"], string> = {
 
 /** Every record, found by what is asked months later: vehicle, lot, material, damage, person, day. */
 export default function Records() {
+  useTitle("Records");
   const [find, setFind] = useKeptSearch("find");
   const lead = useMay("PEOPLE");
   const navigate = useNavigate();

@@ -9,6 +9,7 @@ import { LongList, moreOf } from "../shell/long-list";
 import { useKeptSearch } from "../shell/use-kept-search";
 import { useFindKey } from "../shell/use-find-key";
 import { dayAndTime } from "../units/units";
+import { useTitle } from "../shell/title";
 
 type Line = Api["RepairLine"];
 type Standing = Line["standing"];
@@ -42,6 +43,7 @@ interface Order {
 
 /** All repairs: those that wait or run by what they wait for, then those that are closed, the newest first. */
 export default function Repairs() {
+  useTitle("Repairs");
   const repairs = useRepairs();
   const [find, setFind] = useKeptSearch("find");
   const [by, setBy] = useKeptSearch("by");

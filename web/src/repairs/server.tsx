@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import { ask, type Api } from "../api/client";
 import { useTold, useZone } from "../api/queries";
 import { dayAndTime, minutes } from "../units/units";
+import { useTitle } from "../shell/title";
 
 const WORRIES: Record<Api["ServerView"]["worries"][number], string> = {
   NO_BACKUP: "No backup was ever made of this store: ./vanemend backup FILE writes one while the work goes on.",
@@ -24,6 +25,7 @@ const gigabytes = (b: number) =>
 
 /** For the lead: is all well with the server. */
 export default function ServerPlace() {
+  useTitle("Server");
   const zone = useZone();
   const server = useTold({
     queryKey: ["server"],

@@ -14,6 +14,7 @@ import { Search } from "lucide-react";
 import { Tabs } from "radix-ui";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
+import { useTitle } from "../shell/title";
 
 const TABS = [
   { value: "house", word: "House rules" },
@@ -32,6 +33,7 @@ const BOUND = { MAX: "most", MIN: "least", NONE: undefined } as const;
 
 /** The rule book: every figure with its source, and the house rules with both schools told. */
 export default function Rules() {
+  useTitle("Rules");
   const roleWord = useRoleWord();
   const catalogue = useCatalogue().data;
   const rules = useRules();

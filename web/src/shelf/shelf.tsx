@@ -11,6 +11,7 @@ import { amount } from "../units/amount";
 import { minutes, percent, temperature } from "../units/units";
 import { ShelfFile } from "./file";
 import { ItemSheet } from "./item";
+import { useTitle } from "../shell/title";
 
 type Line = Api["ShelfLine"];
 
@@ -27,6 +28,7 @@ const TABS = [
 
 /** What stands on the shelf, with what its own labels say; received, opened, used up, thrown away; in and out as a file. */
 export default function ShelfPlace() {
+  useTitle("Shelf");
   const roleWord = useRoleWord();
   const id = useId();
   const shelf = useShelf();

@@ -9,6 +9,7 @@ import { stretch, temperature, moment } from "../units/units";
 import { usePreferences } from "./preferences";
 import { AirDialog } from "./air-dialog";
 import { speak, wordsAt } from "./spoken";
+import { titleBiting } from "./title";
 import { tone } from "./tone";
 
 interface Biting {
@@ -82,8 +83,7 @@ function useAlarm(clocks: Biting[]) {
     if (left !== undefined && sound && (left === WARN_S || left === 0)) tone(left === 0);
     const words = left !== undefined && voice ? wordsAt(left, label) : undefined;
     if (words) speak(words);
-    document.title =
-      left !== undefined && left > -60 ? `${stretch(left, "down")} ${first?.live.name} · Vane Mend` : "Vane Mend";
+    titleBiting(left !== undefined && left > -60 ? `${stretch(left, "down")} ${first?.live.name}` : "");
   }, [left, sound, voice, label, first?.live.name]);
 }
 

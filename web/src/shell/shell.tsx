@@ -72,7 +72,14 @@ function Working() {
     if (e.key === "n" && !dialogOpen()) void navigate("/repairs/new");
   });
   return (
-    <div className="print-flow flex h-full flex-col">
+    <div className="print-flow relative flex h-full flex-col">
+      <button
+        type="button"
+        className="btn go absolute -top-24 left-2 z-50 focus:top-2"
+        onClick={() => document.getElementById("work")?.focus()}
+      >
+        Skip to the work
+      </button>
       <ClockRail />
       <div className="print-flow flex min-h-0 flex-1 max-[699px]:flex-col-reverse">
         <nav
@@ -120,7 +127,11 @@ function Working() {
             Icon={Menu}
           />
         </nav>
-        <main className="print-flow bg-sheet relative flex min-w-0 flex-1 flex-col overflow-hidden">
+        <main
+          id="work"
+          tabIndex={-1}
+          className="print-flow bg-sheet relative flex min-w-0 flex-1 flex-col overflow-hidden focus:outline-none"
+        >
           <Refusals />
           <TooLate />
           <OthersWait />

@@ -1,6 +1,7 @@
 import type { Api } from "../../api/client";
 import { Hatches } from "../../marks/hatch";
 import { usePreferences } from "../../shell/preferences";
+import { length } from "../../units/units";
 import { DamageMark } from "./damage-mark";
 import { LeftRule, RULE, TopRule } from "./edge-rules";
 import { litByZone, useLit } from "./lit";
@@ -36,8 +37,18 @@ export function FootprintDrawing({
   const zones = drawing.zones.filter((z) => z.kind === "DAMAGE" || z.side === shown);
   // Largest first, so that what lies inside is drawn over what is around it.
   const outerFirst = [...zones].sort((a, b) => b.areaMm2 - a.areaMm2);
+  const caption = outerFirst
+    .filter((z) => z.pastMm > 0)
+    .map((z) => `${z.word} ${length(z.pastMm, system)} past the damage`)
+    .join(", ");
   return (
-    <svg width={width} height={height} role="group" aria-label="Footprint, to scale" onPointerLeave={() => light({})}>
+    <svg
+      width={width}
+      height={height}
+      role="group"
+      aria-label={`Footprint, to scale: ${caption}`}
+      onPointerLeave={() => light({})}
+    >
       <Hatches id={id} />
       <clipPath id={`${id}-field`}>
         <rect x={p.left} y={p.top} width={p.width} height={p.height} />

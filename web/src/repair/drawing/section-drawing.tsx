@@ -4,6 +4,7 @@ import { Hatches, type HatchName } from "../../marks/hatch";
 import { heightTicks } from "../../marks/rule";
 import { usePreferences } from "../../shell/preferences";
 import { length, micrometres } from "../../units/units";
+import { Leader } from "./leader";
 import { type Dot, placed } from "./leaders";
 import { litByLayer, useLit } from "./lit";
 import { crossings, type Projection, px, type ZoneKind } from "./projection";
@@ -99,8 +100,18 @@ export function SectionDrawing({
     );
     // eslint-disable-next-line react-hooks/exhaustive-deps -- z follows from what is listed
   }, [top, projection, labels, left, step, height, perMm]);
+  const caption = [...s.layers]
+    .reverse()
+    .map((l) => `${l.word} ${thickness(l.thickestMm, system)}`)
+    .join(", ");
   return (
-    <svg width={width} height={height} role="group" aria-label="Section A to A" onPointerLeave={() => light({})}>
+    <svg
+      width={width}
+      height={height}
+      role="group"
+      aria-label={`Section A to A, from the top: ${caption}`}
+      onPointerLeave={() => light({})}
+    >
       <Hatches id={id} />
       {drops.map((d, i) => (
         <path key={i} d={`M${x(d)} 0V${height}`} stroke="var(--tick)" strokeWidth="1" strokeDasharray="2 4" />
@@ -161,25 +172,7 @@ export function SectionDrawing({
           const on = lit.layer === l.id;
           return (
             <g key={l.id} onPointerEnter={() => light(litByLayer(l.id))}>
-              {at && (
-                <>
-                  <path
-                    data-leader
-                    d={`M${left} ${y}L${left - 10} ${y}L${at.x} ${at.y}`}
-                    fill="none"
-                    stroke={on ? "var(--violet)" : "var(--ink)"}
-                    strokeWidth="1.5"
-                  />
-                  <circle
-                    cx={at.x}
-                    cy={at.y}
-                    r="4.5"
-                    fill={on ? "var(--violet)" : "var(--ink)"}
-                    stroke="var(--sheet)"
-                    strokeWidth="1.5"
-                  />
-                </>
-              )}
+              {at && <Leader path={straight({ x: left, y }, at)} lit={on} />}
               <rect
                 x={left}
                 y={y - step / 2 + 1}

@@ -3,6 +3,7 @@ import { usePreferences } from "../../shell/preferences";
 import { length } from "../../units/units";
 import { RULE } from "./edge-rules";
 import { litByZone, useLit } from "./lit";
+import { Leader } from "./leader";
 import { type Dot, placed } from "./leaders";
 import { type Projection, anchors, px, py } from "./projection";
 import { ZONE_HATCH } from "./zone-hatch";
@@ -56,25 +57,7 @@ export function Labels({
               : length(zone.pastMm, system);
         return (
           <g key={zone.kind} onPointerEnter={() => light(litByZone(zone.kind))} style={{ cursor: "default" }}>
-            {at && (
-              <g pointerEvents="none">
-                <path
-                  data-leader
-                  d={`M${x} ${y}L${x - 10} ${y}L${x - 22} ${at.y}L${at.x} ${at.y}`}
-                  fill="none"
-                  stroke={on ? "var(--violet)" : "var(--ink)"}
-                  strokeWidth="1.5"
-                />
-                <circle
-                  cx={at.x}
-                  cy={at.y}
-                  r="5"
-                  fill={on ? "var(--violet)" : "var(--ink)"}
-                  stroke="var(--sheet)"
-                  strokeWidth="1.5"
-                />
-              </g>
-            )}
+            {at && <Leader path={bent({ x, y }, at)} lit={on} />}
             <rect
               x={x}
               y={y - step / 2 + 1}

@@ -2,6 +2,7 @@ import { useEffect, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { Problem } from "../../api/client";
 import { useBell, useRun } from "../../api/queries";
+import { useTitle } from "../../shell/title";
 import { useAwake } from "../../shell/use-awake";
 import { ClockRail } from "../../shell/clock-rail";
 import { Refusals } from "../../shell/shell";
@@ -20,6 +21,7 @@ export function RunScreen() {
   useAwake();
   const run = useRun(repair);
   const waits = useWaitsForServer(run);
+  useTitle(["Run", run.data?.frozen.workup.name].filter(Boolean).join(", "));
   const notStarted = run.error instanceof Problem && run.error.status === 409;
   return (
     <div className="bg-sheet flex h-full flex-col overflow-hidden">
