@@ -84,6 +84,12 @@ describe("a new repair of what was said and touched", () => {
   });
 
   it("mends a run inside its film, whatever lies beneath", () => {
+    expect(draft({ typical: BUMPER, touched: { RUN: 1 } }).part?.assumed).toEqual([
+      "WIDTH",
+      "HEIGHT",
+      "OUTLINE",
+      "COATS",
+    ]);
     expect(draft({ typical: BUMPER, touched: { RUN: 1 } }).part?.made).toEqual({
       material: "FILM",
       filmOver: "PLASTIC",

@@ -58,6 +58,7 @@ function takes(part: Part, kinds: readonly Kind[], known: readonly KindView[]): 
     coats: coatsOf("FILM"),
     metal: undefined,
     gaugeMm: undefined,
+    assumed: [...(part.assumed ?? []).filter((f) => f === "WIDTH" || f === "HEIGHT" || f === "OUTLINE"), "COATS"],
   };
 }
 

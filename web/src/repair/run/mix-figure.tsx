@@ -25,21 +25,21 @@ export function MixFigure({
   if (on === undefined) return <BigFigure figure={{ ...figure, off: !honest(mix.percent ?? 0, window) }} />;
   // A scale with nothing on it drifts by a little: until there is more, what is asked stands there.
   if (scale === undefined || scale < IDLE_G[on]) return <BigFigure figure={figure} />;
-  return <BigFigure figure={weighedSoFar(on, scale, mix, window)} />;
+  return <BigFigure figure={weighedSoFar(on, scale, mix, window, figure.note)} />;
 }
 
-/** The scale's figure in words a hand can follow: how much more, or what is too much. */
+/** The scale's figure in words a hand can follow: how much more, or what is too much; what the filler is {@code asked} for stays said. */
 export function weighedSoFar(
   on: "FILLER_G" | "CREAM_G",
   scaleG: number,
   mix: Api["MixDone"],
   window: Api["DoseWindow"],
+  asked: string,
 ): Figure {
   const [value = "", unit] = grams(scaleG).split("\u202f");
   if (on === "FILLER_G") {
     const short = mix.fillerTargetG - scaleG;
-    const note =
-      short > STEP_G / 2 ? `filler, ${grams(short)} more` : `filler, enough for the ${grams(mix.fillerTargetG)} asked`;
+    const note = `${asked}: ${short > STEP_G / 2 ? `${grams(short)} more` : "enough"}`;
     return { value, unit, note, off: short > STEP_G / 2 };
   }
   const filler = mix.fillerG ?? mix.fillerTargetG;
