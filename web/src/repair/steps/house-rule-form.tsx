@@ -46,7 +46,8 @@ export default function HouseRuleForm({ plan, drawing, at, on, onSigned }: RuleP
         body: { rule, repair: on.draft },
       });
       queryClient.setQueryData(keys.housePages, next);
-      await queryClient.invalidateQueries({ queryKey: keys.bench });
+      // Signed is signed: the sheet does not stay for what the bench answers later.
+      void queryClient.invalidateQueries({ queryKey: keys.bench });
       onSigned();
     } catch (e) {
       setRefused(e);
