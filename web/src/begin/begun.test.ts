@@ -100,6 +100,13 @@ describe("a new repair of what was said and touched", () => {
     expect(draft({ typical: DOOR, touched: { RUN: 1, DENT: 1 } }).part?.made?.material).toBe("METAL");
   });
 
+  it("never makes a film of a pane or a tyre", () => {
+    for (const material of ["GLASS", "TYRE"] as const) {
+      const typical = { id: "x", word: "X", draft: { made: { material } } };
+      expect(draft({ typical, touched: { RUN: 1 } }).part?.made?.material).toBe(material);
+    }
+  });
+
   it("lays no damage on another", () => {
     const at = (draft({ typical: DOOR, touched: { DENT: 4 } }).damages ?? []).map((x) => [x.xMm ?? 0, x.yMm ?? 0]);
     at.forEach(([x = 0, y = 0], i) =>

@@ -51,7 +51,9 @@ function takes(part: Part, kinds: readonly Kind[], known: readonly KindView[]): 
   const material = part.made?.material;
   const on = (k: Kind) => known.find((v) => v.kind === k)?.materials ?? [];
   const [first] = kinds;
-  if (!first || !material || !kinds.every((k) => !on(k).includes(material) && on(k).includes("FILM"))) return part;
+  // A pane and a tyre have no film over them.
+  if (!first || !material || material === "GLASS" || material === "TYRE") return part;
+  if (!kinds.every((k) => !on(k).includes(material) && on(k).includes("FILM"))) return part;
   return {
     ...part,
     made: { material: "FILM", ...over(part, material) },

@@ -46,11 +46,13 @@ export default function NewRepair() {
   const saidOf = (kind: Kind) => said?.damages.filter((d) => d.kind === kind).length ?? 0;
   const known = picked !== undefined || like !== undefined || said?.material !== undefined;
   const material = draft.part?.made?.material ?? "METAL";
+  // A run makes a film of it; what else its own stuff can have stays there to touch.
+  const bare = begun({ said, typical, touched: {}, vehicle, like }, typicals, catalogue?.damages ?? []);
+  const own = bare.part?.made?.material ?? "METAL";
   // A run lies in the clear of any painted part.
-  const film = material !== "GLASS" && material !== "TYRE";
+  const film = own !== "GLASS" && own !== "TYRE";
   const kinds = (catalogue?.damages ?? []).filter(
-    (k) =>
-      !known || k.materials.includes(material) || (film && k.materials.includes("FILM")) || (touched[k.kind] ?? 0) > 0,
+    (k) => !known || k.materials.includes(own) || (film && k.materials.includes("FILM")) || (touched[k.kind] ?? 0) > 0,
   );
   const misfits = (draft.damages ?? []).filter(
     (d) => !catalogue?.damages.find((k) => k.kind === d.kind)?.materials.includes(material),
@@ -227,7 +229,7 @@ function Tile({
         className={`flex h-[104px] w-full flex-col items-center justify-between gap-1 px-1 pt-2 pb-1.5 ${on ? "outline-4 -outline-offset-4 outline-violet" : ""}`}
         onClick={onClick}
       >
-        <span className={`grid min-h-0 w-full flex-1 place-items-center ${less ? "pr-8 pl-12" : "px-2"}`}>
+        <span className={`grid min-h-0 w-full flex-1 place-items-center ${less ? "pr-2 pl-12" : "px-2"}`}>
           {children}
         </span>
         <span className={`n text-center text-16 leading-[18px] ${on ? "font-bold" : "font-semibold"}`}>{word}</span>
