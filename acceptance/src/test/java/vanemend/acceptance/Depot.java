@@ -242,8 +242,16 @@ public final class Depot {
 
     /** A connection of somebody else's to the same database. */
     static Connection database() throws SQLException {
-        return DriverManager.getConnection(
-                "jdbc:mariadb://127.0.0.1:" + ONE.database[0] + "/vanemend_depot", ONE.database[3], ONE.database[4]);
+        return database(ONE.database);
+    }
+
+    /** The same to the database that runs under {@code folder}. */
+    static Connection database(Path folder) throws SQLException {
+        return database(vanemend("database", "up", folder.toString()).split(" "));
+    }
+
+    private static Connection database(String[] at) throws SQLException {
+        return DriverManager.getConnection("jdbc:mariadb://127.0.0.1:" + at[0] + "/vanemend_depot", at[3], at[4]);
     }
 
     /** Where {@code station} of the first repair called {@code name} is found; its number is the store's. */

@@ -12,6 +12,8 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.function.IntFunction;
 
 /**
@@ -81,7 +83,7 @@ public final class YearsRun {
         System.out.printf("%d finished repairs of %d events made in %.0f s%n", repairs, events, seconds(begun));
         sizes();
         ask(isla);
-        backup();
+        backupAndRestore();
     }
 
     private static long throughAll(Technician t) {
@@ -253,16 +255,55 @@ public final class YearsRun {
         System.out.printf("%s: median %.1f ms, 99 %% %.1f ms%n", what, ms[ASKED / 2], ms[ASKED * 99 / 100]);
     }
 
-    /** Written out and read in again, as the commands do it. */
-    private static void backup() throws IOException {
+    /** Written out and read in again, as the commands do it; what was read in is counted against what was written. */
+    private static void backupAndRestore() throws SQLException, IOException {
         Path file = Depot.folder().resolve("years.sql.gz");
+        Path other = Depot.folder().resolveSibling("years-restored");
         Files.deleteIfExists(file);
-        String at = "VANEMEND_RUN=" + Depot.folder();
-        String name = "VANEMEND_DATABASE=vanemend_depot";
-        String command = Path.of("..", "vanemend").toAbsolutePath().normalize().toString();
+        SortedMap<String, Long> rows;
+        try (Connection db = Depot.database()) {
+            rows = rows(db);
+        }
         long begun = System.nanoTime();
-        Depot.command("env", at, name, "bash", command, "backup", file.toString());
+        command(Depot.folder(), "backup", file.toString());
         System.out.printf("backup: %d MB in %.0f s%n", Files.size(file) / 1_000_000, seconds(begun));
-        Files.delete(file);
+        begun = System.nanoTime();
+        command(other, "restore", file.toString());
+        System.out.printf("restore: %.0f s%n", seconds(begun));
+        try (Connection db = Depot.database(other)) {
+            SortedMap<String, Long> read = rows(db);
+            rows.forEach((table, many) -> System.out.printf("%s: %d written, %d read%n", table, many, read.get(table)));
+            if (!read.equals(rows)) {
+                throw new IllegalStateException("what was read in is not what was written");
+            }
+        } finally {
+            Depot.vanemend("database", "down", other.toString());
+            Files.delete(file);
+        }
+    }
+
+    private static void command(Path folder, String... words) {
+        List<String> all = new ArrayList<>(List.of(
+                "env",
+                "VANEMEND_RUN=" + folder,
+                "VANEMEND_DATABASE=vanemend_depot",
+                "bash",
+                Path.of("..", "vanemend").toAbsolutePath().normalize().toString()));
+        all.addAll(List.of(words));
+        System.out.println(Depot.command(all.toArray(String[]::new)));
+    }
+
+    private static SortedMap<String, Long> rows(Connection db) throws SQLException {
+        SortedMap<String, Long> rows = new TreeMap<>();
+        try (Statement s = db.createStatement()) {
+            for (String table :
+                    List.of("repair", "frozen_plan", "bench_event", "closed_run", "closed_run_key", "audit")) {
+                try (ResultSet r = s.executeQuery("SELECT COUNT(*) FROM " + table)) {
+                    r.next();
+                    rows.put(table, r.getLong(1));
+                }
+            }
+        }
+        return rows;
     }
 }
