@@ -13,6 +13,7 @@ import { Shell } from "./shell/shell";
 
 const NewRepair = lazy(() => import("./begin/new-repair"));
 const Rules = lazy(() => import("./rules/rules"));
+const SetUp = lazy(() => import("./set-up/set-up"));
 const Devices = lazy(() => import("./devices/devices"));
 const Audit = lazy(() => import("./repairs/audit"));
 const Repairs = lazy(() => import("./repairs/repairs"));
@@ -36,6 +37,7 @@ export const routes = [
       screen("/repairs/new", <NewRepair />),
       screen("/records", <Records />),
       screen("/repairs/:id/:station", <Repair />),
+      screen("/set-up", <SetUp />),
       screen("/shelf", <ShelfPlace />),
       screen("/devices", <Devices />),
       screen("/audit", <Audit />),

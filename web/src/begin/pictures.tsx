@@ -1,11 +1,8 @@
-import { type ReactNode, useId } from "react";
+import type { ReactNode } from "react";
 import type { Api } from "../api/client";
-import { Hatches } from "../marks/hatch";
+import { type Fill, Picture } from "../marks/picture";
 
 type Kind = NonNullable<Api["DamageDraft"]["kind"]>;
-
-/** What the pictures are filled with: a hatch of the stuff, known from the drawings. */
-type Fill = (hatch: "part" | "resin" | "backing" | "cloth" | "rubber" | "grain80" | "coat") => string;
 
 const SHEET = "var(--sheet)";
 
@@ -196,23 +193,6 @@ const DAMAGES: Record<Kind, (fill: Fill) => ReactNode> = {
     </>
   ),
 };
-
-function Picture({ box, draw }: { box: string; draw: (fill: Fill) => ReactNode }) {
-  const id = useId();
-  return (
-    <svg
-      viewBox={box}
-      className="h-full max-h-18 w-full"
-      fill="none"
-      stroke="var(--ink)"
-      strokeWidth="1.8"
-      aria-hidden="true"
-    >
-      <Hatches id={id} />
-      {draw((hatch) => `url(#${id}-${hatch})`)}
-    </svg>
-  );
-}
 
 /** A part as it looks, by the id of what is usual of it. */
 export function PartPicture({ id }: { id: string }) {

@@ -1,3 +1,5 @@
+import { ArrowRight } from "lucide-react";
+import { Link } from "react-router";
 import { useNow } from "../api/clock";
 import { useBench } from "../api/queries";
 import { useNewVersion } from "../shell/application";
@@ -17,6 +19,7 @@ export function BenchPlace() {
   const now = useNow();
   useNewVersion();
   const mayPlan = useMay("PLAN");
+  const maySetUp = useMay("RULES");
   if (bench.isError && !bench.data)
     return <p className="p-6 text-20 font-bold text-oxide-text">{bench.error.message}</p>;
   if (!bench.data) return <p className="p-6 text-20">One moment.</p>;
@@ -44,6 +47,15 @@ export function BenchPlace() {
           <HeadFigure label="Held up" value={String(held.length)} />
           {mayPlan && <NewRepairLink className="max-[699px]:basis-full" />}
         </div>
+        {maySetUp && shop.toSetUp.length > 0 && (
+          <Link
+            to="/set-up"
+            className="firm-b bg-tape text-on-tape flex min-h-[72px] items-center justify-between gap-4 px-4 text-20 font-semibold"
+          >
+            This shop is not set up yet: {shop.toSetUp.length} {shop.toSetUp.length === 1 ? "thing" : "things"} to say
+            <ArrowRight aria-hidden="true" />
+          </Link>
+        )}
         <div className="min-h-0 flex-1 overflow-y-auto max-[899px]:overflow-visible">
           <HourRule live={live} forOthers={forOthers} now={now} zone={shop.zone} />
           {live.length === 0 && (

@@ -43,7 +43,7 @@ export function LiveFigureLine({
             </b>
           ) : (
             <>
-              <b className="text-20">{figure}</b>
+              {value === undefined ? figure : <b className="text-20">{figure}</b>}
               {value !== undefined && (
                 <span className="lab ml-1.5">
                   {!shown.steady ? "moving" : beyond ? `steady; expected ${told}` : "steady"}

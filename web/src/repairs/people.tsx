@@ -7,9 +7,9 @@ import { Choice, Line, problemAt } from "../shell/field";
 import { FormDialog } from "../shell/form-dialog";
 import { useTitle } from "../shell/title";
 
-const PEOPLE = ["people"] as const;
+export const PEOPLE = ["people"] as const;
 
-const ROLES: { value: Api["Account"]["role"]; label: string }[] = [
+export const ROLES: { value: Api["Account"]["role"]; label: string }[] = [
   { value: "TECHNICIAN", label: "Technician" },
   { value: "LEAD", label: "Lead" },
   { value: "APPRENTICE", label: "Apprentice" },
@@ -26,7 +26,7 @@ export default function PeoplePlace() {
         <h1 className="flex flex-1 items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
           People
         </h1>
-        <Add />
+        <AddPerson />
         <Link to="/server" className="firm-l n flex items-center px-5 text-20 font-semibold">
           Server
         </Link>
@@ -80,7 +80,8 @@ export default function PeoplePlace() {
   );
 }
 
-function Add() {
+/** Somebody more. */
+export function AddPerson() {
   const [draft, setDraft] = useState<Api["PersonDraft"]>({});
   const set = (next: Api["PersonDraft"]) => setDraft((d) => ({ ...d, ...next }));
   return (

@@ -1,8 +1,11 @@
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from "react";
+import type { System } from "../units/units";
 import { prefer, type Preferred, preferred } from "../units/preferred";
 
 interface Preferences extends Preferred {
   turn: (next: Partial<Preferred>) => void;
+  /** Goes by the shop's units where none were chosen here. */
+  follow: (system: System) => void;
 }
 
 const Context = createContext<Preferences | undefined>(undefined);
@@ -15,7 +18,12 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
     document.documentElement.dataset.theme = state.theme;
   }, [state]);
   const value = useMemo(
-    () => ({ ...state, turn: (next: Partial<Preferred>) => setState((s) => ({ ...s, ...next })) }),
+    () => ({
+      ...state,
+      turn: (next: Partial<Preferred>) =>
+        setState((s) => ({ ...s, ...next, ownSystem: s.ownSystem || "system" in next })),
+      follow: (system: System) => setState((s) => (s.ownSystem || s.system === system ? s : { ...s, system })),
+    }),
     [state],
   );
   return <Context value={value}>{children}</Context>;

@@ -1,8 +1,8 @@
 import {
   Armchair,
   BookOpenCheck,
+  CircleHelp,
   Gauge,
-  Keyboard,
   LibraryBig,
   LogOut,
   Menu,
@@ -12,14 +12,14 @@ import {
   UserRound,
   Wrench,
 } from "lucide-react";
-import { type ComponentProps, useState } from "react";
+import { type ComponentProps, useEffect, useState } from "react";
 import { NavLink, Outlet, useNavigate } from "react-router";
-import { useBell } from "../api/queries";
+import { useBell, useBench } from "../api/queries";
 import { useOutbox, outbox } from "../repair/run/outbox";
 import { TooLate } from "../repair/run/too-late";
 import { BenchPlace } from "../bench/bench";
 import { ClockRail } from "./clock-rail";
-import { KeysDialog } from "./keys-dialog";
+import { HelpDialog } from "./help-dialog";
 import { dialogOpen, typing, useKeys } from "./keys";
 import { useMay } from "./me";
 import { MyPassword } from "./my-password";
@@ -61,13 +61,17 @@ function Wall() {
 
 function Working() {
   useBell();
-  const { system, theme, turn } = usePreferences();
-  const [keysOpen, setKeysOpen] = useState(false);
+  const { system, theme, turn, follow } = usePreferences();
+  const units = useBench().data?.shop.units;
+  useEffect(() => {
+    if (units) follow(units === "INCH" ? "inch" : "metric");
+  }, [units, follow]);
+  const [help, setHelp] = useState(false);
   const [more, setMore] = useState(false);
   const navigate = useNavigate();
   useKeys((e) => {
     if (typing(e) || e.ctrlKey || e.metaKey || e.altKey) return;
-    if (e.key === "?") setKeysOpen(true);
+    if (e.key === "?") setHelp(true);
     if (e.key === "b") void navigate("/bench");
     if (e.key === "n" && !dialogOpen()) void navigate("/repairs/new");
   });
@@ -114,13 +118,13 @@ function Working() {
               onClick={() => turn({ theme: theme === "day" ? "night" : "day" })}
               Icon={theme === "day" ? Sun : Moon}
             />
-            <StripButton word="Keys" label="All keys" onClick={() => setKeysOpen(true)} Icon={Keyboard} />
+            <StripButton word="Help" label="Help: words and keys" onClick={() => setHelp(true)} Icon={CircleHelp} />
             <MyPassword trigger={<StripButton word="Me" label="My password" Icon={UserRound} />} />
             <SignOut trigger={<StripButton word="Out" label="Sign out" Icon={LogOut} />} />
           </div>
           <StripButton
             word="More"
-            label="Units, light, keys, my sign-in"
+            label="Units, light, help, my sign-in"
             aria-expanded={more}
             className="min-[700px]:hidden"
             onClick={() => setMore(!more)}
@@ -138,7 +142,7 @@ function Working() {
           <Outlet />
         </main>
       </div>
-      <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
+      <HelpDialog open={help} onOpenChange={setHelp} />
     </div>
   );
 }

@@ -3,6 +3,8 @@ import type { System } from "./units";
 /** What this screen prefers; kept in the browser. */
 export interface Preferred {
   system: System;
+  /** The units were chosen on this screen; else they are the shop's. */
+  ownSystem: boolean;
   theme: "day" | "night";
   sound: boolean;
   /** Work times are spoken besides. */
@@ -13,9 +15,11 @@ const KEY = "vanemend.preferences";
 
 /** What was preferred last here. */
 export function preferred(): Preferred {
-  const fallback = { system: "metric", theme: "day", sound: true, voice: false } as const;
+  const fallback = { system: "metric", ownSystem: false, theme: "day", sound: true, voice: false } as const;
   try {
-    return { ...fallback, ...(JSON.parse(localStorage.getItem(KEY) ?? "{}") as object) };
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<Preferred>;
+    // What a screen kept before shops had units of their own stays as it is.
+    return { ...fallback, ownSystem: kept.system !== undefined, ...kept };
   } catch {
     return fallback;
   }

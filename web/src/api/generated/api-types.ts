@@ -189,7 +189,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take_3"];
+        post: operations["take_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -509,7 +509,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take_2"];
+        post: operations["take_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -861,7 +861,7 @@ export interface paths {
         };
         get: operations["file"];
         put?: never;
-        post: operations["take_1"];
+        post: operations["take_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -878,6 +878,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/starter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["starter"];
+        put?: never;
+        post: operations["take_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -948,6 +964,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shop/heat": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["heat"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shop/heat/{build}": {
         parameters: {
             query?: never;
@@ -973,6 +1005,38 @@ export interface paths {
         };
         get?: never;
         put: operations["place"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shop/set-up/{step}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["done"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shop/units": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["units"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1036,6 +1100,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["ratio"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/towns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["towns"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1266,6 +1346,7 @@ export interface components {
             stamps: components["schemas"]["StampView"][];
             states: components["schemas"]["StateView"][];
             surfaces: components["schemas"]["SurfaceView"][];
+            terms: components["schemas"]["TradeTerm"][];
             tests: components["schemas"]["BenchTest"][];
             testsShown: string;
             tools: components["schemas"]["ToolView"][];
@@ -1386,7 +1467,7 @@ export interface components {
             /** @enum {string} */
             fault?: "NONE" | "SILENT" | "NONSENSE";
             /** @enum {string} */
-            kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+            kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE" | "DEPTH";
             knobs: components["schemas"]["Knob"][];
             logs: boolean;
             name: string;
@@ -1683,6 +1764,12 @@ export interface components {
             act: "MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "AIR_IN" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY";
             word: string;
         };
+        HeatDraft: {
+            /** Format: double */
+            lamps?: number;
+            /** Format: double */
+            ovens?: number;
+        };
         HeatView: {
             /** @enum {string} */
             build: "STEEL" | "ALUMINIUM" | "PLASTIC" | "COMPOSITE";
@@ -1972,11 +2059,11 @@ export interface components {
         };
         MeasuredView: {
             /** @enum {string} */
-            device: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+            device: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE" | "DEPTH";
             /** Format: int32 */
             digits: number;
             /** @enum {string} */
-            measured: "MASS_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG";
+            measured: "MASS_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "DEPTH_MM";
             unit: string;
             word: string;
         };
@@ -2369,7 +2456,7 @@ export interface components {
             /** Format: double */
             max: number;
             /** @enum {string} */
-            measured?: "MASS_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG";
+            measured?: "MASS_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "DEPTH_MM";
             /** Format: double */
             min: number;
             /** @enum {string} */
@@ -2927,14 +3014,21 @@ export interface components {
             /** Format: double */
             dewPointC: number;
             heat: components["schemas"]["HeatView"][];
+            /** Format: int32 */
+            lamps: number;
+            /** Format: int32 */
+            ovens: number;
             place: components["schemas"]["Place"];
             present: components["schemas"]["Account"][];
             /** Format: double */
             rhPercent: number;
             /** Format: double */
             tempC: number;
+            toSetUp: ("PEOPLE" | "PLACE" | "AIR" | "UNITS" | "HEAT" | "SHELF" | "PRACTICE")[];
             /** Format: date-time */
             typedAt: string;
+            /** @enum {string} */
+            units: "METRIC" | "INCH";
             zone: string;
         };
         Shopping: {
@@ -2954,7 +3048,7 @@ export interface components {
             at?: string;
             figures: components["schemas"]["ShownFigure"][];
             /** @enum {string} */
-            kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+            kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE" | "DEPTH";
             name: string;
             said: string;
             /** @enum {string} */
@@ -2963,7 +3057,7 @@ export interface components {
         };
         ShownFigure: {
             /** @enum {string} */
-            measured: "MASS_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG";
+            measured: "MASS_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "DEPTH_MM";
             /** Format: double */
             value: number;
         };
@@ -3031,6 +3125,24 @@ export interface components {
         StartDraft: {
             /** Format: uuid */
             eventId?: string;
+        };
+        StarterDraft: {
+            taken?: components["schemas"]["TakenDraft"][];
+        };
+        StarterShelf: {
+            classId: string;
+            /** Format: int32 */
+            grade?: number;
+            grading?: string;
+            group: string;
+            id: string;
+            name: string;
+            unit: string;
+        };
+        StarterView: {
+            here: boolean;
+            item: components["schemas"]["StarterShelf"];
+            kind: components["schemas"]["MaterialClass"];
         };
         StateView: {
             asks: string;
@@ -3138,6 +3250,13 @@ export interface components {
             /** Format: uuid */
             target: string;
         };
+        TakenDraft: {
+            id?: string;
+            /** Format: double */
+            quantity?: number;
+            /** Format: double */
+            rollMm?: number;
+        };
         TakenView: {
             refused: components["schemas"]["NotTakenView"][];
             run: components["schemas"]["RunView"];
@@ -3167,6 +3286,21 @@ export interface components {
         ToolView: {
             /** @enum {string} */
             tool: "DA" | "FLAT_DA" | "DA_SOFT_FACE" | "DA_HARD_PAD" | "AIR_DA_SOFT_FACE" | "SLOW_ORBITAL" | "BELT_OR_DA" | "FILE_BOARD" | "BOARD" | "HAND_BLOCK";
+            word: string;
+        };
+        Town: {
+            /** Format: double */
+            latitudeDeg: number;
+            /** Format: double */
+            longitudeDeg: number;
+            name: string;
+            zone: string;
+        };
+        TradeTerm: {
+            forms: string[];
+            id: string;
+            meaning: string;
+            shown: string;
             word: string;
         };
         TradeValue: {
@@ -3206,6 +3340,10 @@ export interface components {
             stemMm: number;
             /** @enum {string} */
             use: "CAR" | "TRUCK";
+        };
+        UnitsDraft: {
+            /** @enum {string} */
+            units?: "METRIC" | "INCH";
         };
         Used: {
             /** Format: double */
@@ -3411,7 +3549,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE" | "DEPTH";
             };
             cookie?: never;
         };
@@ -3437,7 +3575,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE" | "DEPTH";
                 knob: string;
             };
             cookie?: never;
@@ -3464,7 +3602,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE" | "DEPTH";
             };
             cookie?: never;
         };
@@ -3490,7 +3628,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE" | "DEPTH";
             };
             cookie?: never;
         };
@@ -3512,7 +3650,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE" | "DEPTH";
             };
             cookie?: never;
         };
@@ -3534,7 +3672,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE";
+                kind: "SCALE" | "SURFACE" | "AIR" | "FILM" | "UV" | "TYRE" | "DEPTH";
                 press: string;
             };
             cookie?: never;
@@ -3596,7 +3734,7 @@ export interface operations {
             };
         };
     };
-    take_3: {
+    take_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -4192,7 +4330,7 @@ export interface operations {
             };
         };
     };
-    take_2: {
+    take_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -4871,7 +5009,7 @@ export interface operations {
             };
         };
     };
-    take_1: {
+    take_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4915,6 +5053,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ImportView"];
+                };
+            };
+        };
+    };
+    starter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StarterView"][];
+                };
+            };
+        };
+    };
+    take_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StarterDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StarterView"][];
                 };
             };
         };
@@ -5039,6 +5221,30 @@ export interface operations {
             };
         };
     };
+    heat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeatDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+        };
+    };
     forgetHeat: {
         parameters: {
             query?: never;
@@ -5071,6 +5277,52 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["PlaceDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+        };
+    };
+    done: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                step: "PEOPLE" | "PLACE" | "AIR" | "UNITS" | "HEAT" | "SHELF" | "PRACTICE";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+        };
+    };
+    units: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnitsDraft"];
             };
         };
         responses: {
@@ -5178,6 +5430,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ThumbView"];
+                };
+            };
+        };
+    };
+    towns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Town"][];
                 };
             };
         };

@@ -170,7 +170,7 @@ function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
       );
     case "RUST_PITS":
     case "DIVOT":
-      return <OvalFields {...f} more={[{ key: "depthMm", label: "Depth" }]} />;
+      return <OvalFields {...f} more={[{ key: "depthMm", label: "Depth", gauge: "DEPTH_MM" }]} />;
     default:
       return <OvalFields {...f} />;
   }

@@ -1,7 +1,9 @@
 import { Minus, Plus } from "lucide-react";
+import { LiveFigureLine } from "../../devices/live-figure";
 import { Choice, Measure } from "../../shell/field";
 import { usePreferences } from "../../shell/preferences";
 import { length } from "../../units/units";
+import type { Ask } from "../run/asks";
 import { type DamageDraft, type FieldsProps, traceLength, withCorner } from "./fresh";
 import { bearing, straight } from "./shape";
 
@@ -13,10 +15,10 @@ function Figures({
   frozen,
   at,
   set,
-}: FieldsProps & { fields: readonly { key: Figure; label: string; wide?: boolean }[] }) {
+}: FieldsProps & { fields: readonly { key: Figure; label: string; wide?: boolean; gauge?: Ask }[] }) {
   return (
     <div className="grid grid-cols-2 gap-2">
-      {fields.map(({ key, label, wide }) => (
+      {fields.map(({ key, label, wide, gauge }) => (
         <div key={key} className={wide ? "col-span-2" : ""}>
           <Measure
             label={label}
@@ -27,6 +29,9 @@ function Figures({
             field={key}
             onChange={(v) => set({ [key]: v } as Partial<DamageDraft>)}
           />
+          {gauge && !frozen && (
+            <LiveFigureLine ask={gauge} verb="Take it" onTake={(v) => set({ [key]: v } as Partial<DamageDraft>)} />
+          )}
         </div>
       ))}
     </div>
@@ -54,7 +59,7 @@ export function DentFields(f: FieldsProps) {
       <Figures
         {...f}
         fields={[
-          { key: "depthMm", label: "Depth left", wide: true },
+          { key: "depthMm", label: "Depth left", wide: true, gauge: "DEPTH_MM" },
           { key: "lengthMm", label: "Length" },
           { key: "widthMm", label: "Width" },
           { key: "xMm", label: "Across" },
@@ -79,7 +84,10 @@ export function DentFields(f: FieldsProps) {
 }
 
 /** Anything that is as long as wide, or nearly: hole, missing piece, run, divot. */
-export function OvalFields({ more = [], ...f }: FieldsProps & { more?: readonly { key: Figure; label: string }[] }) {
+export function OvalFields({
+  more = [],
+  ...f
+}: FieldsProps & { more?: readonly { key: Figure; label: string; gauge?: Ask }[] }) {
   return (
     <div className="flex flex-col gap-2">
       <Figures
@@ -114,7 +122,7 @@ export function TraceFields({
         <Figures
           {...f}
           fields={[
-            ...(depth ? [{ key: "depthMm" as const, label: "Depth" }] : []),
+            ...(depth ? [{ key: "depthMm" as const, label: "Depth", wide: true, gauge: "DEPTH_MM" as const }] : []),
             ...(width ? [{ key: "widthMm" as const, label: "Width" }] : []),
           ]}
         />
@@ -298,12 +306,13 @@ export function InjuryFields(f: FieldsProps) {
       <Figures
         {...f}
         fields={[
-          { key: "lengthMm", label: "Diameter, cleaned out", wide: true },
+          { key: "lengthMm", label: "Diameter, cleaned out", wide: true, gauge: "INJURY_MM" },
           { key: "xMm", label: "From tread's left" },
           { key: "yMm", label: "Along" },
         ]}
       />
       <Turn {...f} label="Angle from square" />
+      {!frozen && <LiveFigureLine ask="ANGLE_DEG" verb="Take it" onTake={(angleDeg) => set({ angleDeg })} />}
       <Measure
         label="Inner end from tread's left, if measured"
         quantity="length"
@@ -325,6 +334,7 @@ export function FilmFields({ d, set, frozen, at }: FieldsProps) {
     { key: "totalUm", label: "Beside it, total" },
     { key: "underUm", label: "Beneath the clear" },
   ] as const;
+  const put = (key: (typeof rows)[number]["key"], v: number | undefined) => set({ film: { ...film, [key]: v } });
   return (
     <div className="flex flex-col gap-3">
       <Choice
@@ -341,20 +351,20 @@ export function FilmFields({ d, set, frozen, at }: FieldsProps) {
         ]}
         onChange={(gauge) => set({ film: { ...film, gauge } })}
       />
-      <div className="grid grid-cols-2 gap-2">
-        {rows.map(({ key, label }) => (
+      {rows.map(({ key, label }) => (
+        <div key={key}>
           <Measure
-            key={key}
             label={label}
             quantity={{ unit: "µm" }}
             value={film[key]}
             disabled={frozen}
             problem={at(`film.${key}`)}
             field={`film.${key}`}
-            onChange={(v) => set({ film: { ...film, [key]: v } })}
+            onChange={(v) => put(key, v)}
           />
-        ))}
-      </div>
+          {!frozen && <LiveFigureLine ask="FILM_UM" verb="Take it" onTake={(v) => put(key, v)} />}
+        </div>
+      ))}
       <p className="lab">Beneath the clear: read it where the clear is off. Left empty, the coats under Part say it.</p>
     </div>
   );

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { useLocation } from "react-router";
 import type { Api } from "../../api/client";
 import { useRules } from "../../api/queries";
+import { QuestionPicture } from "./question-picture";
 
 type PartDraft = Api["PartDraft"];
 type Answer = "YES" | "NO" | "UNKNOWN";
@@ -74,6 +75,9 @@ export function Questions({
       </h2>
       {now && !frozen && (
         <div data-question={now.id}>
+          <div className="h-16 w-24">
+            <QuestionPicture rule={now.id} />
+          </div>
           <p className="text-20 font-semibold">{now.ask}</p>
           <div className="mt-2 grid grid-cols-3 gap-1">
             {(Object.keys(WORDS) as Answer[]).map((a) => (

@@ -7,7 +7,8 @@ import { useZone } from "../../api/queries";
 import { isDeadline, secondsLeft } from "../../marks/clock-rule";
 import { dialogOpen, typing, useKeys } from "../../shell/keys";
 import { usePreferences } from "../../shell/preferences";
-import { KeysDialog } from "../../shell/keys-dialog";
+import { HelpDialog } from "../../shell/help-dialog";
+import { Explained } from "../../words/explained";
 import { tone } from "../../shell/tone";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { litByStep, LitProvider } from "../drawing/lit";
@@ -269,7 +270,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
             {step.title}
           </h1>
           <Cautions run={run.id} cautions={step.cautions} />
-          <p className="text-20 leading-7 sm:text-[25px] sm:leading-8">{step.detail}</p>
+          <Explained text={step.detail} className="shrink-0 text-20 leading-7 sm:text-[25px] sm:leading-8" />
           {musts.length > 0 && <BeforeMixGlance musts={musts} />}
           <Findings findings={state.findings} mix={changedBy(plan, state)} />
           <WantedHere run={run.id} at={current} lacking={lacking} onReading={() => setDialog("reading")} />
@@ -366,7 +367,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         open={dialog === "where"}
         onOpenChange={(o) => setDialog(o ? "where" : undefined)}
       />
-      <KeysDialog open={dialog === "keys"} onOpenChange={(o) => setDialog(o ? "keys" : undefined)} />
+      <HelpDialog open={dialog === "keys"} onOpenChange={(o) => setDialog(o ? "keys" : undefined)} />
     </main>
   );
 }

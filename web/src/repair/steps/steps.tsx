@@ -4,6 +4,7 @@ import { useRef } from "react";
 import { useSearchParams } from "react-router";
 import type { Api } from "../../api/client";
 import { useNow } from "../../api/clock";
+import { Explained } from "../../words/explained";
 import { useZone } from "../../api/queries";
 import { dialogOpen, typing, useKeys } from "../../shell/keys";
 import { minutes, moment } from "../../units/units";
@@ -210,7 +211,7 @@ function StepList({
             </button>
             {i === at && (
               <div className="grid gap-2 pr-4 pb-4 pl-[68px] max-[899px]:pl-14">
-                <p>{step.detail}</p>
+                <Explained text={step.detail} />
                 {step.clock && (
                   <p>
                     <b>{step.clock.label}</b> {minutes(step.clock.minutes, step.clock.kind === "BY" ? "down" : "up")};{" "}

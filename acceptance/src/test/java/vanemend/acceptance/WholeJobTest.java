@@ -171,7 +171,7 @@ class WholeJobTest {
         page.keyboard().press("j");
         assertThat(page.getByText("Straightedge across the dent")).isVisible();
         page.keyboard().press("?");
-        assertThat(page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Keys")))
+        assertThat(page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Words and keys")))
                 .isVisible();
         page.keyboard().press("Escape");
         page.keyboard().press("3");

@@ -24,6 +24,7 @@ import vanemend.app.bench.RepairWork;
 import vanemend.app.store.BenchEvents;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
+import vanemend.app.store.ShopSettings;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.Conditions;
 import vanemend.core.method.HousePages;
@@ -52,6 +53,7 @@ class Demo implements ApplicationRunner {
     private final Repairs repairs;
     private final BenchEvents events;
     private final RepairWork work;
+    private final ShopSettings settings;
     private final Clock clock;
     private final String password;
 
@@ -61,6 +63,7 @@ class Demo implements ApplicationRunner {
             Repairs repairs,
             BenchEvents events,
             RepairWork work,
+            ShopSettings settings,
             Clock clock,
             @Value("${vanemend.demo-password}") String password) {
         if (password.length() < SHORTEST_PASSWORD) {
@@ -71,6 +74,7 @@ class Demo implements ApplicationRunner {
         this.repairs = repairs;
         this.events = events;
         this.work = work;
+        this.settings = settings;
         this.clock = clock;
         this.password = password;
     }
@@ -85,6 +89,7 @@ class Demo implements ApplicationRunner {
         List.of(ISLA, TAM, PRIYA, JOSS).forEach(a -> accounts.add(a, password));
         Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
         shop.air(new Air(17, 58), "isla");
+        List.of(ShopSettings.Step.values()).forEach(settings::done);
         DemoShelf.on(LocalDate.ofInstant(now, shop.zone())).forEach(shop::stock);
 
         DemoRepairs depot = new DemoRepairs(now);

@@ -21,7 +21,8 @@ public interface Device {
         AIR("Air thermometer and hygrometer", true, Measured.AIR_C, Measured.RH_PERCENT),
         FILM("Paint-film gauge", false, Measured.FILM_UM),
         UV("UV meter", true, Measured.UV),
-        TYRE("Tyre injury gauge", false, Measured.INJURY_MM, Measured.ANGLE_DEG);
+        TYRE("Tyre injury gauge", false, Measured.INJURY_MM, Measured.ANGLE_DEG),
+        DEPTH("Depth gauge", false, Measured.DEPTH_MM);
 
         private final String word;
         private final boolean always;

@@ -43,4 +43,9 @@ class StandIns {
     TyreGauge tyreGauge() {
         return new TyreGauge(SEED + 5, 4, 8);
     }
+
+    @Bean
+    DepthGauge depthGauge() {
+        return new DepthGauge(SEED + 6, 2.8);
+    }
 }

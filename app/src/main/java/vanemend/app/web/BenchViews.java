@@ -9,7 +9,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import vanemend.app.access.Account;
 import vanemend.app.access.Accounts;
@@ -18,6 +17,7 @@ import vanemend.app.bench.RepairWork;
 import vanemend.app.store.ClosedRuns;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
+import vanemend.app.store.ShopSettings;
 import vanemend.app.web.Views.AgainView;
 import vanemend.app.web.Views.BenchView;
 import vanemend.app.web.Views.HandsView;
@@ -45,8 +45,7 @@ class BenchViews {
     private final Shop shop;
     private final Lines lines;
     private final Clock clock;
-    private final int lamps;
-    private final int ovens;
+    private final ShopSettings settings;
 
     BenchViews(
             RepairWork work,
@@ -56,8 +55,7 @@ class BenchViews {
             Shop shop,
             Lines lines,
             Clock clock,
-            @Value("${vanemend.lamps}") int lamps,
-            @Value("${vanemend.ovens}") int ovens) {
+            ShopSettings settings) {
         this.work = work;
         this.repairs = repairs;
         this.closed = closed;
@@ -65,8 +63,7 @@ class BenchViews {
         this.shop = shop;
         this.lines = lines;
         this.clock = clock;
-        this.lamps = lamps;
-        this.ovens = ovens;
+        this.settings = settings;
     }
 
     ShopView shop() {
@@ -85,7 +82,11 @@ class BenchViews {
                                 e.getKey().word(),
                                 e.getValue().factor(),
                                 e.getValue().warmUps()))
-                        .toList());
+                        .toList(),
+                settings.lamps(),
+                settings.ovens(),
+                settings.units(),
+                settings.open());
     }
 
     BenchView bench(Account me) {
@@ -101,8 +102,8 @@ class BenchViews {
                                 l.state(),
                                 l.ahead()))
                         .toList(),
-                lamps,
-                ovens,
+                settings.lamps(),
+                settings.ovens(),
                 now);
         List<LiveView> live =
                 running.stream().map(l -> live(l, shared.ahead().get(l.id()))).toList();

@@ -42,6 +42,7 @@ import vanemend.core.trade.Check;
 import vanemend.core.trade.Measured;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.TradeBook;
+import vanemend.core.trade.TradeTerm;
 import vanemend.core.verdict.Identity;
 
 /** What a part is made of: marks read and bench tests weighed while they are entered. */
@@ -106,7 +107,8 @@ class IdentifyController {
                 Arrays.stream(MaterialClass.Surface.values())
                         .map(s -> new SurfaceView(s, s.word()))
                         .toList(),
-                TradeBook.shipped().signs());
+                TradeBook.shipped().signs(),
+                TradeTerm.all());
     }
 
     private static List<MadeOf> materials(java.util.function.Predicate<MadeOf> on) {

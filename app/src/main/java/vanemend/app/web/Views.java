@@ -13,6 +13,7 @@ import vanemend.app.device.Shown;
 import vanemend.app.device.StandIn;
 import vanemend.app.store.Origins;
 import vanemend.app.store.Shop;
+import vanemend.app.store.ShopSettings;
 import vanemend.app.store.Signatures;
 import vanemend.core.cure.Lag;
 import vanemend.core.damage.Damage;
@@ -20,6 +21,7 @@ import vanemend.core.damage.DamageDraft;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.material.ShelfFile;
 import vanemend.core.material.ShelfItem;
+import vanemend.core.material.StarterShelf;
 import vanemend.core.method.Conditions;
 import vanemend.core.part.Belief;
 import vanemend.core.part.BenchTest;
@@ -49,6 +51,7 @@ import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.InputProblem;
 import vanemend.core.trade.Measured;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.TradeTerm;
 import vanemend.core.trade.TradeValue;
 import vanemend.core.verdict.Identity;
 import vanemend.core.verdict.Limits;
@@ -230,6 +233,10 @@ final class Views {
      *
      * @param place where it lies, for the sun
      * @param heat what its own warm-ups say of its lamps and ovens
+     * @param lamps how many there are
+     * @param ovens how many there are
+     * @param units in which a screen begins that has not chosen its own
+     * @param toSetUp steps of setting the shop up that nobody has looked at yet
      */
     record ShopView(
             double tempC,
@@ -239,7 +246,19 @@ final class Views {
             List<Account> present,
             String zone,
             Conditions.Place place,
-            List<HeatView> heat) {}
+            List<HeatView> heat,
+            int lamps,
+            int ovens,
+            ShopSettings.Units units,
+            List<ShopSettings.Step> toSetUp) {}
+
+    /**
+     * A line of the starter shelf.
+     *
+     * @param kind its class, with what is typical of it: to know it by, never in place of its label
+     * @param here whether it stands on the shelf
+     */
+    record StarterView(StarterShelf item, MaterialClass kind, boolean here) {}
 
     /**
      * What was measured of the shop's own heat on one build.
@@ -322,7 +341,8 @@ final class Views {
             List<QuantityView> quantities,
             List<MeasuredView> measured,
             List<SurfaceView> surfaces,
-            Map<String, String> cautionSigns) {}
+            Map<String, String> cautionSigns,
+            List<TradeTerm> terms) {}
 
     /**
      * A part as people bring it in.

@@ -26,6 +26,12 @@ public final class Check {
         problems.add(new InputProblem(field, given == null ? "" : shown(given), expected, message));
     }
 
+    /** Takes over what {@code part} refused, each field under {@code name}. */
+    public void within(String name, Check part) {
+        part.problems.forEach(
+                p -> problems.add(new InputProblem(name + "." + p.field(), p.given(), p.expected(), p.message())));
+    }
+
     /** A number from {@code min} to {@code max}, both allowed, in {@code unit}. */
     public double range(String field, String name, Double given, double min, double max, String unit) {
         String expected = "from " + Text.between(min, max, unit);

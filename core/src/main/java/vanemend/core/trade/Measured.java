@@ -9,7 +9,8 @@ public enum Measured {
     FILM_UM("Film", "µm", 0, 0, 0),
     UV("At the resin", "mW/cm²", 2, 5, 0),
     INJURY_MM("Across", "mm", 1, 0, 0),
-    ANGLE_DEG("From square", "°", 0, 0, 0);
+    ANGLE_DEG("From square", "°", 0, 0, 0),
+    DEPTH_MM("Deep", "mm", 1, 0, 0);
 
     private final String word;
     private final String unit;

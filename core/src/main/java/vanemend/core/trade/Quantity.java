@@ -5,7 +5,7 @@ import java.util.Optional;
 
 /** A quantity that is read at the bench, typed or off a device. What is stored is its name. */
 public enum Quantity {
-    DEPTH_MM("Depth left", Sort.DEPTH, "mm", 0, 25),
+    DEPTH_MM("Depth left", Sort.DEPTH, "mm", 0, 25, Measured.DEPTH_MM),
     OPENING_MM("Opening across", Sort.DEPTH, "mm", 1, 1500),
     SPOT_MM("Spot across", Sort.DEPTH, "mm", 1, 1500),
     FILLER_G("Filler weighed", Sort.PLAIN, "g", 1, 3000, Measured.MASS_G),

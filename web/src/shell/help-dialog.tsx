@@ -1,0 +1,59 @@
+import { Tabs } from "radix-ui";
+import { WordsSheet } from "../words/words-sheet";
+import { KEYS } from "./keys";
+import { usePreferences } from "./preferences";
+import { SheetDialog } from "./sheet-dialog";
+
+const TABS = [
+  { value: "words", word: "Words" },
+  { value: "keys", word: "Keys, sound" },
+] as const;
+
+/** What a word means, what a key does, and the switches for sound and voice. */
+export function HelpDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  return (
+    <SheetDialog title="Words and keys" open={open} onOpenChange={onOpenChange}>
+      <Tabs.Root defaultValue="words">
+        <Tabs.List className="firm-b mb-4 flex" aria-label="Help">
+          {TABS.map((t) => (
+            <Tabs.Trigger
+              key={t.value}
+              value={t.value}
+              className="data-[state=active]:border-violet h-14 flex-1 border-b-4 border-transparent px-4 text-20 font-medium data-[state=active]:font-bold"
+            >
+              {t.word}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+        <Tabs.Content value="words" tabIndex={-1}>
+          <WordsSheet />
+        </Tabs.Content>
+        <Tabs.Content value="keys" tabIndex={-1}>
+          <KeysSheet />
+        </Tabs.Content>
+      </Tabs.Root>
+    </SheetDialog>
+  );
+}
+
+function KeysSheet() {
+  const { sound, voice, turn } = usePreferences();
+  return (
+    <>
+      <dl className="grid grid-cols-[130px_1fr] gap-y-2">
+        {KEYS.map((k) => (
+          <div key={k.does} className="contents">
+            <dt className="n font-semibold">{k.keys}</dt>
+            <dd>{k.does}</dd>
+          </div>
+        ))}
+      </dl>
+      <button className="btn mt-5 w-full" aria-pressed={sound} onClick={() => turn({ sound: !sound })}>
+        {sound ? "Sound is on: turn it off" : "Sound is off: turn it on"}
+      </button>
+      <button className="btn mt-2 w-full" aria-pressed={voice} onClick={() => turn({ voice: !voice })}>
+        {voice ? "Work times are spoken: turn it off" : "Work times are not spoken: turn it on"}
+      </button>
+    </>
+  );
+}
