@@ -3,6 +3,7 @@ import { useState } from "react";
 import { ask, type Api, Problem, problemsOf } from "../api/client";
 import { keys, queryClient, useRules, useZone, useTold } from "../api/queries";
 import { Head } from "../repair/sheet";
+import { DayField } from "../shell/day-field";
 import { amountQuantity, Line as TextLine, Measure, problemAt, unitOf } from "../shell/field";
 import { usePreferences } from "../shell/preferences";
 import { dayAndTime } from "../units/units";
@@ -73,7 +74,7 @@ export function ItemSheet({
       fresh,
     );
   return (
-    <section className="firm-l bg-sheet flex w-[420px] shrink-0 flex-col overflow-y-auto" aria-label="Item">
+    <section className="firm-l bg-sheet flex w-[420px] shrink-0 flex-col overflow-y-auto max-[899px]:fixed max-[899px]:inset-0 max-[899px]:z-40 max-[899px]:w-full" aria-label="Item">
       <Head title={fresh ? "New item" : line.item.name}>
         <button type="button" className="grid size-14 place-items-center" aria-label="Close" onClick={onClose}>
           <X size={20} aria-hidden="true" />
@@ -281,28 +282,6 @@ function ClassPick({ draft, put, problem }: Piece & { problem: string | undefine
         ))}
       </select>
       {problem && <span className="text-oxide-text text-14 font-bold">{problem}</span>}
-    </label>
-  );
-}
-
-function DayField({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: string | undefined;
-  onChange: (value: string | undefined) => void;
-}) {
-  return (
-    <label className="lab flex flex-col">
-      {label}
-      <input
-        type="date"
-        className="firm n h-14 px-2.5 text-16 font-semibold text-ink"
-        value={value ?? ""}
-        onChange={(e) => onChange(e.target.value || undefined)}
-      />
     </label>
   );
 }

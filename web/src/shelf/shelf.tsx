@@ -53,7 +53,7 @@ export default function ShelfPlace() {
       <svg className="absolute size-0" aria-hidden="true">
         <Hatches id={id} />
       </svg>
-      <div className="firm-b flex h-[58px] shrink-0 items-stretch">
+      <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
           Shelf
         </h1>
@@ -62,17 +62,17 @@ export default function ShelfPlace() {
             <Tabs.Trigger
               key={t.value}
               value={t.value}
-              className="n data-[state=active]:border-violet border-b-4 border-transparent px-5 text-20 font-medium data-[state=active]:font-bold"
+              className="n data-[state=active]:border-violet min-h-[58px] border-b-4 border-transparent px-5 text-20 font-medium data-[state=active]:font-bold max-[499px]:px-3"
             >
               {t.word}
             </Tabs.Trigger>
           ))}
         </Tabs.List>
-        <label className="firm-l ml-auto flex items-center gap-2 px-3">
+        <label className="min-[1100px]:firm-l ml-auto flex min-h-14 items-center gap-2 px-3 max-[1099px]:ml-0 max-[1099px]:flex-1">
           <span className="sr-only">Find by name, class, lot or role</span>
           <input
             ref={search}
-            className="h-full w-56 bg-transparent text-20"
+            className="h-full w-56 max-w-full bg-transparent text-20"
             placeholder="name, lot, role"
             value={find}
             onChange={(e) => setFind(e.target.value)}
@@ -122,7 +122,7 @@ function ItemTable({
   setOpen: (id: string) => void;
   empty: boolean;
 }) {
-  const { system } = usePreferences();
+  const roles = useCatalogue().data?.roles ?? [];
   return (
     <div className="min-w-0 flex-1 overflow-y-auto" tabIndex={0} role="region" aria-label="Items">
       {empty && <p className="p-6 text-20">The shelf is empty: add an item, or take a file in.</p>}
@@ -131,60 +131,103 @@ function ItemTable({
         <thead className="bg-ground sticky top-0 z-10">
           <tr className="lab">
             <th className="px-4 py-2">Item</th>
-            <th>Lot</th>
-            <th>Use by</th>
+            <th className="max-[699px]:hidden">Lot</th>
+            <th className="max-[699px]:hidden">Use by</th>
             <th className="pr-4 text-right">Left</th>
             {open === undefined && (
               <>
-                <th className="pl-6">Label: work</th>
-                <th>Label: sand or dry</th>
-                <th className="pr-4">Cream</th>
+                <th className="pl-6 max-[1099px]:hidden">Label: work</th>
+                <th className="max-[1099px]:hidden">Label: sand or dry</th>
+                <th className="pr-4 max-[1099px]:hidden">Cream</th>
               </>
             )}
           </tr>
         </thead>
-        <tbody>
-          {lines.map((l) => (
-            <tr key={l.item.id} className={`h-14 border-b border-hair ${open === l.item.id ? "bg-ground" : ""}`}>
-              <td className="px-4">
-                <button
-                  type="button"
-                  className="flex min-h-14 w-full items-center gap-3 text-left"
-                  aria-expanded={open === l.item.id}
-                  onClick={() => setOpen(l.item.id)}
-                >
-                  <Swatch id={id} hatch={hatchOf(l)} />
-                  <span>
-                    <span className="hd block">{l.item.name}</span>
-                    <span className="lab block">{l.className}</span>
-                  </span>
-                </button>
-              </td>
-              <td className="n">{l.item.lot}</td>
-              <td className={l.expired ? "font-bold text-oxide-text" : ""}>
-                {l.expires ? (l.expired ? `expired ${day(l.expires)}` : `before ${day(l.expires)}`) : "no date"}
-                {l.item.opened && <span className="lab block">opened {day(l.item.opened)}</span>}
-              </td>
-              <td className="n pr-4 text-right font-semibold whitespace-nowrap">
-                {amount(l.item.quantity, l.item.unit, system)}
-                {l.low && <span className="bg-tape text-on-tape block px-1 text-14">low</span>}
-              </td>
-              {open === undefined && (
-                <>
-                  <td className="n pl-6">{l.item.workMin === undefined ? "" : minutes(l.item.workMin, "down")}</td>
-                  <td className="n">
-                    {l.item.sand.map((t) => `${minutes(t.minutes)} at ${temperature(t.atC, system)}`).join(", ")}
-                    {l.item.wet === "WET_ONLY" && "wet only"}
-                    {l.item.flashMin !== undefined && `flash ${minutes(l.item.flashMin)}`}
-                  </td>
-                  <td className="n pr-4">{l.item.dosePercent === undefined ? "" : percent(l.item.dosePercent)}</td>
-                </>
-              )}
+        {byUse(lines, roles).map(({ word, of }) => (
+          <tbody key={word} aria-label={word}>
+            <tr>
+              <th colSpan={7} scope="rowgroup" className="hd firm-b bg-ground px-4 py-1 text-left">
+                {word}
+              </th>
             </tr>
-          ))}
-        </tbody>
+            {of.map((l) => (
+              <ItemRow key={l.item.id} line={l} id={id} open={open} setOpen={setOpen} />
+            ))}
+          </tbody>
+        ))}
       </table>
     </div>
+  );
+}
+
+/** Lines by what they are used for, in the order of the work. */
+function byUse(lines: readonly Line[], roles: readonly Api["RoleView"][]): { word: string; of: Line[] }[] {
+  return roles
+    .map(({ role, word }) => ({ word, of: lines.filter((l) => l.role === role) }))
+    .filter((g) => g.of.length > 0);
+}
+
+/** The class, where the name does not say it already. */
+const classSaid = ({ item, className }: Line) =>
+  item.name.toLowerCase().includes((className.split(/[,(]/)[0] ?? "").trim().toLowerCase()) ? "" : className;
+
+function ItemRow({
+  line: l,
+  id,
+  open,
+  setOpen,
+}: {
+  line: Line;
+  id: string;
+  open: string | undefined;
+  setOpen: (id: string) => void;
+}) {
+  const { system } = usePreferences();
+  const useBy = l.expires ? (l.expired ? `expired ${day(l.expires)}` : `before ${day(l.expires)}`) : "no date";
+  return (
+    <tr className={`h-14 border-b border-hair ${open === l.item.id ? "bg-ground" : ""}`}>
+      <td className="px-4">
+        <button
+          type="button"
+          className="flex min-h-14 w-full items-center gap-3 text-left"
+          aria-expanded={open === l.item.id}
+          onClick={() => setOpen(l.item.id)}
+        >
+          <Swatch id={id} hatch={hatchOf(l)} />
+          <span>
+            <span className="hd block">{l.item.name}</span>
+            {classSaid(l) && <span className="lab block">{classSaid(l)}</span>}
+            <span className={`lab block min-[700px]:hidden ${l.expired ? "font-bold text-oxide-text" : ""}`}>
+              lot {l.item.lot}, {useBy}
+            </span>
+          </span>
+        </button>
+      </td>
+      <td className="n pr-2 max-[699px]:hidden">{l.item.lot}</td>
+      <td className={`max-[699px]:hidden ${l.expired ? "font-bold text-oxide-text" : ""}`}>
+        {useBy}
+        {l.item.opened && <span className="lab block">opened {day(l.item.opened)}</span>}
+      </td>
+      <td className="n pr-4 text-right font-semibold whitespace-nowrap">
+        {amount(l.item.quantity, l.item.unit, system)}
+        {l.low && <span className="bg-tape text-on-tape block px-1 text-14">low</span>}
+      </td>
+      {open === undefined && (
+        <>
+          <td className="n pl-6 max-[1099px]:hidden">
+            {l.item.workMin === undefined ? "" : minutes(l.item.workMin, "down")}
+          </td>
+          <td className="n max-[1099px]:hidden">
+            {l.item.sand.map((t) => `${minutes(t.minutes)} at ${temperature(t.atC, system)}`).join(", ")}
+            {l.item.wet === "WET_ONLY" && "wet only"}
+            {l.item.flashMin !== undefined && `flash ${minutes(l.item.flashMin)}`}
+          </td>
+          <td className="n pr-4 max-[1099px]:hidden">
+            {l.item.dosePercent === undefined ? "" : percent(l.item.dosePercent)}
+          </td>
+        </>
+      )}
+    </tr>
   );
 }
 

@@ -1,6 +1,7 @@
 import { useEffect, useId, useRef, useState } from "react";
 import type { Api } from "../api/client";
 import {
+  lengthInches,
   lengthNumber,
   type Parsed,
   parseArea,
@@ -32,7 +33,7 @@ function shown(value: number | undefined, q: Quantity, system: System): string {
   if (q === "temperature") return String(Math.round((system === "metric" ? value : toFahrenheit(value)) * 10) / 10);
   if (q === "area") return String(Math.round((system === "metric" ? value : toSquareInch(value)) * 10) / 10);
   if (typeof q === "object") return String(Math.round(value * 1000) / 1000);
-  return lengthNumber(value, system);
+  return q === "length" && system === "inch" ? lengthInches(value).replace("\u00a0", " ") : lengthNumber(value, system);
 }
 
 function parse(text: string, q: Quantity, system: System): Parsed {
@@ -187,40 +188,6 @@ export function Line({
         </p>
       )}
     </div>
-  );
-}
-
-/** Local time of a `datetime-local` field for an instant. */
-function localField(instant: string | undefined): string {
-  if (!instant) return "";
-  const d = new Date(instant);
-  return new Date(d.getTime() - d.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
-}
-
-/** A day and a time by this screen's clock. */
-export function When({
-  label,
-  value,
-  onChange,
-  disabled = false,
-}: {
-  label: string;
-  value: string | undefined;
-  onChange: (instant: string | undefined) => void;
-  disabled?: boolean;
-}) {
-  return (
-    <label className="lab flex flex-col">
-      {label}, by this screen’s clock
-      <input
-        type="datetime-local"
-        max="9999-12-31T23:59"
-        className="firm n h-14 px-2.5 text-16 font-semibold text-ink"
-        disabled={disabled}
-        value={localField(value)}
-        onChange={(e) => onChange(e.target.value ? new Date(e.target.value).toISOString() : undefined)}
-      />
-    </label>
   );
 }
 

@@ -1,7 +1,8 @@
 import { Plus, Trash2 } from "lucide-react";
 import type { Api } from "../../api/client";
 import { useCatalogue, useRules } from "../../api/queries";
-import { Choice, Line, Measure, problemAt, When } from "../../shell/field";
+import { Choice, Line, Measure, problemAt } from "../../shell/field";
+import { MomentField } from "../../shell/day-field";
 import { measured } from "../assumed";
 import { Head } from "../sheet";
 import { coatsOf } from "./coats";
@@ -108,7 +109,7 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
         {sided && <Surfaces part={part} set={set} frozen={frozen} material={material} problems={told} />}
         {sided && <Coats part={part} set={set} frozen={frozen} problems={told} />}
         {sided && <BodyLines part={part} set={set} frozen={frozen} problems={told} />}
-        <When
+        <MomentField
           label="Promised for"
           value={on.draft?.promisedAt}
           disabled={frozen}

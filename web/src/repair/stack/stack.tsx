@@ -66,20 +66,15 @@ export function StackStation({
         </div>
       </div>
       <Head title="Ruled out">{frozen || whole ? ruledOut.length : ""}</Head>
-      <ul>
-        {ruledOut.map((r) => (
-          <li key={r.itemId} title={r.rule} className="flex gap-3 border-b border-hair px-4 py-2.5">
-            <X className="text-oxide mt-0.5 shrink-0" size={20} aria-hidden="true" />
-            <div>
-              <div className="hd">{r.name}</div>
-              <div className="lab">
-                {roleWord(r.role)}, lot {r.lot}
-              </div>
-              <div>{r.reason}</div>
-            </div>
-          </li>
-        ))}
-      </ul>
+      <RuledOut items={ruledOut.slice(0, SHOWN_AT_ONCE)} roleWord={roleWord} />
+      {ruledOut.length > SHOWN_AT_ONCE && (
+        <details>
+          <summary className="firm-b bg-ground flex min-h-14 cursor-pointer items-center px-4 underline">
+            {ruledOut.length - SHOWN_AT_ONCE} more ruled out
+          </summary>
+          <RuledOut items={ruledOut.slice(SHOWN_AT_ONCE)} roleWord={roleWord} />
+        </details>
+      )}
       <Rejected title="Ways not for this" rows={rejectedWays} />
       <Rejected title="Classes not for this" rows={rejectedClasses} />
       <Schools on={on} station="stack" frozen={frozen} />
@@ -171,6 +166,28 @@ function RankedRow({
         ))}
       </div>
     </details>
+  );
+}
+
+/** As many as one reads before one looks elsewhere. */
+const SHOWN_AT_ONCE = 4;
+
+function RuledOut({ items, roleWord }: { items: readonly Api["RuledOut"][]; roleWord: (role: Role) => string }) {
+  return (
+    <ul>
+      {items.map((r) => (
+        <li key={r.itemId} title={r.rule} className="flex gap-3 border-b border-hair px-4 py-2.5">
+          <X className="text-oxide mt-0.5 shrink-0" size={20} aria-hidden="true" />
+          <div>
+            <div className="hd">{r.name}</div>
+            <div className="lab">
+              {roleWord(r.role)}, lot {r.lot}
+            </div>
+            <div>{r.reason}</div>
+          </div>
+        </li>
+      ))}
+    </ul>
   );
 }
 

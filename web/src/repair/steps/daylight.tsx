@@ -1,5 +1,6 @@
 import { useBench, useRules } from "../../api/queries";
-import { Choice, Measure, problemAt, When } from "../../shell/field";
+import { Choice, Measure, problemAt } from "../../shell/field";
+import { MomentField } from "../../shell/day-field";
 import { PlaceDialog, placeSaid } from "../../shell/place-dialog";
 import type { DraftOnScreen } from "../use-draft";
 
@@ -14,8 +15,8 @@ export function DaylightFields({ on, frozen }: { on: DraftOnScreen; frozen: bool
   const faces = pane?.facesDeg === undefined ? undefined : WAYS[Math.round(pane.facesDeg / A_WAY) % WAYS.length];
   return (
     <div className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] items-end gap-x-4 gap-y-2">
-      <When
-        label="Light on it at"
+      <MomentField
+        label="Light on it"
         value={on.draft?.lightAt}
         disabled={frozen}
         onChange={(lightAt) => on.change((d) => ({ ...d, lightAt }))}

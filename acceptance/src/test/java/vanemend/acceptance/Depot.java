@@ -242,16 +242,16 @@ public final class Depot {
 
     /** A connection of somebody else's to the same database. */
     static Connection database() throws SQLException {
-        return database(ONE.database);
+        return database(ONE.database, "vanemend_depot");
     }
 
-    /** The same to the database that runs under {@code folder}. */
+    /** The same to an installation of its own under {@code folder}. */
     static Connection database(Path folder) throws SQLException {
-        return database(vanemend("database", "up", folder.toString()).split(" "));
+        return database(vanemend("database", "up", folder.toString()).split(" "), "vanemend");
     }
 
-    private static Connection database(String[] at) throws SQLException {
-        return DriverManager.getConnection("jdbc:mariadb://127.0.0.1:" + at[0] + "/vanemend_depot", at[3], at[4]);
+    private static Connection database(String[] at, String name) throws SQLException {
+        return DriverManager.getConnection("jdbc:mariadb://127.0.0.1:" + at[0] + "/" + name, at[3], at[4]);
     }
 
     /** Where {@code station} of the first repair called {@code name} is found; its number is the store's. */

@@ -234,9 +234,11 @@ class RunsTest {
         LocalDate next = day.atYear(today.getYear());
         Instant noon =
                 (next.isAfter(today) ? next : next.plusYears(1)).atTime(12, 0).toInstant(ZoneOffset.UTC);
-        t.typeAndSave(
-                "Light on it at, by this screen’s clock",
-                LocalDateTime.ofInstant(noon, Depot.zone()).toString());
+        LocalDateTime local = LocalDateTime.ofInstant(noon, Depot.zone());
+        t.page()
+                .getByLabel("Light on it", new Page.GetByLabelOptions().setExact(true))
+                .fill(local.toLocalDate().toString());
+        t.typeAndSave("at", local.toLocalTime().toString());
     }
 
     /** Minutes of light on the resin as the saved plan has them. */

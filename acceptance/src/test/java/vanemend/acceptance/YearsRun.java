@@ -265,10 +265,10 @@ public final class YearsRun {
             rows = rows(db);
         }
         long begun = System.nanoTime();
-        command(Depot.folder(), "backup", file.toString());
+        command(Depot.folder(), "vanemend_depot", "backup", file.toString());
         System.out.printf("backup: %d MB in %.0f s%n", Files.size(file) / 1_000_000, seconds(begun));
         begun = System.nanoTime();
-        command(other, "restore", file.toString());
+        command(other, "vanemend", "restore", file.toString());
         System.out.printf("restore: %.0f s%n", seconds(begun));
         try (Connection db = Depot.database(other)) {
             SortedMap<String, Long> read = rows(db);
@@ -282,11 +282,11 @@ public final class YearsRun {
         }
     }
 
-    private static void command(Path folder, String... words) {
+    private static void command(Path folder, String database, String... words) {
         List<String> all = new ArrayList<>(List.of(
                 "env",
                 "VANEMEND_RUN=" + folder,
-                "VANEMEND_DATABASE=vanemend_depot",
+                "VANEMEND_DATABASE=" + database,
                 "bash",
                 Path.of("..", "vanemend").toAbsolutePath().normalize().toString()));
         all.addAll(List.of(words));

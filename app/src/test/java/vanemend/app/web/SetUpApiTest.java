@@ -97,7 +97,7 @@ class SetUpApiTest {
                 Map.of(
                         "taken",
                         List.of(
-                                Map.of("id", "polish", "quantity", 300),
+                                Map.of("id", "pinhole-sealer", "quantity", 300),
                                 Map.of("id", "nylon-mesh", "quantity", 900),
                                 Map.of("id", "nothing"))));
         assertThat(refused.status()).isEqualTo(422);
@@ -106,7 +106,7 @@ class SetUpApiTest {
                         .valueStream()
                         .map(p -> p.get("field").asString()))
                 .containsExactly("nylon-mesh.rollMm", "nothing.id");
-        assertThat(line(isla.get("/api/shelf/starter").body(), "polish")
+        assertThat(line(isla.get("/api/shelf/starter").body(), "pinhole-sealer")
                         .get("here")
                         .asBoolean())
                 .isFalse();
