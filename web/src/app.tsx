@@ -10,6 +10,7 @@ import { RunScreen } from "./repair/run/run";
 import { AskAgain } from "./shell/ask-again";
 import { Mishap } from "./shell/mishap";
 import { Shell } from "./shell/shell";
+import { Skeleton } from "./shell/skeleton";
 
 const NewRepair = lazy(() => import("./begin/new-repair"));
 const Rules = lazy(() => import("./rules/rules"));
@@ -60,7 +61,7 @@ export function App() {
     speaksFor(account?.id);
     outbox.as(account);
   }, [account]);
-  if (session.isPending) return <p className="p-6 text-20">One moment.</p>;
+  if (session.isPending) return <Skeleton />;
   if (session.isError && !session.data) {
     return (
       <main className="flex flex-col items-start gap-4 p-6">
@@ -73,7 +74,7 @@ export function App() {
   }
   if (!account) return <SignIn />;
   return (
-    <Suspense fallback={<p className="p-6 text-20">One moment.</p>}>
+    <Suspense fallback={<Skeleton />}>
       <RouterProvider router={router} />
       <AskAgain />
     </Suspense>

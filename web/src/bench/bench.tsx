@@ -11,6 +11,7 @@ import { HourRule } from "./hour-rule";
 import { Again } from "./look-again";
 import { ForOthers, Waiting } from "./waiting";
 import { useTitle } from "../shell/title";
+import { Skeleton } from "../shell/skeleton";
 
 /** The bench: every run on a rule of hours, what waits, and the next thing for each pair of hands. */
 export function BenchPlace() {
@@ -22,7 +23,7 @@ export function BenchPlace() {
   const maySetUp = useMay("RULES");
   if (bench.isError && !bench.data)
     return <p className="p-6 text-20 font-bold text-oxide-text">{bench.error.message}</p>;
-  if (!bench.data) return <p className="p-6 text-20">One moment.</p>;
+  if (!bench.data) return <Skeleton />;
   const { live, hands, waiting, shop, air, again, forOthers } = bench.data;
   const day = new Intl.DateTimeFormat("en-GB", {
     weekday: "long",

@@ -8,6 +8,7 @@ import { usePreferences } from "../shell/preferences";
 import { stretch, type System, temperature, toFahrenheit } from "../units/units";
 import { type Shown, useDevices } from "./live";
 import { useTitle } from "../shell/title";
+import { Skeleton } from "../shell/skeleton";
 
 type Device = Api["DeviceView"];
 type Drive = (path: string, method: "PUT" | "POST" | "DELETE", body?: unknown) => Promise<void>;
@@ -39,7 +40,7 @@ export default function Devices() {
   };
   if (devices.isError && !devices.data)
     return <p className="p-6 text-20 font-bold text-oxide-text">{devices.error.message}</p>;
-  if (!devices.data) return <p className="p-6 text-20">One moment.</p>;
+  if (!devices.data) return <Skeleton />;
   return (
     <>
       <div className="firm-b flex h-[58px] shrink-0 items-center gap-4 px-4">

@@ -22,6 +22,7 @@ import { StepsStation } from "./steps/steps";
 import { type DraftOnScreen, useDraft } from "./use-draft";
 import { VerdictMark } from "./verdict-mark";
 import { VerdictStation } from "./verdict/verdict";
+import { Skeleton } from "../shell/skeleton";
 
 /** Asked for when the work is done: loaded when it is opened. */
 const RecordStation = lazy(() => import("./record/record"));
@@ -66,7 +67,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
       </div>
     );
   }
-  if (!on.draft) return <p className="p-6 text-20">One moment.</p>;
+  if (!on.draft) return <Skeleton />;
   const workup = on.workup ?? (on.problems.length > 0 ? on.lastWorkup : undefined);
   const part = on.draft.part ?? {};
   const unanswered = unansweredOf(askedOf(limits, part, on.draft.damages ?? []), part);
@@ -84,7 +85,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
       <Stations id={id} at={station} standing={standing} />
       <LitProvider>
         {station === "record" ? (
-          <Suspense fallback={<p className="p-6 text-20">One moment.</p>}>
+          <Suspense fallback={<Skeleton />}>
             <RecordStation id={id} frozen={begun} />
           </Suspense>
         ) : station === "steps" ? (

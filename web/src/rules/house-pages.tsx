@@ -5,6 +5,7 @@ import { keys, queryClient, useHousePages, useZone } from "../api/queries";
 import { FileButton } from "../shell/file-button";
 import { dayAndTime } from "../units/units";
 import { has } from "./rule-table";
+import { Skeleton } from "../shell/skeleton";
 
 type Rule = Api["PageRuleView"];
 
@@ -15,7 +16,7 @@ export function HousePages({ find }: { find: string }) {
   const [refused, setRefused] = useState<readonly string[]>([]);
   const [said, setSaid] = useState("");
   if (pages.isError) return <p className="p-4 font-bold text-oxide-text">{pages.error.message}</p>;
-  if (!pages.data) return <p className="p-4">One moment.</p>;
+  if (!pages.data) return <Skeleton lines={3} />;
   const { rules, maySign } = pages.data;
   const inForce = rules.filter((r) => !r.endedAt);
   const ended = rules.filter((r) => r.endedAt).reverse();

@@ -1,10 +1,11 @@
 import { useCatalogue } from "../api/queries";
 import { Table, has } from "./rule-table";
+import { Skeleton } from "../shell/skeleton";
 
 /** How often a part of each family gives each reading. */
 export function Likelihoods({ find }: { find: string }) {
   const catalogue = useCatalogue().data;
-  if (!catalogue) return <p className="p-6 text-20">One moment.</p>;
+  if (!catalogue) return <Skeleton />;
   const families = Object.keys(catalogue.tests[0]?.readings[0]?.likelihood ?? {});
   return (
     <Table

@@ -15,6 +15,7 @@ import { Tabs } from "radix-ui";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
 import { useTitle } from "../shell/title";
+import { Skeleton } from "../shell/skeleton";
 
 const TABS = [
   { value: "house", word: "House rules" },
@@ -44,7 +45,7 @@ export default function Rules() {
   const sheet = TABS.find((t) => t.value === params.get("sheet"))?.value ?? "house";
   const search = useFindKey();
   if (rules.isError) return <p className="p-6 text-20 font-bold text-oxide-text">{rules.error.message}</p>;
-  if (!rules.data) return <p className="p-6 text-20">One moment.</p>;
+  if (!rules.data) return <Skeleton />;
   const book = rules.data;
   return (
     <Tabs.Root

@@ -8,6 +8,7 @@ import { AirStep, HeatStep, PeopleStep, PlaceStep, UnitsStep } from "./about-the
 import { PracticeStep } from "./practice";
 import { put } from "./shop";
 import { ShelfStep } from "./starter-shelf";
+import { Skeleton } from "../shell/skeleton";
 
 type Step = Api["ShopView"]["toSetUp"][number];
 type Shop = Api["ShopView"];
@@ -70,7 +71,7 @@ export default function SetUp() {
   const shop = useBench().data?.shop;
   const [chosen, choose] = useState<Step>();
   const [refused, setRefused] = useState("");
-  if (!shop) return <p className="p-6 text-20">One moment.</p>;
+  if (!shop) return <Skeleton />;
   const { toSetUp } = shop;
   const now = STEPS.find((s) => s.step === (chosen ?? toSetUp[0]));
   const at = now ? STEPS.indexOf(now) : STEPS.length;

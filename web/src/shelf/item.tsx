@@ -74,7 +74,10 @@ export function ItemSheet({
       fresh,
     );
   return (
-    <section className="firm-l bg-sheet flex w-[420px] shrink-0 flex-col overflow-y-auto max-[899px]:fixed max-[899px]:inset-0 max-[899px]:z-40 max-[899px]:w-full" aria-label="Item">
+    <section
+      className="firm-l bg-sheet flex w-[420px] shrink-0 flex-col overflow-y-auto max-[899px]:fixed max-[899px]:inset-0 max-[899px]:z-40 max-[899px]:w-full"
+      aria-label="Item"
+    >
       <Head title={fresh ? "New item" : line.item.name}>
         <button type="button" className="grid size-14 place-items-center" aria-label="Close" onClick={onClose}>
           <X size={20} aria-hidden="true" />

@@ -80,7 +80,7 @@ export default function ShelfPlace() {
         </label>
         <button
           type="button"
-          className="bg-pine text-on-pine n px-6 text-20 font-semibold"
+          className="bg-pine text-on-pine n min-h-14 px-6 text-20 font-semibold"
           onClick={() => setOpen("new")}
         >
           Add an item

@@ -117,7 +117,11 @@ export function ClockRail({ except, slim = false }: { except?: number; slim?: bo
               {!bench ? "Asking the bench" : except ? "No other clock is running" : "No clock is running"}
             </span>
             <span className="n truncate text-16 font-semibold">
-              {next ? `Next for ${next.person.name.split(" ")[0]}: ${next.title}, ${next.name}` : "Nothing waits"}
+              {next
+                ? `Next for ${next.person.name.split(" ")[0]}: ${next.title}, ${next.name}`
+                : bench
+                  ? "Nothing waits"
+                  : ""}
             </span>
           </div>
         )}

@@ -18,7 +18,7 @@ export function Explained({ text, className = "" }: { text: string; className?: 
       <button
         type="button"
         aria-haspopup="dialog"
-        className={`min-h-11 text-left ${className}`}
+        className={`min-h-14 text-left ${className}`}
         onClick={() => setOpen(true)}
       >
         {pieces(text, terms).map((p, i) =>

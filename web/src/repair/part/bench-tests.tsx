@@ -2,6 +2,7 @@ import { ShieldAlert } from "lucide-react";
 import type { Api } from "../../api/client";
 import { useCatalogue } from "../../api/queries";
 import { useIdentified } from "./identify";
+import { Skeleton } from "../../shell/skeleton";
 
 type Test = Api["TestDraft"];
 
@@ -22,7 +23,7 @@ export function BenchTests({
 }) {
   const catalogue = useCatalogue().data;
   const belief = useIdentified("", tests).data?.belief;
-  if (!catalogue || !belief) return <p>One moment.</p>;
+  if (!catalogue || !belief) return <Skeleton lines={3} />;
   const next = belief.next[0];
   const proposed = catalogue.tests.find((t) => t.id === next?.test);
   const put = (test: string, reading?: string) =>

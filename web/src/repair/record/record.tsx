@@ -14,6 +14,7 @@ import { Pictures } from "./pictures";
 import { PutRight } from "./put-right";
 import { ReadingsFile } from "./readings-file";
 import { Signature } from "./signature";
+import { Skeleton } from "../../shell/skeleton";
 
 const span = (min: number) =>
   min < 10 ? `${Math.floor(min)}:${String(Math.floor((min * 60) % 60)).padStart(2, "0")}` : minutes(min, "down");
@@ -33,7 +34,7 @@ export default function RecordStation({ id, frozen }: { id: number; frozen: bool
     );
   }
   if (record.isError) return <p className="p-6 text-20 font-bold text-oxide-text">{record.error.message}</p>;
-  if (!record.data) return <p className="p-6 text-20">One moment.</p>;
+  if (!record.data) return <Skeleton />;
   return <RecordSheet view={record.data} />;
 }
 

@@ -270,7 +270,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
             {step.title}
           </h1>
           <Cautions run={run.id} cautions={step.cautions} />
-          <Explained text={step.detail} className="shrink-0 text-20 leading-7 sm:text-[25px] sm:leading-8" />
+          <Explained text={step.detail} className="min-h-18 shrink-0 text-20 leading-7 sm:text-[25px] sm:leading-8" />
           {musts.length > 0 && <BeforeMixGlance musts={musts} />}
           <Findings findings={state.findings} mix={changedBy(plan, state)} />
           <WantedHere run={run.id} at={current} lacking={lacking} onReading={() => setDialog("reading")} />

@@ -10,6 +10,7 @@ import { TooLate } from "./too-late";
 import { Begin } from "./begin";
 import { Hands } from "./hands";
 import { useServerWatch } from "./use-server-watch";
+import { Skeleton } from "../../shell/skeleton";
 
 /** Station 7, full screen: one step at a time. */
 export function RunScreen() {
@@ -45,7 +46,7 @@ export function RunScreen() {
           </button>
         </div>
       ) : (
-        <p className="p-6 text-28">One moment.</p>
+        <Skeleton />
       )}
     </div>
   );

@@ -3,6 +3,7 @@ import { lazy, Suspense, useState } from "react";
 import { useMay } from "../../shell/me";
 import { SheetDialog } from "../../shell/sheet-dialog";
 import type { RulePlace } from "./house-rule-form";
+import { Skeleton } from "../../shell/skeleton";
 
 /** A lead's, and seldom: loaded when it is opened. */
 const HouseRuleForm = lazy(() => import("./house-rule-form"));
@@ -25,7 +26,7 @@ export function HouseRuleButton(place: RulePlace) {
         </button>
       }
     >
-      <Suspense fallback={<p>One moment.</p>}>
+      <Suspense fallback={<Skeleton lines={3} />}>
         <HouseRuleForm {...place} onSigned={() => setOpen(false)} />
       </Suspense>
     </SheetDialog>
