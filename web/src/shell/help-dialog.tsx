@@ -1,5 +1,7 @@
 import { Tabs } from "radix-ui";
+import { useEffect, useState } from "react";
 import { WordsSheet } from "../words/words-sheet";
+import { hearsHere } from "./heard";
 import { KEYS } from "./keys";
 import { usePreferences } from "./preferences";
 import { SheetDialog } from "./sheet-dialog";
@@ -37,7 +39,9 @@ export function HelpDialog({ open, onOpenChange }: { open: boolean; onOpenChange
 }
 
 function KeysSheet() {
-  const { sound, voice, turn } = usePreferences();
+  const { sound, voice, listens, far, turn } = usePreferences();
+  const [hears, setHears] = useState<boolean>();
+  useEffect(() => void hearsHere().then(setHears), []);
   return (
     <>
       <dl className="grid grid-cols-[130px_1fr] gap-y-2">
@@ -54,6 +58,21 @@ function KeysSheet() {
       <button className="btn mt-2 w-full" aria-pressed={voice} onClick={() => turn({ voice: !voice })}>
         {voice ? "Work times are spoken: turn it off" : "Work times are not spoken: turn it on"}
       </button>
+      <button className="btn mt-2 w-full" aria-pressed={far} onClick={() => turn({ far: !far })}>
+        {far ? "Run is large, for two metres: turn it off" : "Run is for one metre: make it large"}
+      </button>
+      {hears ? (
+        <button className="btn mt-2 w-full" aria-pressed={listens} onClick={() => turn({ listens: !listens })}>
+          {listens
+            ? "Run hears done, yes, no, note: turn it off"
+            : "Run does not listen: let it hear done, yes, no, note"}
+        </button>
+      ) : (
+        <p className="lab mt-3">
+          Words cannot be said here instead of pressed: this browser does not recognise speech by itself, and what is
+          said at the bench is sent nowhere.
+        </p>
+      )}
     </>
   );
 }

@@ -9,13 +9,25 @@ export interface Preferred {
   sound: boolean;
   /** Work times are spoken besides. */
   voice: boolean;
+  /** Done, yes, no and note may be said. */
+  listens: boolean;
+  /** A run is read from two metres. */
+  far: boolean;
 }
 
 const KEY = "vanemend.preferences";
 
 /** What was preferred last here. */
 export function preferred(): Preferred {
-  const fallback = { system: "metric", ownSystem: false, theme: "day", sound: true, voice: false } as const;
+  const fallback = {
+    system: "metric",
+    ownSystem: false,
+    theme: "day",
+    sound: true,
+    voice: false,
+    listens: false,
+    far: false,
+  } as const;
   try {
     const kept = JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<Preferred>;
     // What a screen kept before shops had units of their own stays as it is.

@@ -12,6 +12,7 @@ export function Explained({ text, className = "" }: { text: string; className?: 
   const terms = useCatalogue().data?.terms ?? [];
   const [open, setOpen] = useState(false);
   const found = termsIn(text, terms);
+  if (text === "") return null;
   if (found.length === 0) return <p className={className}>{text}</p>;
   return (
     <>

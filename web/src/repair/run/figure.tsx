@@ -30,7 +30,7 @@ export interface Figure {
 const ALARM_S = 30;
 
 /** A figure that is read from a metre away. */
-export function BigFigure({ figure }: { figure: Figure }) {
+export function BigFigure({ figure, far = false }: { figure: Figure; far?: boolean }) {
   return (
     <div
       className={`pointer-events-none flex items-end gap-x-4 sm:gap-x-6 ${figure.alarm || figure.off ? "text-oxide-text" : ""}`}
@@ -38,7 +38,11 @@ export function BigFigure({ figure }: { figure: Figure }) {
       {figure.alarm && <TriangleAlert className="size-14 shrink-0 sm:size-24" strokeWidth={2.2} aria-label="Alarm" />}
       <span
         className="n shrink-0 leading-[0.86] font-semibold whitespace-nowrap"
-        style={{ fontSize: "clamp(72px, min(13vw, 18vh), 150px)", fontStretch: "82%" }}
+        style={{
+          // At two metres a figure of 30 mm is read at a glance.
+          fontSize: far ? "clamp(96px, min(19vw, 27vh), 320px)" : "clamp(72px, min(13vw, 18vh), 150px)",
+          fontStretch: "82%",
+        }}
         data-figure
       >
         {figure.value}

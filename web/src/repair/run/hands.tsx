@@ -7,6 +7,7 @@ import { useZone } from "../../api/queries";
 import { isDeadline, secondsLeft } from "../../marks/clock-rule";
 import { dialogOpen, typing, useKeys } from "../../shell/keys";
 import { usePreferences } from "../../shell/preferences";
+import { useHeard } from "../../shell/use-heard";
 import { HelpDialog } from "../../shell/help-dialog";
 import { Explained } from "../../words/explained";
 import { tone } from "../../shell/tone";
@@ -26,7 +27,7 @@ import { Findings } from "./finding";
 import { Finished } from "./finished";
 import { heldBy, unread } from "./held";
 import { changedBy, mustsNow, scrappable, walkable } from "./in-hand";
-import { keyAction } from "./key-action";
+import { keyAction, type KeyAction } from "./key-action";
 import { happened } from "./happened";
 import { NoteDialog } from "./note-dialog";
 import { usePending } from "./outbox";
@@ -143,29 +144,18 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
     else setBranching(true);
   };
 
-  useKeys((e) => {
-    if (dialogOpen()) return;
-    const onButton = e.target instanceof HTMLElement && e.target.closest("button, a") !== null;
-    const plain = !(e.ctrlKey || e.metaKey || e.altKey || e.repeat);
-    const action = keyAction(e.key, {
-      typing: typing(e),
-      plain,
-      onButton,
-      mixing,
-      held: held !== undefined,
-    });
-    if (!action) return;
+  const does = (action: KeyAction, own: () => void) => {
     if (action.held) {
-      e.preventDefault();
+      own();
       setHeldPedal(held ?? "");
       if (heldPedal !== held) tone(true);
       return;
     }
     if (stopped && (action.does === "reading" || action.does === "other")) {
-      e.preventDefault();
+      own();
       return setDialog("measure");
     }
-    if (action.own) e.preventDefault();
+    if (action.own) own();
     switch (action.does) {
       case "primary":
         return primary();
@@ -184,9 +174,23 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
       default:
         return setDialog(action.does);
     }
+  };
+  const here = { mixing, held: held !== undefined };
+  useKeys((e) => {
+    if (dialogOpen()) return;
+    const onButton = e.target instanceof HTMLElement && e.target.closest("button, a") !== null;
+    const plain = !(e.ctrlKey || e.metaKey || e.altKey || e.repeat);
+    const action = keyAction(e.key, { typing: typing(e), plain, onButton, ...here });
+    if (action) does(action, () => e.preventDefault());
+  });
+  // What is said is held where the pedal is: nobody may be looking.
+  useHeard((key) => {
+    if (dialogOpen()) return;
+    const action = keyAction(key, { typing: false, plain: true, onButton: false, ...here });
+    if (action) does(action, () => undefined);
   });
 
-  const { system } = usePreferences();
+  const { system, far } = usePreferences();
   const around = WIDE.has(step.zone ?? "CLEAN") ? ("FINE_320" as const) : ("FINE_240" as const);
   const figure = figureOf(state, current, live, left, now, zone, system);
   const lastReading = state.readings.findLast(
@@ -256,7 +260,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         className={
           stopped
             ? "hidden"
-            : "grid min-h-0 flex-1 grid-cols-1 grid-rows-[minmax(0,1fr)_auto_auto] lg:grid-cols-[minmax(0,1fr)_minmax(0,38%)] lg:grid-rows-[minmax(0,1fr)_auto]"
+            : `grid min-h-0 flex-1 grid-cols-1 grid-rows-[minmax(0,1fr)_auto_auto] lg:grid-rows-[minmax(0,1fr)_auto] ${far && step.kind !== "MIX" ? "" : "lg:grid-cols-[minmax(0,1fr)_minmax(0,38%)]"}`
         }
       >
         {/* What is long gives way and can be moved; the figure, what is read and what is weighed stay in view below it. */}
@@ -266,11 +270,18 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
           role="region"
           aria-label="The step"
         >
-          <h1 className="text-28 font-semibold sm:text-44" style={{ fontStretch: "88%" }}>
+          <h1
+            className={`font-semibold ${far ? "text-44 leading-[1.05] sm:text-[68px]" : "text-28 sm:text-44"}`}
+            style={{ fontStretch: "88%" }}
+          >
             {step.title}
           </h1>
           <Cautions run={run.id} cautions={step.cautions} />
-          <Explained text={step.detail} className="min-h-18 shrink-0 text-20 leading-7 sm:text-[25px] sm:leading-8" />
+          {/* From two metres nobody reads a sentence; where it is done stays a tap away. */}
+          <Explained
+            text={far ? "" : step.detail}
+            className="min-h-18 shrink-0 text-20 leading-7 sm:text-[25px] sm:leading-8"
+          />
           {musts.length > 0 && <BeforeMixGlance musts={musts} />}
           <Findings findings={state.findings} mix={changedBy(plan, state)} />
           <WantedHere run={run.id} at={current} lacking={lacking} onReading={() => setDialog("reading")} />
@@ -282,7 +293,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
           {mix && pour && mixing ? (
             <MixFigure figure={figure} mix={mix} window={pour.window} again={weighAgain} />
           ) : (
-            <BigFigure figure={figure} />
+            <BigFigure figure={figure} far={far} />
           )}
           {(live?.warning || lastReading || by === CURED_BY.light) && (
             <p className="text-20 font-bold sm:text-24" role="status">
@@ -296,7 +307,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
             <Weighing mix={mix} pour={pour} again={weighAgain} setAgain={setWeighAgain} onReading={read} />
           </div>
         ) : (
-          <div className="firm-l hidden lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:block">
+          <div className={far ? "hidden" : "firm-l hidden lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:block"}>
             <LitProvider fixed={litByStep(step)}>
               <DrawingPair drawing={run.frozen.workup.drawing} sectionShare={0.42} around={around} />
             </LitProvider>
