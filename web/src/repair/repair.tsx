@@ -79,6 +79,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
         frozen={frozen}
         stepsDone={run?.state.steps.filter((s) => s.doneAt).length}
         steps={run?.state.steps.length}
+        record={station === "record"}
       />
       <Crossed on={on} />
       {on.anew !== undefined && <AnewBand id={id} why={on.anew} />}
@@ -89,23 +90,23 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
             <RecordStation id={id} frozen={begun} />
           </Suspense>
         ) : station === "steps" ? (
-          <div className="flex min-h-0 flex-1 max-[1099px]:flex-col">
+          <div className="print-flow flex min-h-0 flex-1 max-[1099px]:flex-col">
             <SheetPick station={station} sheet={sheet} onSheet={(s) => setSeen({ station, sheet: s })} />
-            <section className={`min-h-0 min-w-0 flex-1 ${narrow(sheet === "work")}`} aria-label="Steps">
+            <section className={`print-flow min-h-0 min-w-0 flex-1 ${narrow(sheet === "work")}`} aria-label="Steps">
               <StepsStation on={on} workup={on.workup} frozen={frozen} id={id} />
             </section>
             <section
-              className={`min-[1100px]:firm-l bg-sheet min-h-0 max-[1099px]:flex-1 min-[1100px]:w-[332px] min-[1100px]:shrink-0 ${narrow(sheet === "drawing")}`}
+              className={`no-print min-[1100px]:firm-l bg-sheet min-h-0 max-[1099px]:flex-1 min-[1100px]:w-[332px] min-[1100px]:shrink-0 ${narrow(sheet === "drawing")}`}
               aria-label="Drawing"
             >
               {workup && <DrawingPair drawing={workup.drawing} sectionShare={0.32} />}
             </section>
           </div>
         ) : (
-          <div className="flex min-h-0 flex-1 max-[1099px]:flex-col">
+          <div className="print-flow flex min-h-0 flex-1 max-[1099px]:flex-col">
             <SheetPick station={station} sheet={sheet} onSheet={(s) => setSeen({ station, sheet: s })} />
             <section
-              className={`bg-sheet relative min-h-0 overflow-y-auto max-[1099px]:flex-1 min-[1100px]:w-[264px] min-[1100px]:shrink-0 min-[1100px]:firm-r ${narrow(sheet === "work")}`}
+              className={`print-flow bg-sheet relative min-h-0 overflow-y-auto max-[1099px]:flex-1 min-[1100px]:w-[264px] min-[1100px]:shrink-0 min-[1100px]:firm-r ${narrow(sheet === "work")}`}
               aria-label={WORDS[station]}
             >
               {station === "part" && <PartStation id={id} on={on} frozen={frozen} />}
@@ -115,10 +116,10 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
               {station === "footprint" && <FootprintStation on={on} workup={on.workup} frozen={frozen} />}
             </section>
             <section
-              className={`bg-sheet flex min-h-0 min-w-0 flex-1 flex-col ${narrow(sheet === "drawing")}`}
+              className={`print-flow bg-sheet flex min-h-0 min-w-0 flex-1 flex-col ${narrow(sheet === "drawing")}`}
               aria-label="Drawing"
             >
-              <div className="min-h-0 flex-1">
+              <div className="print-flow min-h-0 flex-1">
                 {(station === "damage" || (station === "part" && !workup)) && !frozen ? (
                   <Place id={id} on={on} hand={hand} />
                 ) : workup ? (
@@ -147,7 +148,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
               unanswered={begun ? [] : unanswered}
               part={part}
               frozenAt={on.frozenAt}
-              className={`min-h-0 max-[1099px]:flex-1 min-[1100px]:w-[248px] min-[1100px]:shrink-0 min-[1100px]:firm-l ${narrow(sheet === "figures")}`}
+              className={`print-flow min-h-0 max-[1099px]:flex-1 min-[1100px]:w-[248px] min-[1100px]:shrink-0 min-[1100px]:firm-l ${narrow(sheet === "figures")}`}
             />
           </div>
         )}
@@ -200,19 +201,24 @@ function Title({
   frozen,
   stepsDone,
   steps,
+  record,
 }: {
   on: DraftOnScreen;
   frozen: boolean;
   stepsDone?: number;
   steps?: number;
+  /** The record prints a heading of its own. */
+  record: boolean;
 }) {
   const zone = useZone();
   const part = on.draft?.part;
   const workup = on.workup;
   return (
-    <div className="firm-b bg-sheet no-print flex min-h-[58px] shrink-0 items-center gap-x-4 overflow-hidden pl-4 max-[699px]:flex-wrap">
+    <div
+      className={`firm-b bg-sheet flex min-h-[58px] shrink-0 items-center gap-x-4 overflow-hidden pl-4 max-[699px]:flex-wrap print:flex-wrap ${record ? "no-print" : ""}`}
+    >
       <h1
-        className="min-w-0 truncate max-[699px]:w-full max-[699px]:pt-2 text-28 font-semibold"
+        className="min-w-0 truncate max-[699px]:w-full max-[699px]:pt-2 text-28 font-semibold print:w-full print:whitespace-normal"
         style={{ fontStretch: "88%" }}
       >
         {part?.name || "New repair"}
@@ -231,7 +237,7 @@ function Title({
         {!frozen && (
           <button
             type="button"
-            className="n flex items-center gap-2 border-l border-hair px-4 font-semibold disabled:text-muted"
+            className="n no-print flex items-center gap-2 border-l border-hair px-4 font-semibold disabled:text-muted"
             disabled={!on.canUndo}
             onClick={on.undo}
           >

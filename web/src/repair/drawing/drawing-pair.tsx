@@ -38,7 +38,7 @@ export function DrawingPair({
   };
   const projection = fit(drawing, field, around);
   return (
-    <div ref={ref} className={`h-full w-full overflow-hidden ${stale ? "opacity-60" : ""}`}>
+    <div ref={ref} className={`print-flow keep h-full w-full overflow-hidden ${stale ? "opacity-60" : ""}`}>
       {width > 0 && height > 0 && (
         <>
           <FootprintDrawing

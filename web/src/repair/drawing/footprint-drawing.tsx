@@ -45,6 +45,7 @@ export function FootprintDrawing({
     <svg
       width={width}
       height={height}
+      viewBox={`0 0 ${width} ${height}`}
       role="group"
       aria-label={`Footprint, to scale: ${caption}`}
       onPointerLeave={() => light({})}

@@ -108,6 +108,7 @@ export function SectionDrawing({
     <svg
       width={width}
       height={height}
+      viewBox={`0 0 ${width} ${height}`}
       role="group"
       aria-label={`Section A to A, from the top: ${caption}`}
       onPointerLeave={() => light({})}

@@ -71,7 +71,7 @@ export function FootprintStation({
         ))}
       </ul>
       <Head title="Cut A to A">{length(cut, system)} up</Head>
-      <div className="px-4 py-3">
+      <div className="no-print px-4 py-3">
         <Slider.Root
           className="relative flex h-14 w-full touch-none items-center"
           min={0}
@@ -96,8 +96,10 @@ export function FootprintStation({
           </button>
         )}
       </div>
-      <Head title="Heights in the cut" />
-      <div className="grid grid-cols-4 gap-1.5 px-4 py-3" role="group" aria-label="Heights in the cut">
+      <div className="no-print">
+        <Head title="Heights in the cut" />
+      </div>
+      <div className="no-print grid grid-cols-4 gap-1.5 px-4 py-3" role="group" aria-label="Heights in the cut">
         {[0, 1, 5, 20].map((times) => (
           <button
             key={times}

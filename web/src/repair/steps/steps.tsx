@@ -66,9 +66,9 @@ export function StepsStation({
     <Tabs.Root
       value={tab}
       onValueChange={(sheet) => setParams({ sheet }, { replace: true })}
-      className="flex h-full min-h-0 flex-col"
+      className="print-flow flex h-full min-h-0 flex-col"
     >
-      <div className="firm-b bg-ground flex shrink-0 max-[899px]:flex-wrap">
+      <div className="firm-b bg-ground no-print flex shrink-0 max-[899px]:flex-wrap">
         <Tabs.List className="flex max-[899px]:w-full max-[899px]:overflow-x-auto" aria-label="Sheets">
           {tabs.map((t) => (
             <Tabs.Trigger
@@ -92,10 +92,10 @@ export function StepsStation({
           {plan.steps.length} steps, {minutes(plan.activeMin)} hands on, {minutes(plan.totalMin)} in all
         </span>
       </div>
-      <Tabs.Content value="steps" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
+      <Tabs.Content value="steps" className="print-flow min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
         <StepList plan={plan} drawing={workup.drawing} on={on} frozen={frozen} />
       </Tabs.Content>
-      <Tabs.Content value="pour" className="min-h-0 flex-1 overflow-y-auto">
+      <Tabs.Content value="pour" className="print-flow min-h-0 flex-1 overflow-y-auto">
         {plan.mixes.map((m) => (
           <PourPanel key={m.id} mix={m} on={on} frozen={frozen} />
         ))}
@@ -104,15 +104,15 @@ export function StepsStation({
         <ShoppingPanel lines={plan.shopping} />
       </Tabs.Content>
       {/* Nothing in it takes the focus, so it does itself: arrows scroll it. */}
-      <Tabs.Content value="ladder" className="min-h-0 flex-1 overflow-y-auto">
+      <Tabs.Content value="ladder" className="print-flow min-h-0 flex-1 overflow-y-auto">
         <LadderPanel plan={plan} />
         <BudgetPanel budget={plan.budget} />
         <Schools on={on} station="steps" frozen={frozen} />
       </Tabs.Content>
-      <Tabs.Content value="cut" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
+      <Tabs.Content value="cut" className="print-flow min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
         <PiecesPanel pieces={plan.pieces} repair={id} saved={on.safety === "saved"} />
       </Tabs.Content>
-      <Tabs.Content value="schools" className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
+      <Tabs.Content value="schools" className="print-flow min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
         <ComparePanel on={on} plan={plan} frozen={frozen} />
       </Tabs.Content>
     </Tabs.Root>
@@ -231,7 +231,11 @@ function StepList({
                   </p>
                 ))}
                 <HouseAt plan={plan} step={step} />
-                {!frozen && <StepEdits plan={plan} drawing={drawing} at={i} on={on} />}
+                {!frozen && (
+                  <div className="no-print">
+                    <StepEdits plan={plan} drawing={drawing} at={i} on={on} />
+                  </div>
+                )}
               </div>
             )}
           </li>
