@@ -1,17 +1,20 @@
-import { lazy, type ReactNode, Suspense, useLayoutEffect } from "react";
+import { lazy, type ReactNode, Suspense, useEffect, useLayoutEffect } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { speaksFor } from "./api/client";
 import { useSession } from "./api/queries";
 import { BenchPlace } from "./bench/bench";
 import { SignIn } from "./door/sign-in";
-import { Repair } from "./repair/repair";
 import { outbox } from "./repair/run/outbox";
-import { RunScreen } from "./repair/run/run";
 import { AskAgain } from "./shell/ask-again";
 import { Mishap } from "./shell/mishap";
 import { Shell } from "./shell/shell";
 import { Skeleton } from "./shell/skeleton";
 
+/** What is opened next from the bench, fetched while nobody waits for it. */
+const repairPlace = () => import("./repair/repair");
+const runPlace = () => import("./repair/run/run");
+const Repair = lazy(() => repairPlace().then((m) => ({ default: m.Repair })));
+const RunScreen = lazy(() => runPlace().then((m) => ({ default: m.RunScreen })));
 const NewRepair = lazy(() => import("./begin/new-repair"));
 const Rules = lazy(() => import("./rules/rules"));
 const SetUp = lazy(() => import("./set-up/set-up"));
@@ -60,6 +63,12 @@ export function App() {
   useLayoutEffect(() => {
     speaksFor(account?.id);
     outbox.as(account);
+  }, [account]);
+  useEffect(() => {
+    if (!account) return;
+    const idle = window.requestIdleCallback ?? ((then: () => void) => window.setTimeout(then, 1_000));
+    // Offline they come from what the browser keeps; a fetch that fails is made again when they are opened.
+    idle(() => void Promise.allSettled([repairPlace(), runPlace()]));
   }, [account]);
   if (session.isPending) return <Skeleton />;
   if (session.isError && !session.data) {

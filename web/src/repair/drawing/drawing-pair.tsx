@@ -1,3 +1,4 @@
+import { useMemo } from "react";
 import type { Api } from "../../api/client";
 import { useSize } from "../../marks/use-size";
 import { FootprintDrawing } from "./footprint-drawing";
@@ -30,13 +31,21 @@ export function DrawingPair({
   const labels = drawing.zones.length > 0 ? column : 0;
   const sectionHeight = drawing.section ? Math.round(height * sectionShare) : 0;
   const footprintHeight = height - sectionHeight;
-  const field = {
-    left: RULE,
-    top: RULE,
-    width: Math.max(40, width - RULE - labels - (labels > 0 ? 34 : 0)),
-    height: Math.max(40, footprintHeight - RULE),
-  };
-  const projection = fit(drawing, field, around);
+  // The same for as long as nothing of it changes: what is placed on it is placed once.
+  const projection = useMemo(
+    () =>
+      fit(
+        drawing,
+        {
+          left: RULE,
+          top: RULE,
+          width: Math.max(40, width - RULE - labels - (labels > 0 ? 34 : 0)),
+          height: Math.max(40, footprintHeight - RULE),
+        },
+        around,
+      ),
+    [drawing, width, footprintHeight, labels, around],
+  );
   return (
     <div ref={ref} className={`print-flow keep h-full w-full overflow-hidden ${stale ? "opacity-60" : ""}`}>
       {width > 0 && height > 0 && (

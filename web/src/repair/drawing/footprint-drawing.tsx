@@ -8,7 +8,7 @@ import { litByZone, useLit } from "./lit";
 import { BodyLine, CutLine, SideSwitch } from "./part-lines";
 import { type Projection, type ZoneKind, ringsPath } from "./projection";
 import { ZONE_HATCH } from "./zone-hatch";
-import { Labels } from "./zone-labels";
+import { Labels, seenFrom } from "./zone-labels";
 import { useId } from "react";
 
 /** Zones to scale on the part, with a rule along two edges. */
@@ -34,7 +34,7 @@ export function FootprintDrawing({
   const litZone = drawing.zones.find((z) => z.kind === lit.zone);
   const twoSided = drawing.zones.some((z) => z.side === "BACK");
   const shown = litZone && litZone.kind !== "DAMAGE" ? litZone.side : side;
-  const zones = drawing.zones.filter((z) => z.kind === "DAMAGE" || z.side === shown);
+  const zones = seenFrom(drawing.zones, shown);
   // Largest first, so that what lies inside is drawn over what is around it.
   const outerFirst = [...zones].sort((a, b) => b.areaMm2 - a.areaMm2);
   const caption = outerFirst
@@ -94,7 +94,7 @@ export function FootprintDrawing({
       <TopRule p={p} width={width} />
       <LeftRule p={p} height={height} />
       {labels > 0 && zones.length > 0 && (
-        <Labels drawing={drawing} zones={zones} p={p} width={width} height={height} column={labels} id={id} />
+        <Labels drawing={drawing} side={shown} p={p} width={width} height={height} column={labels} id={id} />
       )}
       <rect x="0" y="0" width={RULE} height={RULE} fill="var(--ground)" stroke="var(--ink)" strokeWidth="1.5" />
       <text x={RULE / 2} y={19} textAnchor="middle">

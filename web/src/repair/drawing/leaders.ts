@@ -65,6 +65,22 @@ function tried(
 ): number[] | undefined {
   let steps = 0;
   const chosen: number[] = [];
+  const most = Math.max(1, ...slots.map((s) => s.ends.length));
+  // The same two are looked at again and again while others are tried.
+  const known = new Map<number, boolean>();
+  const odd = (a: number, ka: number, b: number, kb: number): boolean => {
+    const key = ((a * most + ka) * slots.length + b) * most + kb;
+    let is = known.get(key);
+    if (is === undefined) known.set(key, (is = odds(a, ka, b, kb)));
+    return is;
+  };
+  const atOdds = (i: number, k: number): boolean => {
+    for (let j = 0; j < i; j++) {
+      const c = chosen[j] ?? -1;
+      if (c >= 0 && odd(j, c, i, k)) return true;
+    }
+    return false;
+  };
   const from = (i: number): boolean => {
     const ends = slots[i]?.ends;
     if (!ends) return true;
@@ -74,7 +90,7 @@ function tried(
     }
     for (let k = 0; k < ends.length; k++) {
       if (steps++ > MOST_STEPS) return false;
-      if (chosen.slice(0, i).some((c, j) => c >= 0 && odds(j, c, i, k))) continue;
+      if (atOdds(i, k)) continue;
       chosen[i] = k;
       if (from(i + 1)) return true;
       chosen.length = i;

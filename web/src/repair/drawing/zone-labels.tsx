@@ -9,9 +9,13 @@ import { type Projection, anchors, px, py } from "./projection";
 import { ZONE_HATCH } from "./zone-hatch";
 import { useMemo } from "react";
 
+/** What of {@code zones} is seen from one side. */
+export const seenFrom = (zones: readonly Api["DrawnZone"][], side: Api["DrawnZone"]["side"]) =>
+  zones.filter((z) => z.kind === "DAMAGE" || z.side === side);
+
 export function Labels({
   drawing,
-  zones,
+  side,
   p,
   width,
   height,
@@ -19,7 +23,8 @@ export function Labels({
   id,
 }: {
   drawing: Api["Drawing"];
-  zones: readonly Api["DrawnZone"][];
+  /** The side that is looked at. */
+  side: Api["DrawnZone"]["side"];
   p: Projection;
   width: number;
   height: number;
@@ -30,7 +35,7 @@ export function Labels({
   const { lit, light } = useLit();
   const x = width - column;
   const rows = useMemo(() => {
-    const outerFirst = [...zones].sort((a, b) => b.areaMm2 - a.areaMm2);
+    const outerFirst = seenFrom(drawing.zones, side).sort((a, b) => b.areaMm2 - a.areaMm2);
     const step = Math.min(64, (height - RULE - 6) / outerFirst.length);
     return leaders(
       p,
@@ -42,7 +47,7 @@ export function Labels({
       })),
       x,
     );
-  }, [zones, height, p, x]);
+  }, [drawing.zones, side, height, p, x]);
   return (
     <g>
       {rows.map(({ zone, y, step, at }) => {
