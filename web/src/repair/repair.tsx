@@ -215,10 +215,10 @@ function Title({
   const workup = on.workup;
   return (
     <div
-      className={`firm-b bg-sheet flex min-h-[58px] shrink-0 items-center gap-x-4 overflow-hidden pl-4 max-[699px]:flex-wrap print:flex-wrap ${record ? "no-print" : ""}`}
+      className={`firm-b bg-sheet flex min-h-[58px] shrink-0 items-center gap-x-4 overflow-hidden pl-4 max-[1099px]:flex-wrap print:flex-wrap ${record ? "no-print" : ""}`}
     >
       <h1
-        className="min-w-0 truncate max-[699px]:w-full max-[699px]:pt-2 text-28 font-semibold print:w-full print:whitespace-normal"
+        className="min-w-0 truncate max-[1099px]:w-full max-[1099px]:pt-2 max-[1099px]:whitespace-normal text-28 font-semibold print:w-full print:whitespace-normal"
         style={{ fontStretch: "88%" }}
       >
         {part?.name || "New repair"}

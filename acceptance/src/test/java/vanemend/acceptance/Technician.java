@@ -232,13 +232,18 @@ final class Technician {
         }
     }
 
+    /** What passes as reading {@code i} of the step {@code id}, as it is typed. */
+    String passing(String id, int i) {
+        return String.valueOf(passing.get(id.split("~")[0] + " " + i));
+    }
+
     /** What a gate takes a reading for is read so that it passes. */
     private void readWhatIsAsked(String id) {
         Locator fields = page.locator("section[aria-label='Read it'] input");
         List<Locator> asked = fields.all();
         for (int i = 0; i < asked.size(); i++) {
             Locator field = page.locator("section[aria-label='Read it'] input").first();
-            field.fill(String.valueOf(passing.get(id.split("~")[0] + " " + i)));
+            field.fill(passing(id, i));
             field.press("Enter");
             if (i + 1 < asked.size()) {
                 page.waitForFunction(
