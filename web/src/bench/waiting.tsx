@@ -66,14 +66,14 @@ export function Waiting({
           <li key={w.id} className="border-b border-hair">
             <Link
               to={`/repairs/${w.id}/${w.standing === "DRAFT" ? "damage" : to}`}
-              className="hover:bg-ground flex min-h-[62px] items-center gap-4 px-4 py-1.5"
+              className="hover:bg-ground flex min-h-[62px] items-center gap-x-4 gap-y-1 px-4 py-1.5 max-[699px]:flex-wrap"
             >
-              <span className="w-[38%] min-w-0 shrink-0">
-                <span className="hd block truncate">{w.name}</span>
-                <span className="lab block truncate">{w.vehicle}</span>
+              <span className="w-[38%] min-w-0 shrink-0 max-[699px]:w-full">
+                <span className="hd block">{w.name}</span>
+                <span className="lab block">{w.vehicle}</span>
               </span>
               {w.verdict && <VerdictMark outcome={w.verdict} />}
-              <span className="line-clamp-2 min-w-0 flex-1">{w.waitsFor ? w.waitsFor : `${w.steps} steps`}</span>
+              <span className="min-w-0 flex-1">{w.waitsFor ? w.waitsFor : `${w.steps} steps`}</span>
               {w.promisedAt && (
                 <span className="n shrink-0 font-semibold">promised {moment(w.promisedAt, now, zone)}</span>
               )}

@@ -43,7 +43,7 @@ export default function Devices() {
   if (!devices.data) return <Skeleton />;
   return (
     <>
-      <div className="firm-b flex h-[58px] shrink-0 items-center gap-4 px-4">
+      <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-center gap-4 px-4">
         <h1 className="text-28 font-semibold" style={{ fontStretch: "88%" }}>
           Devices
         </h1>

@@ -29,7 +29,7 @@ export default function Audit() {
   const shown = lines.data?.filter((l) => act === "" || l.act === act);
   return (
     <>
-      <div className="firm-b flex h-[58px] shrink-0 items-stretch">
+      <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex flex-1 items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
           Audit
         </h1>
@@ -59,8 +59,8 @@ export default function Audit() {
         )}
         {shown?.length === 0 && <p className="py-4 text-20">Nothing of this sort yet.</p>}
         {shown && shown.length > 0 && (
-          <table className="w-full text-left">
-            <thead>
+          <table className="w-full text-left max-[699px]:block">
+            <thead className="max-[699px]:sr-only">
               <tr className="lab firm-b">
                 <th className="py-2 pr-4">When</th>
                 <th className="pr-4">Who</th>
@@ -68,13 +68,13 @@ export default function Audit() {
                 <th>Said</th>
               </tr>
             </thead>
-            <tbody>
+            <tbody className="max-[699px]:block">
               {shown.map((l, i) => (
-                <tr key={i} className="border-b border-hair">
+                <tr key={i} className="border-b border-hair max-[699px]:flex max-[699px]:flex-wrap">
                   <td className="n py-2 pr-4 whitespace-nowrap">{dayAndTime(l.at, zone)}</td>
                   <td className="pr-4 whitespace-nowrap">{l.by || "nobody signed in"}</td>
                   <td className="pr-4 whitespace-nowrap">{ACTS[l.act]}</td>
-                  <td>{l.said}</td>
+                  <td className="max-[699px]:w-full max-[699px]:pb-2">{l.said}</td>
                 </tr>
               ))}
             </tbody>

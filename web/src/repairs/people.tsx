@@ -22,7 +22,7 @@ export default function PeoplePlace() {
   const people = useTold({ queryKey: PEOPLE, queryFn: () => ask<Api["Account"][]>("/api/people") });
   return (
     <>
-      <div className="firm-b flex h-[58px] shrink-0 items-stretch">
+      <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex flex-1 items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
           People
         </h1>

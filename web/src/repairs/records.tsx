@@ -148,10 +148,10 @@ function Row({ record: r }: { record: Api["FoundView"] }) {
       className="hover:bg-ground grid min-h-[74px] grid-cols-[minmax(0,1fr)_auto] min-[900px]:grid-cols-[minmax(0,1fr)_190px_minmax(0,1fr)_200px] items-center gap-4 px-4 py-2"
     >
       <span className="min-w-0">
-        <span className="n block truncate text-20 font-semibold" style={{ fontStretch: "90%" }}>
+        <span className="n block text-20 font-semibold" style={{ fontStretch: "90%" }}>
           {r.name}
         </span>
-        <span className="lab block truncate">
+        <span className="lab block">
           {r.vehicle} · {r.method}
         </span>
       </span>
@@ -161,12 +161,12 @@ function Row({ record: r }: { record: Api["FoundView"] }) {
       <span className="min-w-0">
         {r.met.length > 0 ? (
           r.met.map((w) => (
-            <span key={`${w.sort}${w.text}`} className="line-clamp-1">
+            <span key={`${w.sort}${w.text}`} className="block">
               <span className="lab">{SORTS[w.sort]}</span> <b>{w.text}</b>
             </span>
           ))
         ) : (
-          <span className="line-clamp-1">{r.people.join(", ")}</span>
+          <span className="block">{r.people.join(", ")}</span>
         )}
         {r.again.map((a) => (
           <span key={a.due} className="lab block">

@@ -129,16 +129,16 @@ function RepairRow({ line: r }: { line: Line }) {
       className="hover:bg-ground grid min-h-[74px] grid-cols-[minmax(0,1fr)_auto] min-[900px]:grid-cols-[minmax(0,1fr)_190px_minmax(0,300px)_170px] items-center gap-4 px-4 py-2"
     >
       <span className="min-w-0">
-        <span className="n block truncate text-20 font-semibold" style={{ fontStretch: "90%" }}>
+        <span className="n block text-20 font-semibold" style={{ fontStretch: "90%" }}>
           {r.name}
         </span>
-        <span className="lab block truncate">{[r.vehicle, r.mark].filter(Boolean).join(" · ")}</span>
+        <span className="lab block">{[r.vehicle, r.mark].filter(Boolean).join(" · ")}</span>
       </span>
       <span>{r.verdict && <VerdictMark outcome={r.verdict} />}</span>
       <span className="min-w-0">
-        <span className="hd block truncate">{r.step || word}</span>
+        <span className="hd block">{r.step || word}</span>
         {r.waitsFor ? (
-          <span className="line-clamp-2 text-14 leading-[18px]">{r.waitsFor}</span>
+          <span className="block text-14 leading-[18px]">{r.waitsFor}</span>
         ) : r.standing === "RUNNING" ? (
           <span className="lab flex items-center gap-2">
             <svg width="120" height="12" aria-hidden="true">

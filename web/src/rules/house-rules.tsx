@@ -35,7 +35,7 @@ export function HouseRules({ book, find }: { book: Api["RulesView"]; find: strin
         {!book.mayTurn && "Only a lead turns them."} A plan that was started keeps the rules it was made with.
       </p>
       {shop && (
-        <p className="flex items-center gap-3 px-4 pt-2">
+        <p className="flex flex-wrap items-center gap-3 px-4 pt-2">
           <span>
             The shop lies at <b>{placeSaid(shop.place)}</b>: the sun follows it.
           </span>
@@ -45,6 +45,11 @@ export function HouseRules({ book, find }: { book: Api["RulesView"]; find: strin
                 Change
               </button>
             </PlaceDialog>
+          )}
+          {book.mayTurn && (
+            <Link to="/set-up" className="firm flex min-h-14 items-center px-4 font-bold">
+              Units, lamps, ovens
+            </Link>
           )}
         </p>
       )}
@@ -91,7 +96,10 @@ export function HouseRules({ book, find }: { book: Api["RulesView"]; find: strin
               </p>
               <div
                 className="mt-2 grid gap-2"
-                style={{ gridTemplateColumns: `repeat(${school.options.length}, minmax(0, 1fr))` }}
+                style={{
+                  // Side by side where there is room; never narrower than a sentence can be read.
+                  gridTemplateColumns: `repeat(auto-fit, minmax(max(200px, ${100 / school.options.length}% - 8px), 1fr))`,
+                }}
               >
                 {school.options.map((o) => {
                   const on = o.id === chosen;

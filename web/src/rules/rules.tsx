@@ -53,16 +53,16 @@ export default function Rules() {
       onValueChange={(next) => setParams({ sheet: next }, { replace: true })}
       className="flex min-h-0 flex-1 flex-col"
     >
-      <div className="firm-b flex h-[58px] shrink-0 items-stretch">
+      <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
           Rules
         </h1>
-        <Tabs.List className="flex" aria-label="Parts of the rule book">
+        <Tabs.List className="flex min-h-14 flex-wrap" aria-label="Parts of the rule book">
           {TABS.map((t) => (
             <Tabs.Trigger
               key={t.value}
               value={t.value}
-              className="n data-[state=active]:border-violet border-b-4 border-transparent px-2.5 text-16 font-medium whitespace-nowrap data-[state=active]:font-bold"
+              className="n data-[state=active]:border-violet min-h-14 border-b-4 border-transparent px-2.5 text-16 font-medium whitespace-nowrap data-[state=active]:font-bold"
             >
               {t.word}
             </Tabs.Trigger>
