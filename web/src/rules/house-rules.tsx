@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import { type Api, ask } from "../api/client";
 import { keys, queryClient, useBench, useZone } from "../api/queries";
 import { PlaceDialog, placeSaid } from "../shell/place-dialog";
