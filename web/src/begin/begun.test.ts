@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Api } from "../api/client";
 import { freePlace } from "../repair/damage/fresh";
-import { type Begun, begun, likeThat } from "./begun";
+import { type Begun, begun, likeThat, offered } from "./begun";
 
 const SAID: Api["Said"] = { understood: [], left: [], damages: [] };
 const DOOR: Api["TypicalView"] = {
@@ -36,6 +36,37 @@ const KINDS: Api["CatalogueView"]["damages"] = [
   { kind: "CRACK", word: "Crack", materials: ["METAL", "PLASTIC", "COMPOSITE", "GLASS"] },
   { kind: "RUN", word: "Run or sag", materials: ["FILM"] },
 ];
+const PANE: Api["TypicalView"] = {
+  id: "windscreen",
+  word: "Windscreen",
+  draft: {
+    name: "Windscreen",
+    made: { material: "GLASS" },
+    widthMm: 1450,
+    heightMm: 850,
+    coats: [],
+    assumed: ["WIDTH"],
+  },
+};
+
+describe("damage to touch", () => {
+  const words = (b: Partial<Begun>, known = true) =>
+    offered({ touched: {}, vehicle: "", ...b }, known, [DOOR, BUMPER, PANE], KINDS).map((k) => k.kind);
+
+  it("is what the part can have, and a run on whatever is painted", () => {
+    expect(words({ typical: DOOR })).toEqual(["DENT", "CRACK", "RUN"]);
+    expect(words({ typical: BUMPER })).toEqual(["CRACK", "RUN"]);
+    expect(words({ typical: PANE })).toEqual(["CRACK"]);
+    expect(words({}, false)).toEqual(["DENT", "CRACK", "RUN"]);
+  });
+
+  it("stays there when a run is touched, and what was touched can be touched off", () => {
+    expect(words({ typical: DOOR, touched: { RUN: 1 } })).toEqual(["DENT", "CRACK", "RUN"]);
+    expect(words({ typical: BUMPER, touched: { RUN: 1 } })).toEqual(["CRACK", "RUN"]);
+    expect(words({ typical: PANE, touched: { DENT: 1 } })).toEqual(["DENT", "CRACK"]);
+  });
+});
+
 const draft = (b: Partial<Begun>) => begun({ touched: {}, vehicle: "", ...b }, [DOOR, BUMPER], KINDS);
 
 describe("a new repair of what was said and touched", () => {

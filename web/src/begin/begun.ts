@@ -85,6 +85,23 @@ export function begun(b: Begun, typicals: readonly Api["TypicalView"][], kinds: 
   return { part: made, damages };
 }
 
+/** Damage that the part can have; all of it while nobody has said which part. What was touched stays, to be touched off again. */
+export function offered(
+  b: Begun,
+  known: boolean,
+  typicals: readonly Api["TypicalView"][],
+  kinds: readonly KindView[],
+): KindView[] {
+  // A run makes a film of it; what else its own stuff can have stays there to touch.
+  const own = begun({ ...b, touched: {} }, typicals, kinds).part?.made?.material ?? "METAL";
+  // A run lies in the clear of any painted part.
+  const painted = own !== "GLASS" && own !== "TYRE";
+  return kinds.filter(
+    (k) =>
+      !known || k.materials.includes(own) || (painted && k.materials.includes("FILM")) || (b.touched[k.kind] ?? 0) > 0,
+  );
+}
+
 /** {@code draft} with what a line said put into it; of a part that was touched otherwise the line's own material does not count. */
 function withSaid(draft: Draft, said: Api["Said"] | undefined, otherPart: boolean): Draft {
   const was = draft.part ?? {};

@@ -10,7 +10,7 @@ import { Head } from "../repair/sheet";
 import { dialogOpen, useKeys } from "../shell/keys";
 import { useLeadOn } from "../shell/lead-on";
 import { usePreferences } from "../shell/preferences";
-import { begun } from "./begun";
+import { begun, offered } from "./begun";
 import { DamagePicture, PartPicture } from "./pictures";
 import { SaidWords } from "./said-words";
 import { Vehicles, type Like } from "./vehicles";
@@ -46,14 +46,7 @@ export default function NewRepair() {
   const saidOf = (kind: Kind) => said?.damages.filter((d) => d.kind === kind).length ?? 0;
   const known = picked !== undefined || like !== undefined || said?.material !== undefined;
   const material = draft.part?.made?.material ?? "METAL";
-  // A run makes a film of it; what else its own stuff can have stays there to touch.
-  const bare = begun({ said, typical, touched: {}, vehicle, like }, typicals, catalogue?.damages ?? []);
-  const own = bare.part?.made?.material ?? "METAL";
-  // A run lies in the clear of any painted part.
-  const film = own !== "GLASS" && own !== "TYRE";
-  const kinds = (catalogue?.damages ?? []).filter(
-    (k) => !known || k.materials.includes(own) || (film && k.materials.includes("FILM")) || (touched[k.kind] ?? 0) > 0,
-  );
+  const kinds = offered({ said, typical, touched, vehicle, like }, known, typicals, catalogue?.damages ?? []);
   const misfits = (draft.damages ?? []).filter(
     (d) => !catalogue?.damages.find((k) => k.kind === d.kind)?.materials.includes(material),
   );
