@@ -6,6 +6,7 @@ import { DamageMark } from "./damage-mark";
 import { LeftRule, RULE, TopRule } from "./edge-rules";
 import { litByZone, useLit } from "./lit";
 import { BodyLine, CutLine, SideSwitch } from "./part-lines";
+import { KeyMap, needsMap } from "./key-map";
 import { type Projection, type ZoneKind, ringsPath } from "./projection";
 import { ZONE_HATCH } from "./zone-hatch";
 import { Labels, seenFrom } from "./zone-labels";
@@ -100,6 +101,7 @@ export function FootprintDrawing({
       <text x={RULE / 2} y={19} textAnchor="middle">
         {system === "metric" ? "mm" : "in"}
       </text>
+      {needsMap(drawing, p) && p.height > LEAST_FOR_MAP && <KeyMap drawing={drawing} p={p} />}
       {twoSided && (
         <SideSwitch
           x={p.left + p.width - 4}
@@ -111,5 +113,8 @@ export function FootprintDrawing({
     </svg>
   );
 }
+
+/** Height of the field from which on the map hides nothing, px. */
+const LEAST_FOR_MAP = 240;
 
 const DASHED = new Set<ZoneKind>(["CLEAN", "BACK_CLEAN", "DAMAGE", "TAPE", "FACE_TAPE"]);

@@ -73,9 +73,7 @@ export function Begin({ id, anew }: { id: number; anew?: string }) {
               rest is asked again.
             </p>
           )}
-          <p className="text-20 text-muted">
-            Beginning freezes this plan with rule book {on.workup?.ruleBook}; a later change of rules does not reach it.
-          </p>
+          <p className="text-20 text-muted">Beginning freezes this plan; a later change of rules does not reach it.</p>
           <div className="text-20">
             <Assumed part={on.draft?.part} />
           </div>

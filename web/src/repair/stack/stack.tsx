@@ -116,9 +116,16 @@ function RankedRow({
             </span>
           )}
         </span>
-        <span className="n text-20 font-semibold" aria-label={`score ${Math.round(r.score * 100)} of 100`}>
-          {Math.round(r.score * 100)}
-        </span>
+        <svg
+          width="44"
+          height="14"
+          role="img"
+          className="shrink-0"
+          aria-label={`score ${Math.round(r.score * 100)} of 100; what makes it stands inside`}
+        >
+          <rect x="0.75" y="0.75" width="42.5" height="12.5" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
+          <rect x="1" y="1" width={42 * Math.min(1, Math.max(0, r.score))} height="12" fill="var(--ink)" />
+        </svg>
         <ChevronDown size={18} aria-hidden="true" className="shrink-0" />
       </summary>
       <div className="flex flex-col gap-2 px-4 pb-3">

@@ -23,7 +23,7 @@ export function VerdictStation({
   const met = findings.filter((f) => !f.bears);
   return (
     <>
-      <Head title="Verdict">rule book {workup.ruleBook}</Head>
+      <Head title="Verdict" />
       <div className="firm-b p-4">
         <VerdictMark outcome={outcome} />
       </div>
@@ -58,7 +58,7 @@ function FindingRow({ finding: f, children }: { finding: Api["Finding"]; childre
   const { Icon, word } = OUTCOME[f.outcome];
   const bad = f.outcome === "REFER" || f.outcome === "REPLACE";
   return (
-    <li className="border-b border-hair px-4 py-3">
+    <li className="border-b border-hair px-4 pt-3" data-rule={f.ruleId}>
       <div className="flex items-center gap-2">
         <Icon
           size={20}
@@ -70,9 +70,12 @@ function FindingRow({ finding: f, children }: { finding: Api["Finding"]; childre
       {f.margin && <p className="n font-semibold">{f.margin}</p>}
       <p>{f.reason}</p>
       {f.change && <p className={bad ? "font-bold text-oxide-text" : "font-bold"}>{f.change}</p>}
-      <p className="lab">
-        {f.ruleId}: {f.provenance}
-      </p>
+      <details className="lab">
+        <summary className="flex min-h-14 cursor-pointer items-center gap-3">
+          {f.provenance} <span className="underline">why</span>
+        </summary>
+        <p className="pb-3">Rule {f.ruleId}; what it asks and from where on stands under Rules, Limits.</p>
+      </details>
       {f.overruled && (
         <p className="mt-1 font-bold">
           Set aside by {f.overruled.by}: {f.overruled.reason}

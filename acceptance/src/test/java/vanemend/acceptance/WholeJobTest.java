@@ -150,7 +150,7 @@ class WholeJobTest {
         assertThat(asked).isHidden();
         assertThat(tam.button("Sill, pillar, rail")).containsText("Yes");
         tam.station("Verdict");
-        assertThat(tam.page().getByText("metal-structure: common practice")).isVisible();
+        assertThat(tam.page().locator("[data-rule='metal-structure']")).containsText("common practice");
         tam.station("Run");
         assertThat(tam.button("Begin the work")).isDisabled();
     }
