@@ -1,6 +1,5 @@
-import { CornerUpLeft, Hand, MapPinned, NotebookPen, OctagonX, Thermometer, Trash2 } from "lucide-react";
 import { useMemo, useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { useNavigate } from "react-router";
 import type { Api } from "../../api/client";
 import { useNow } from "../../api/clock";
 import { useZone } from "../../api/queries";
@@ -13,7 +12,6 @@ import { Explained } from "../../words/explained";
 import { tone } from "../../shell/tone";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { litByStep, LitProvider } from "../drawing/lit";
-import { useMe } from "../../shell/me";
 import { aheadOfServer } from "./ahead-of-server";
 import { AnswerBar } from "./answer-bar";
 import type { Ask } from "./asks";
@@ -26,7 +24,7 @@ import { BigFigure, figureOf } from "./figure";
 import { Findings } from "./finding";
 import { Finished } from "./finished";
 import { heldBy, unread } from "./held";
-import { changedBy, mustsNow, scrappable, walkable } from "./in-hand";
+import { changedBy, mustsNow, walkable } from "./in-hand";
 import { keyAction, type KeyAction } from "./key-action";
 import { happened } from "./happened";
 import { NoteDialog } from "./note-dialog";
@@ -36,8 +34,8 @@ import { PlannedAnew } from "./planned-anew";
 import { ReadHere } from "./read-here";
 import { type RunDialog, RunDialogs } from "./run-dialogs";
 import { ReadingDialog } from "./reading-dialog";
+import { StepHead } from "./step-head";
 import { StopBand, StopHere } from "./stop-here";
-import { TopButton } from "./top-button";
 import { MixFigure } from "./mix-figure";
 import { missing, WantedHere } from "./wanted";
 import { Where } from "./where";
@@ -85,7 +83,6 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
   const now = useNow();
   const zone = useZone();
   const navigate = useNavigate();
-  const me = useMe();
   const [branching, setBranching] = useState(false);
   const [dialog, setDialog] = useState<RunDialog>();
   const [heldPedal, setHeldPedal] = useState("");
@@ -198,49 +195,15 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
   );
   return (
     <main className="flex min-h-0 flex-1 flex-col" data-step={current.id}>
-      <div className="firm-b flex min-h-[75px] shrink-0 items-stretch max-sm:flex-wrap">
-        <div className="n flex min-w-0 flex-1 items-center gap-3 truncate px-4 text-20 font-semibold max-sm:min-h-9 max-sm:basis-full sm:px-8 sm:text-24">
-          <span className="truncate">
-            Step {index + 1} of {state.steps.length}, {run.frozen.workup.name}
-          </span>
-          {current.loop && (
-            <span className="waits shrink-0 px-2">
-              <span className="bg-tape px-1">{current.loop}</span>
-            </span>
-          )}
-        </div>
-        {state.hands !== "" && state.hands !== me.name && (
-          <TopButton onClick={() => happened(run.id, "TAKE")} label={`Take over from ${state.hands.split(" ")[0]}`}>
-            <Hand size={24} aria-hidden="true" />
-          </TopButton>
-        )}
-        {scrappable(step, mix) && (
-          <TopButton onClick={() => setDialog("scrap")} label="Scrap the mix">
-            <Trash2 size={24} aria-hidden="true" />
-          </TopButton>
-        )}
-        <TopButton onClick={undo} disabled={last === undefined} label="Undo">
-          <CornerUpLeft size={24} aria-hidden="true" />
-        </TopButton>
-        {!stopped && step.asks.some((a) => a !== "FILLER_G" && a !== "CREAM_G" && !gate?.reads.includes(a)) && (
-          <TopButton onClick={() => setDialog("reading")} label="Reading">
-            <Thermometer size={24} aria-hidden="true" />
-          </TopButton>
-        )}
-        <TopButton onClick={() => setDialog("note")} label="Note">
-          <NotebookPen size={24} aria-hidden="true" />
-        </TopButton>
-        <TopButton onClick={() => setDialog("where")} label="Where">
-          <MapPinned size={24} aria-hidden="true" />
-        </TopButton>
-        <TopButton onClick={() => setDialog("cannot")} label="Cannot go on">
-          <OctagonX size={24} aria-hidden="true" />
-        </TopButton>
-        <Link to="/bench" className="bg-ground n firm-l hidden items-center px-6 text-20 font-semibold sm:flex">
-          Leave run
-        </Link>
-      </div>
-
+      <StepHead
+        run={run}
+        state={state}
+        current={current}
+        index={index}
+        stopped={stopped}
+        onUndo={last === undefined ? undefined : undo}
+        open={setDialog}
+      />
       <StopBand stops={state.stops} />
       {run.anew !== undefined && <PlannedAnew id={run.id} why={run.anew} />}
       {stopped && (

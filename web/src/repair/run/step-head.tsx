@@ -1,0 +1,76 @@
+import { CornerUpLeft, Hand, MapPinned, NotebookPen, OctagonX, Thermometer, Trash2 } from "lucide-react";
+import { Link } from "react-router";
+import type { Api } from "../../api/client";
+import { useMe } from "../../shell/me";
+import { happened } from "./happened";
+import { scrappable } from "./in-hand";
+import type { RunDialog } from "./run-dialogs";
+import { TopButton } from "./top-button";
+
+/** Which step of which repair, and what can be done besides it. */
+export function StepHead({
+  run,
+  state,
+  current,
+  index,
+  stopped,
+  onUndo,
+  open,
+}: {
+  run: Api["RunView"];
+  state: Api["RunState"];
+  current: Api["RunStep"];
+  index: number;
+  stopped: boolean;
+  /** Nothing of one's own to take back where it is undefined. */
+  onUndo: (() => void) | undefined;
+  open: (dialog: RunDialog) => void;
+}) {
+  const me = useMe();
+  const { step } = current;
+  const mix = state.mixes.find((m) => m.step === current.id);
+  return (
+    <div className="firm-b flex min-h-[75px] shrink-0 items-stretch max-sm:flex-wrap">
+      <div className="n flex min-w-0 flex-1 items-center gap-3 truncate px-4 text-20 font-semibold max-sm:min-h-9 max-sm:basis-full sm:px-8 sm:text-24">
+        <span className="truncate">
+          Step {index + 1} of {state.steps.length}, {run.frozen.workup.name}
+        </span>
+        {current.loop && (
+          <span className="waits shrink-0 px-2">
+            <span className="bg-tape px-1">{current.loop}</span>
+          </span>
+        )}
+      </div>
+      {state.hands !== "" && state.hands !== me.name && (
+        <TopButton onClick={() => happened(run.id, "TAKE")} label={`Take over from ${state.hands.split(" ")[0]}`}>
+          <Hand size={24} aria-hidden="true" />
+        </TopButton>
+      )}
+      {scrappable(step, mix) && (
+        <TopButton onClick={() => open("scrap")} label="Scrap the mix">
+          <Trash2 size={24} aria-hidden="true" />
+        </TopButton>
+      )}
+      <TopButton onClick={() => onUndo?.()} disabled={onUndo === undefined} label="Undo">
+        <CornerUpLeft size={24} aria-hidden="true" />
+      </TopButton>
+      {!stopped && step.asks.some((a) => a !== "FILLER_G" && a !== "CREAM_G" && !step.gate?.reads.includes(a)) && (
+        <TopButton onClick={() => open("reading")} label="Reading">
+          <Thermometer size={24} aria-hidden="true" />
+        </TopButton>
+      )}
+      <TopButton onClick={() => open("note")} label="Note">
+        <NotebookPen size={24} aria-hidden="true" />
+      </TopButton>
+      <TopButton onClick={() => open("where")} label="Where">
+        <MapPinned size={24} aria-hidden="true" />
+      </TopButton>
+      <TopButton onClick={() => open("cannot")} label="Cannot go on">
+        <OctagonX size={24} aria-hidden="true" />
+      </TopButton>
+      <Link to="/bench" className="bg-ground n firm-l hidden items-center px-6 text-20 font-semibold sm:flex">
+        Leave run
+      </Link>
+    </div>
+  );
+}
