@@ -7,6 +7,7 @@ import { Choice, Measure } from "../shell/field";
 import { PlaceDialog, placeSaid } from "../shell/place-dialog";
 import { usePreferences } from "../shell/preferences";
 import { temperature } from "../units/units";
+import { type NotTaken, useRest } from "./not-taken";
 import { put } from "./shop";
 import { useSaid } from "./use-said";
 
@@ -132,10 +133,12 @@ export function UnitsStep({ shop }: { shop: Shop }) {
 }
 
 /** How many lamps and ovens there are. */
-export function HeatStep({ shop }: { shop: Shop }) {
+export function HeatStep({ shop, restRef }: { shop: Shop; restRef: NotTaken }) {
   const [lamps, setLamps] = useState<number | undefined>(shop.lamps);
   const [ovens, setOvens] = useState<number | undefined>(shop.ovens);
   const { said, attempt, problem } = useSaid();
+  const take = () => attempt(() => put("/api/shop/heat", { lamps, ovens }), "Taken.");
+  useRest(restRef, lamps !== shop.lamps || ovens !== shop.ovens, take);
   return (
     <>
       <div className="grid max-w-[420px] grid-cols-2 gap-3">
@@ -154,11 +157,7 @@ export function HeatStep({ shop }: { shop: Shop }) {
           problem={problem("heat.ovens")}
         />
       </div>
-      <button
-        type="button"
-        className="btn go self-start"
-        onClick={() => void attempt(() => put("/api/shop/heat", { lamps, ovens }), "Taken.")}
-      >
+      <button type="button" className="btn go self-start" onClick={() => void take()}>
         Take these
       </button>
       {said}

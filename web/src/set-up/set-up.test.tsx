@@ -63,12 +63,31 @@ describe("an empty shop", () => {
     await waitFor(() => expect(screen.getByRole("heading", { name: "The air at the bench" })).toBeTruthy());
   });
 
+  it("takes what was typed before it leads on, and stays where it is refused", async () => {
+    const ask = vi.spyOn(client, "ask").mockRejectedValueOnce(new client.Problem(422, "Lamps and ovens", "No.", {}));
+    show(<SetUp />, [[keys.bench, { shop: { ...SHOP, toSetUp: ["HEAT"] } }]]);
+    const lamps = screen.getByLabelText("Lamps");
+    await userEvent.clear(lamps);
+    await userEvent.type(lamps, "3");
+    const next = screen.getByRole("button", { name: "That is right, next" });
+    await userEvent.click(next);
+    expect(ask.mock.calls).toEqual([["/api/shop/heat", { method: "PUT", body: { lamps: 3, ovens: 1 } }]]);
+    expect(screen.getByText("No.")).toBeTruthy();
+    ask.mockResolvedValue(SHOP);
+    await userEvent.click(next);
+    expect(ask.mock.calls.map(([path]) => path).slice(0, 3)).toEqual([
+      "/api/shop/heat",
+      "/api/shop/heat",
+      "/api/shop/set-up/HEAT",
+    ]);
+  });
+
   it("ticks what stands on its shelf; what is refused is said at its field and stays ticked", async () => {
     const problem = { field: "body-filler.quantity", given: "", expected: "a size", message: "Quantity is missing." };
     const ask = vi
       .spyOn(client, "ask")
       .mockRejectedValue(new client.Problem(422, "Starter shelf", "Not taken.", { problems: [problem] }));
-    show(<ShelfStep />, [[["starter"], STARTER]]);
+    show(<ShelfStep restRef={{ current: undefined }} />, [[["starter"], STARTER]]);
     expect(screen.getByText(/typical: work 4.min to 6.min, sand after 15.min to 30.min; read the label/)).toBeTruthy();
     expect(screen.getByRole<HTMLInputElement>("checkbox", { name: /Polish/ }).disabled).toBe(true);
     const tick = screen.getByRole<HTMLInputElement>("checkbox", { name: /Body filler/ });

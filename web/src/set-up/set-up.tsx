@@ -1,5 +1,5 @@
 import { Check } from "lucide-react";
-import { type ReactNode, useState } from "react";
+import { type ReactNode, useRef, useState } from "react";
 import { Link } from "react-router";
 import type { Api } from "../api/client";
 import { useBench } from "../api/queries";
@@ -7,13 +7,20 @@ import { useTitle } from "../shell/title";
 import { AirStep, HeatStep, PeopleStep, PlaceStep, UnitsStep } from "./about-the-shop";
 import { PracticeStep } from "./practice";
 import { put } from "./shop";
+import type { NotTaken } from "./not-taken";
 import { ShelfStep } from "./starter-shelf";
 import { Skeleton } from "../shell/skeleton";
 
 type Step = Api["ShopView"]["toSetUp"][number];
 type Shop = Api["ShopView"];
 
-const STEPS: { step: Step; word: string; title: string; told: string; of: (shop: Shop) => ReactNode }[] = [
+const STEPS: {
+  step: Step;
+  word: string;
+  title: string;
+  told: string;
+  of: (shop: Shop, rest: NotTaken) => ReactNode;
+}[] = [
   {
     step: "PEOPLE",
     word: "Who",
@@ -47,14 +54,14 @@ const STEPS: { step: Step; word: string; title: string; told: string; of: (shop:
     word: "Heat",
     title: "Lamps and ovens",
     told: "How many there are: two parts cannot stand under one lamp.",
-    of: (shop) => <HeatStep shop={shop} />,
+    of: (shop, rest) => <HeatStep shop={shop} restRef={rest} />,
   },
   {
     step: "SHELF",
     word: "Shelf",
     title: "What stands on the shelf",
     told: "Tick what is there and how much. The figures are typical of the kind: read the label and type it, item by item. Until then no clock runs by them. Tyre units are added under Shelf: their sizes stand on the box.",
-    of: () => <ShelfStep />,
+    of: (_, rest) => <ShelfStep restRef={rest} />,
   },
   {
     step: "PRACTICE",
@@ -71,11 +78,14 @@ export default function SetUp() {
   const shop = useBench().data?.shop;
   const [chosen, choose] = useState<Step>();
   const [refused, setRefused] = useState("");
+  const rest: NotTaken = useRef(undefined);
   if (!shop) return <Skeleton />;
   const { toSetUp } = shop;
   const now = STEPS.find((s) => s.step === (chosen ?? toSetUp[0]));
   const at = now ? STEPS.indexOf(now) : STEPS.length;
   const done = async (step: Step) => {
+    // What was typed and not taken yet is taken first; where it is refused one stays with it.
+    if (rest.current && !(await rest.current())) return;
     try {
       await put(`/api/shop/set-up/${step}`);
       setRefused("");
@@ -109,7 +119,7 @@ export default function SetUp() {
           <section className="mx-auto flex max-w-[860px] flex-col gap-4 p-5">
             <h2 className="text-28 font-semibold">{now.title}</h2>
             <p className="text-20">{now.told}</p>
-            {now.of(shop)}
+            {now.of(shop, rest)}
             {refused && (
               <p role="alert" className="text-oxide-text font-bold">
                 {refused}

@@ -3,6 +3,7 @@ import { ask, type Api } from "../api/client";
 import { keys, queryClient, useTold } from "../api/queries";
 import { amountQuantity, Measure } from "../shell/field";
 import { minutes } from "../units/units";
+import { type NotTaken, useRest } from "./not-taken";
 import { useSaid } from "./use-said";
 
 type Line = Api["StarterView"];
@@ -23,7 +24,7 @@ function typical({ work, sand }: Line["kind"]): string {
 }
 
 /** What a shop that begins ticks off: each with how much of it is there. */
-export function ShelfStep() {
+export function ShelfStep({ restRef }: { restRef: NotTaken }) {
   const starter = useTold({ queryKey: STARTER, queryFn: () => ask<Line[]>("/api/shelf/starter") });
   const [ticked, setTicked] = useState<Record<string, { quantity?: number; rollMm?: number }>>({});
   const { said, attempt, problem } = useSaid();
@@ -39,6 +40,7 @@ export function ShelfStep() {
       await queryClient.invalidateQueries({ queryKey: keys.shelf });
       setTicked({});
     }, "They stand on the shelf.");
+  useRest(restRef, many > 0, take);
   return (
     <>
       {starter.isError && <p className="text-oxide-text font-bold">{starter.error.message}</p>}

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { screen } from "@testing-library/react";
+import { act, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { describe, expect, it } from "vitest";
@@ -33,9 +33,11 @@ describe("a day and a time in a field", () => {
 
   it("is one instant by the shop\u2019s clock, given only when both are there", async () => {
     let at: string | undefined;
+    let told: (at: string) => void = () => undefined;
     const Field = () => {
       const [now, set] = useState(at);
       at = now;
+      told = set;
       return <MomentField label="Promised for" value={now} onChange={set} />;
     };
     show(<Field />);
@@ -52,6 +54,10 @@ describe("a day and a time in a field", () => {
     expect(time.value).toBe("16:309");
     await userEvent.type(time, "{Backspace}");
     expect(at).toBe("2026-11-30T16:30:00.000Z");
+    // Told otherwise by somebody else: both follow.
+    act(() => told("2027-01-02T08:05:00Z"));
+    expect(screen.getByLabelText<HTMLInputElement>("Promised for").value).toBe("2 Jan 2027");
+    expect(time.value).toBe("08:05");
     await userEvent.clear(time);
     await userEvent.clear(screen.getByLabelText("Promised for"));
     expect(at).toBeUndefined();

@@ -114,15 +114,16 @@ export function MomentField({
   const was = value === undefined ? undefined : inZone(value, zone);
   const [day, setDay] = useState(was?.day);
   const time = useTyped(was?.time, (t) => t);
-  const [sent, setSent] = useState(value);
-  if (sent !== value) {
-    setSent(value);
+  // The shop's zone comes with the bench, maybe after this field: the day is read anew by it.
+  const [seen, setSeen] = useState({ value, zone });
+  if (seen.value !== value || seen.zone !== zone) {
+    setSeen({ value, zone });
     setDay(was?.day);
   }
   const put = (d: Day | undefined, t: string | undefined) => {
     const next = d !== undefined && t !== undefined ? instantIn(d, t, zone) : undefined;
     if (next === value) return;
-    setSent(next);
+    setSeen({ value: next, zone });
     onChange(next);
   };
   const read = parseTime(time.text);

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 @DisplayName(
         "the whole job of every family in the browser, from the first step to the record, each through a stop and out of it")
@@ -114,6 +115,15 @@ class EveryFamilyTest {
         t.learnThePlan();
         t.workTo("finished");
         recorded(t, "Plan 2: steps, planned against done");
+    }
+
+    /** What no stop is met in is worked straight through, so that each of its steps is looked at too. */
+    @ParameterizedTest(name = "{0}")
+    @ValueSource(strings = {"Crown nail, rear tyre", "Front-skirt split", "Run on the mirror arm cover"})
+    void straightThrough(String name) {
+        Technician t = begun(name);
+        t.workTo("finished");
+        recorded(t, "None: done as planned");
     }
 
     @Test
