@@ -90,7 +90,7 @@ export function AddPerson() {
       told="They sign in with this name and password; the password is shown here only while you type it."
       act="Add to the shop"
       trigger={
-        <button type="button" className="firm-l n flex items-center gap-2 px-5 text-20 font-semibold">
+        <button type="button" className="firm-l n flex min-h-14 items-center gap-2 px-5 text-20 font-semibold">
           <UserPlus size={20} aria-hidden="true" /> Add
         </button>
       }

@@ -16,22 +16,27 @@ export function Explained({ text, className = "" }: { text: string; className?: 
   if (found.length === 0) return <p className={className}>{text}</p>;
   return (
     <>
-      <button
-        type="button"
-        aria-haspopup="dialog"
-        className={`min-h-14 text-left ${className}`}
-        onClick={() => setOpen(true)}
-      >
-        {pieces(text, terms).map((p, i) =>
-          p.term ? (
-            <span key={i} className="decoration-muted underline decoration-dotted decoration-2 underline-offset-4">
-              {p.text}
-            </span>
-          ) : (
-            p.text
-          ),
-        )}
-      </button>
+      <div className={`relative min-h-14 ${className}`}>
+        <p>
+          {pieces(text, terms).map((p, i) =>
+            p.term ? (
+              <span key={i} className="decoration-muted underline decoration-dotted decoration-2 underline-offset-4">
+                {p.text}
+              </span>
+            ) : (
+              p.text
+            ),
+          )}
+        </p>
+        {/* Over the text, so that the text is read as a text and not as the name of a button. */}
+        <button
+          type="button"
+          aria-haspopup="dialog"
+          aria-label="What the words mean"
+          className="absolute inset-0"
+          onClick={() => setOpen(true)}
+        />
+      </div>
       <SheetDialog title="What the words mean" open={open} onOpenChange={setOpen}>
         <TermList terms={found} />
       </SheetDialog>

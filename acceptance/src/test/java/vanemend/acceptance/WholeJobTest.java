@@ -106,7 +106,7 @@ class WholeJobTest {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Units are metric: turn them"))
                 .click();
         assertThat(page.getByLabel("Length", new Page.GetByLabelOptions().setExact(true)))
-                .hasValue("4.724");
+                .hasValue("4 23/32");
         priya.typeAndSave("Length", "4 3/4");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Units are inches and °F: turn them"))
                 .click();
