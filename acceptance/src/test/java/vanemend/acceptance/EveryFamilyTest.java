@@ -123,7 +123,7 @@ class EveryFamilyTest {
     void straightThrough(String name) {
         Technician t = begun(name);
         t.workTo("finished");
-        recorded(t, "None: done as planned");
+        recorded(t, "Steps, planned against done");
     }
 
     @Test
