@@ -29,26 +29,35 @@ export interface Figure {
 
 const ALARM_S = 30;
 
-/** A figure that is read from a metre away. */
+/** Widest that a character of the figure is, of its height. */
+const CHARACTER = 0.47;
+const UNIT_SHARE = 0.4;
+/** Characters from which on the note stands under the figure and not beside it. */
+const LONG = 9;
+
+/** A figure that is read from a metre away; a long one is smaller, and never wider than its place. */
 export function BigFigure({ figure, far = false }: { figure: Figure; far?: boolean }) {
+  const characters = figure.value.length + UNIT_SHARE * (figure.unit ? figure.unit.length + 1 : 0);
+  // At two metres a figure of 30 mm is read at a glance.
+  const height = far ? "clamp(96px, min(19vw, 27vh), 320px)" : "clamp(72px, min(13vw, 18vh), 150px)";
   return (
-    <div
-      className={`pointer-events-none flex items-end gap-x-4 sm:gap-x-6 ${figure.alarm || figure.off ? "text-oxide-text" : ""}`}
-    >
-      {figure.alarm && <TriangleAlert className="size-14 shrink-0 sm:size-24" strokeWidth={2.2} aria-label="Alarm" />}
-      <span
-        className="n shrink-0 leading-[0.86] font-semibold whitespace-nowrap"
-        style={{
-          // At two metres a figure of 30 mm is read at a glance.
-          fontSize: far ? "clamp(96px, min(19vw, 27vh), 320px)" : "clamp(72px, min(13vw, 18vh), 150px)",
-          fontStretch: "82%",
-        }}
-        data-figure
+    <div className="pointer-events-none w-full" style={{ containerType: "inline-size" }}>
+      <div
+        className={`flex items-end gap-x-4 sm:gap-x-6 ${characters > LONG ? "flex-wrap gap-y-2" : ""} ${figure.alarm || figure.off ? "text-oxide-text" : ""}`}
       >
-        {figure.value}
-        {figure.unit && <span className="ml-2 text-[0.4em] font-medium">{figure.unit}</span>}
-      </span>
-      <span className="n min-w-0 max-w-80 text-20 leading-7 font-semibold sm:text-28 sm:leading-8">{figure.note}</span>
+        {figure.alarm && <TriangleAlert className="size-14 shrink-0 sm:size-24" strokeWidth={2.2} aria-label="Alarm" />}
+        <span
+          className="n shrink-0 leading-[0.86] font-semibold whitespace-nowrap"
+          style={{ fontSize: `min(${height}, ${100 / (CHARACTER * characters)}cqw)`, fontStretch: "82%" }}
+          data-figure
+        >
+          {figure.value}
+          {figure.unit && <span className="ml-2 text-[0.4em] font-medium">{figure.unit}</span>}
+        </span>
+        <span className="n min-w-0 max-w-80 text-20 leading-7 font-semibold sm:text-28 sm:leading-8">
+          {figure.note}
+        </span>
+      </div>
     </div>
   );
 }
