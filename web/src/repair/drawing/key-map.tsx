@@ -16,7 +16,8 @@ export const needsMap = (drawing: Pick<Api["Drawing"], "widthMm" | "heightMm">, 
 export function KeyMap({ drawing, p }: { drawing: Api["Drawing"]; p: Projection }) {
   const perMm = Math.min(MOST / drawing.widthMm, MOST / drawing.heightMm);
   const [width, height] = [drawing.widthMm * perMm, drawing.heightMm * perMm];
-  const [left, top] = [p.left + MARGIN * 2, p.top + p.height - height - MARGIN * 2];
+  // At the top: at the foot one turns the part over.
+  const [left, top] = [p.left + MARGIN * 2, p.top + MARGIN * 2];
   const map = fitBox({ x0: 0, y0: 0, x1: drawing.widthMm, y1: drawing.heightMm }, 0, { left, top, width, height });
   const clamp = (v: number, most: number) => Math.min(most, Math.max(0, v));
   const [x0, x1] = [px(map, clamp(p.x0, drawing.widthMm)), px(map, clamp(p.x1, drawing.widthMm))];
