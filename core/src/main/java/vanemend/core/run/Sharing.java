@@ -92,6 +92,7 @@ public final class Sharing {
         private final Lane[] held;
 
         Pool(int count, Instant now) {
+            // A shop may say that it has none; a part that is under a lamp all the same is under one.
             free = new Instant[Math.max(1, count)];
             held = new Lane[free.length];
             Arrays.fill(free, now);
@@ -116,7 +117,7 @@ public final class Sharing {
         this.now = now;
     }
 
-    /** {@code runs} beside each other in a shop with {@code lamps} and {@code ovens}, one at least of each, from {@code now} on. */
+    /** {@code runs} beside each other in a shop with {@code lamps} and {@code ovens}, 0 counts as one, from {@code now} on. */
     public static Shared of(List<Run> runs, int lamps, int ovens, Instant now) {
         return new Sharing(lamps, ovens, now).lay(runs);
     }

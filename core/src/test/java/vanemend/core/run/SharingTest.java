@@ -90,6 +90,13 @@ class SharingTest {
     }
 
     @Test
+    @DisplayName("a shop that says it has no lamp lays a run that is under one as if it had one")
+    void noLampSaid() {
+        List<Sharing.Run> runs = List.of(run(1, LAMP, "Tam", "wash"), run(2, LAMP, "Priya", "wash"));
+        assertThat(Sharing.of(runs, 0, 0, TestShop.NOW)).isEqualTo(Sharing.of(runs, 1, 1, TestShop.NOW));
+    }
+
+    @Test
     @DisplayName("the lamp is at one part at a time: who comes second is told for what, from when and until when")
     void oneLamp() {
         Sharing.Run first = run(1, LAMP, "Tam", "filler-wait");
