@@ -1,7 +1,9 @@
 import { createHash } from "node:crypto";
 import { readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
+import { fileURLToPath } from "node:url";
 import { brotliCompressSync } from "node:zlib";
+import { parse } from "@formatjs/icu-messageformat-parser";
 import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
 import { defineConfig, type Plugin } from "vite";
@@ -33,6 +35,34 @@ function keeper(): Plugin {
   };
 }
 
+const PARSED = /^virtual:parsed-messages\/(en|de)$/;
+
+/**
+ * Messages that count (one step, three steps) are parsed at the build, and the parser stays here: a screen has only what fills them in. What merely
+ * holds values is filled in as it stands.
+ */
+function parsedMessages(): Plugin {
+  return {
+    name: "parsed-messages",
+    enforce: "pre",
+    resolveId(id, importer) {
+      if (PARSED.test(id)) return `\0${id}`;
+      const parser = id === "@formatjs/icu-messageformat-parser" && /intl-messageformat/.test(importer ?? "");
+      return parser ? this.resolve("@formatjs/icu-messageformat-parser/no-parser.js", importer) : undefined;
+    },
+    load(id) {
+      const language = PARSED.exec(id.slice(1))?.[1];
+      if (!language) return undefined;
+      const file = fileURLToPath(new URL(`src/messages/${language}.json`, import.meta.url));
+      this.addWatchFile(file);
+      const catalogue = JSON.parse(readFileSync(file, "utf8")) as Record<string, unknown>;
+      const said = language === "en" ? Object.keys(catalogue) : (Object.values(catalogue) as string[]);
+      const counting = said.filter((m) => /\{\w+, (?:plural|select)/.test(m));
+      return `export default ${JSON.stringify(Object.fromEntries(counting.map((m) => [m, parse(m, { ignoreTag: true })])))};`;
+    },
+  };
+}
+
 /** Packs what is text as tightly as it goes, once: the server sends it as it lies, and a first page comes sooner. */
 function packed(): Plugin {
   return {
@@ -50,7 +80,7 @@ function packed(): Plugin {
 }
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), keeper(), packed()],
+  plugins: [parsedMessages(), react(), tailwindcss(), keeper(), packed()],
   // The content policy allows no data: addresses.
   build: { assetsInlineLimit: 0, target: "es2023", chunkSizeWarningLimit: 700 },
   server: { proxy: { "/api": "http://127.0.0.1:8080" } },

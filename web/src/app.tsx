@@ -1,3 +1,4 @@
+import { msg } from "./messages/messages";
 import { lazy, type ReactNode, Suspense, useEffect, useLayoutEffect } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { speaksFor } from "./api/client";
@@ -76,7 +77,7 @@ export function App() {
       <main className="flex flex-col items-start gap-4 p-6">
         <p className="text-20">{session.error.message}</p>
         <button className="btn" onClick={() => void session.refetch()}>
-          Try again
+          {msg("Try again")}
         </button>
       </main>
     );

@@ -5,6 +5,7 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { keptAnswers, keys, queryClient } from "./api/queries";
 import { App } from "./app";
+import { language } from "./messages/messages";
 import { outbox } from "./repair/run/outbox";
 import { keepApplication } from "./shell/application";
 import { PreferencesProvider } from "./shell/preferences";
@@ -19,6 +20,7 @@ void outbox.open(async (repair, run) => {
 });
 window.addEventListener("online", () => void outbox.flush());
 
+document.documentElement.lang = language;
 const root = document.getElementById("root");
 if (!root) throw new Error("the page has no place to draw on");
 await keptAnswers.restore();

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import type { components } from "./generated/api-types";
 import { preferred } from "../units/preferred";
 import { inUnits } from "../units/text";
@@ -99,7 +100,7 @@ async function askOnce<T>(path: string, { method = "GET", body, version, signal 
     });
   } catch (e) {
     if (signal?.aborted) throw e;
-    throw new Unreachable("The server cannot be reached. What you do is kept here and sent when it is back.");
+    throw new Unreachable(msg("The server cannot be reached. What you do is kept here and sent when it is back."));
   }
   const serverNow = response.headers.get("X-Now");
   if (serverNow) correct(serverNow);
@@ -117,7 +118,12 @@ async function askOnce<T>(path: string, { method = "GET", body, version, signal 
       preferred().system,
     );
     if ((response.status === 401 && !path.startsWith("/api/session")) || p.signedInAs !== undefined) turnedAway();
-    throw new Problem(response.status, p.title ?? "Refused", p.detail ?? `The server answered ${response.status}.`, p);
+    throw new Problem(
+      response.status,
+      p.title ?? msg("Refused"),
+      p.detail ?? msg("The server answered {status}.", { status: response.status }),
+      p,
+    );
   }
   return json as T;
 }

@@ -1,6 +1,6 @@
 import "fake-indexeddb/auto";
-import { QueryClient } from "@tanstack/react-query";
-import { describe, expect, it } from "vitest";
+import { QueryClient, QueryObserver } from "@tanstack/react-query";
+import { describe, expect, it, vi } from "vitest";
 import { KeptAnswers } from "./kept-answers";
 
 const client = () => new QueryClient({ defaultOptions: { queries: { retry: false } } });
@@ -32,5 +32,33 @@ describe("kept answers", () => {
     await new KeptAnswers(later, "b").restore();
     expect(later.getQueryData(["bench"])).toBeUndefined();
     stop();
+  });
+
+  it("are written only when an answer says something else, not whenever one is looked at", async () => {
+    vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout", "Date"] });
+    try {
+      const first = client();
+      const kept = new KeptAnswers(first, "c");
+      const keep = vi.spyOn(kept, "keep");
+      const stop = kept.follow();
+      first.setQueryData(["bench"], { live: [] });
+      await vi.advanceTimersByTimeAsync(2_000);
+      expect(keep).toHaveBeenCalledTimes(1);
+      first.setQueryData(["bench"], { live: [] });
+      const looking = new QueryObserver(first, { queryKey: ["bench"], enabled: false }).subscribe(() => undefined);
+      await vi.advanceTimersByTimeAsync(2_000);
+      expect(keep).toHaveBeenCalledTimes(1);
+      first.setQueryData(["bench"], { live: [1] });
+      await vi.advanceTimersByTimeAsync(2_000);
+      expect(keep).toHaveBeenCalledTimes(2);
+      await vi.advanceTimersByTimeAsync(2 * 3_600_000);
+      first.setQueryData(["bench"], { live: [1] });
+      await vi.advanceTimersByTimeAsync(2_000);
+      expect(keep).toHaveBeenCalledTimes(3);
+      looking();
+      stop();
+    } finally {
+      vi.useRealTimers();
+    }
   });
 });

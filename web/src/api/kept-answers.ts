@@ -6,6 +6,8 @@ const NEEDED = new Set(["session", "bench", "run", "catalogue", "rules", "repair
 const KEY = "answers";
 const OLDEST_MS = 24 * 3_600_000;
 const BREATH_MS = 1_000;
+/** So old what is kept may grow before an answer that says the same is kept again. */
+const FRESH_MS = 3_600_000;
 
 interface Kept {
   at: number;
@@ -22,6 +24,9 @@ export class KeptAnswers {
   private readonly store;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private stopped = false;
+  /** What was kept last, by query: an answer that says the same again is the same object. */
+  private readonly last = new Map<string, unknown>();
+  private keptAt = 0;
 
   constructor(
     private readonly client: QueryClient,
@@ -38,10 +43,13 @@ export class KeptAnswers {
     void this.client.invalidateQueries({ predicate: needed });
   }
 
-  /** Keeps what comes in from now on. */
+  /** Keeps what comes in from now on; that somebody looks at it, or asks for it, changes nothing. */
   follow(): () => void {
     return this.client.getQueryCache().subscribe((e) => {
-      if (this.stopped || this.timer !== undefined || !needed(e.query)) return;
+      const came = e.type === "updated" && e.action.type === "success";
+      if (!came || this.stopped || this.timer !== undefined || !needed(e.query)) return;
+      const same = e.query.state.data === this.last.get(e.query.queryHash);
+      if (same && Date.now() - this.keptAt < FRESH_MS) return;
       this.timer = setTimeout(() => {
         this.timer = undefined;
         void this.keep();
@@ -52,9 +60,11 @@ export class KeptAnswers {
   /** Keeps what there is now; nothing once somebody signed out. */
   async keep(): Promise<void> {
     if (this.stopped) return;
+    for (const q of this.client.getQueryCache().getAll()) if (needed(q)) this.last.set(q.queryHash, q.state.data);
+    this.keptAt = Date.now();
     const state = dehydrate(this.client, { shouldDehydrateQuery: needed, shouldDehydrateMutation: () => false });
     // A browser with no room left keeps the work in the outbox all the same; a later page then opens with older answers.
-    await set(KEY, { at: Date.now(), state } satisfies Kept, this.store).catch((e: unknown) => console.warn(e));
+    await set(KEY, { at: this.keptAt, state } satisfies Kept, this.store).catch((e: unknown) => console.warn(e));
   }
 
   /** Forgets everything: somebody signed out. */

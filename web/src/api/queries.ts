@@ -8,6 +8,7 @@ import {
   type UseQueryOptions,
 } from "@tanstack/react-query";
 import { useCallback, useEffect } from "react";
+import { inLanguage } from "../messages/told";
 import { usePreferences } from "../shell/preferences";
 import { inUnits } from "../units/text";
 import { ask, type Api, Problem, whenTurnedAway } from "./client";
@@ -60,10 +61,19 @@ queryClient.setQueryDefaults(["run"], {
   structuralSharing: (had, came) => newerRun(had as Api["RunView"] | undefined, came as Api["RunView"]),
 });
 
+type Asked<T> = Omit<UseQueryOptions<T, Error, T, QueryKey>, "select">;
+
 /** Asks the server and has its words said in the shop's units; what is kept stays as it came. */
-export function useTold<T>(options: Omit<UseQueryOptions<T, Error, T, QueryKey>, "select">) {
+export function useTold<T>(options: Asked<T>) {
   const { system } = usePreferences();
   const select = useCallback((told: T) => inUnits(told, system), [system]);
+  return useQuery({ ...options, select });
+}
+
+/** As {@link useTold}, in the language of this screen besides: for what is read at the bench. */
+function useSpoken<T>(options: Asked<T>) {
+  const { system } = usePreferences();
+  const select = useCallback((told: T) => inUnits(inLanguage(told), system), [system]);
   return useQuery({ ...options, select });
 }
 
@@ -84,7 +94,7 @@ function useToldPages<P extends { next?: string }>(key: QueryKey, path: string, 
 export const useSession = () =>
   useTold({ queryKey: keys.session, queryFn: () => ask<Api["Session"]>("/api/session"), staleTime: Infinity });
 export const useBench = () =>
-  useTold({ queryKey: keys.bench, queryFn: () => ask<Api["BenchView"]>("/api/bench"), refetchInterval: 30_000 });
+  useSpoken({ queryKey: keys.bench, queryFn: () => ask<Api["BenchView"]>("/api/bench"), refetchInterval: 30_000 });
 /** Repairs that wait or run. */
 export const useRepairs = () =>
   useTold({ queryKey: keys.repairs, queryFn: () => ask<Api["RepairLine"][]>("/api/repairs") });
@@ -93,7 +103,7 @@ export const useClosedRepairs = (find: string) =>
   useToldPages<Api["ClosedPage"]>(keys.closed, "/api/repairs/closed", find);
 export const useRecords = (find: string) => useToldPages<Api["FoundPage"]>(["records"], "/api/records", find);
 export const useRun = (id: number, enabled = true) =>
-  useTold({ queryKey: keys.run(id), queryFn: () => ask<Api["RunView"]>(`/api/repairs/${id}/run`), enabled });
+  useSpoken({ queryKey: keys.run(id), queryFn: () => ask<Api["RunView"]>(`/api/repairs/${id}/run`), enabled });
 export const useRecord = (id: number, enabled = true) =>
   useTold({ queryKey: keys.record(id), queryFn: () => ask<Api["RecordView"]>(`/api/repairs/${id}/record`), enabled });
 export const useShelf = () =>

@@ -1,6 +1,7 @@
+import { msg, within } from "../messages/messages";
 import { keepPreviousData } from "@tanstack/react-query";
 import { Check, Minus } from "lucide-react";
-import { type ReactNode, useState } from "react";
+import { type ReactNode, useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { ask, type Api } from "../api/client";
 import { useCatalogue, useTold } from "../api/queries";
@@ -18,7 +19,7 @@ import { useTitle } from "../shell/title";
 
 /** A new repair: what it is and what is wrong with it, said in one line or touched. */
 export default function NewRepair() {
-  useTitle("New repair");
+  useTitle(msg("New repair"));
   const navigate = useNavigate();
   const asking = useLeadOn();
   const { system } = usePreferences();
@@ -50,9 +51,12 @@ export default function NewRepair() {
   const misfits = (draft.damages ?? []).filter(
     (d) => !catalogue?.damages.find((k) => k.kind === d.kind)?.materials.includes(material),
   );
-  const ready =
-    (known || (draft.damages ?? []).length > 0) && misfits.length === 0 && !(line.trim() && heard.isFetching);
+  const hearing = line.trim() !== "" && heard.isFetching;
+  const ready = (known || (draft.damages ?? []).length > 0) && misfits.length === 0 && !hearing;
+  // A hand is faster than the server: Next that is asked for while the line is read comes when it is.
+  const wished = useRef(false);
   const make = async () => {
+    wished.current = hearing;
     if (!ready || busy) return;
     setBusy(true);
     setRefused("");
@@ -65,6 +69,9 @@ export default function NewRepair() {
       setBusy(false);
     }
   };
+  useEffect(() => {
+    if (wished.current && !hearing) void make();
+  });
   useKeys((e) => {
     if (dialogOpen()) return;
     const pressed = e.target instanceof HTMLElement && e.target.closest("button, a");
@@ -74,46 +81,47 @@ export default function NewRepair() {
   const add = (kind: Kind, n: number) =>
     setTouched((t) => ({ ...t, [kind]: Math.max(0, Math.min(20, (t[kind] ?? 0) + n)) }));
   const assumed = assumedWords(draft.part ?? {}, system);
-  const why = refused
-    ? refused
-    : misfits.length > 0
-      ? `${words(misfits, catalogue?.damages)} cannot be on ${material === "TYRE" ? "a tyre" : material === "GLASS" ? "a pane" : "this part"}: touch another part, or take it away.`
-      : "";
+  const why = refused ? refused : misfits.length > 0 ? cannotBeOn(material, words(misfits, catalogue?.damages)) : "";
   return (
     <>
       <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
-          New repair
+          {msg("New repair")}
         </h1>
-        <span className="flex items-center text-muted max-[699px]:hidden">what it is, and what is wrong with it</span>
+        <span className="flex items-center text-muted max-[699px]:hidden">
+          {msg("what it is, and what is wrong with it")}
+        </span>
         <button
           type="button"
           className="firm-l n ml-auto min-h-14 px-5 text-20 font-semibold"
           onClick={() => void navigate("/repairs")}
         >
-          Leave it
+          {msg("Leave it")}
         </button>
       </div>
       <div className="flex min-h-0 flex-1 overflow-y-auto max-[1099px]:flex-col min-[1100px]:overflow-hidden">
         <div className="min-w-0 flex-1 min-[1100px]:overflow-y-auto">
-          <section className="flex flex-col gap-2 px-4 py-3" aria-label="Say it in one line">
+          <section className="flex flex-col gap-2 px-4 py-3" aria-label={msg("Say it in one line")}>
             <label htmlFor="line" className="lab">
-              Say it in one line, or touch a part and a damage
+              {msg("Say it in one line, or touch a part and a damage")}
             </label>
             <input
               id="line"
               className="firm h-16 w-full border-2 px-3 text-20 font-medium"
               maxLength={300}
               autoComplete="off"
-              placeholder="front bumper PP-EPDM crack 120 mm through"
+              placeholder={msg("front bumper PP-EPDM crack 120 mm through")}
               value={line}
-              onChange={(e) => setLine(e.target.value)}
+              onChange={(e) => {
+                wished.current = false;
+                setLine(e.target.value);
+              }}
             />
             {heard.isError && line.trim() !== "" && <p className="text-oxide-text font-bold">{heard.error.message}</p>}
             {said && <SaidWords said={said} />}
           </section>
-          <Head title="The part">{picked && !part && "as said; touch another to change it"}</Head>
-          <Tiles least={120} label="The part">
+          <Head title={msg("The part")}>{picked && !part && msg("as said; touch another to change it")}</Head>
+          <Tiles least={120} label={msg("The part")}>
             {typicals.map((t) => (
               <Tile
                 key={t.id}
@@ -128,8 +136,8 @@ export default function NewRepair() {
               </Tile>
             ))}
           </Tiles>
-          <Head title="The damage">more than one: touch it again; each is placed by itself</Head>
-          <Tiles least={112} label="The damage">
+          <Head title={msg("The damage")}>{msg("more than one: touch it again; each is placed by itself")}</Head>
+          <Tiles least={112} label={msg("The damage")}>
             {kinds.map((k) => (
               <Tile
                 key={k.kind}
@@ -161,10 +169,11 @@ export default function NewRepair() {
             <p className="font-bold text-oxide-text">{why}</p>
           ) : assumed.length > 0 ? (
             <p>
-              <b>Usual, not measured:</b> {assumed.join(", ")}. Each stands dashed until you type over it.
+              <b>{msg("Usual, not measured:")}</b>{" "}
+              {msg("{assumed}. Each stands dashed until you type over it.", { assumed: assumed.join(", ") })}
             </p>
           ) : (
-            <p className="text-muted">Nothing is put down that you have not said or touched.</p>
+            <p className="text-muted">{msg("Nothing is put down that you have not said or touched.")}</p>
           )}
         </div>
         <button
@@ -173,7 +182,7 @@ export default function NewRepair() {
           disabled={!ready || busy}
           onClick={() => void make()}
         >
-          Next
+          {msg("Next")}
         </button>
       </div>
     </>
@@ -181,7 +190,7 @@ export default function NewRepair() {
 }
 
 function words(misfits: readonly Api["DamageDraft"][], known: Api["CatalogueView"]["damages"] | undefined): string {
-  return [...new Set(misfits.map((d) => known?.find((k) => k.kind === d.kind)?.word ?? "That"))].join(", ");
+  return [...new Set(misfits.map((d) => known?.find((k) => k.kind === d.kind)?.word ?? msg("That")))].join(", ");
 }
 
 function Tiles({ least, label, children }: { least: number; label: string; children: ReactNode }) {
@@ -236,7 +245,7 @@ function Tile({
         <button
           type="button"
           className="firm absolute top-1 left-1 grid size-11 place-items-center bg-sheet"
-          aria-label={`One ${word.toLowerCase()} less`}
+          aria-label={msg("One {word} less", { word: within(word) })}
           onClick={less}
         >
           <Minus size={18} aria-hidden="true" />
@@ -244,4 +253,11 @@ function Tile({
       )}
     </div>
   );
+}
+
+function cannotBeOn(material: string | undefined, damage: string): string {
+  if (material === "TYRE") return msg("{damage} cannot be on a tyre: touch another part, or take it away.", { damage });
+  if (material === "GLASS")
+    return msg("{damage} cannot be on a pane: touch another part, or take it away.", { damage });
+  return msg("{damage} cannot be on this part: touch another part, or take it away.", { damage });
 }

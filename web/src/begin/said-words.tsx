@@ -1,9 +1,10 @@
+import { msg } from "../messages/messages";
 import type { Api } from "../api/client";
 
 const FIELDS: Record<Api["Understood"]["field"], string> = {
   VEHICLE: "vehicle",
   PART: "part",
-  MATERIAL: "as a rule made of",
+  MATERIAL: msg("as a rule made of"),
   METAL: "metal",
   COMPOSITE: "composite",
   MARK: "mark",
@@ -12,13 +13,13 @@ const FIELDS: Record<Api["Understood"]["field"], string> = {
   WIDTH: "width",
   DEPTH: "depth",
   THICKNESS: "thickness",
-  THROUGH: "how deep",
+  THROUGH: msg("how deep"),
 };
 
 /** What was understood of a line, each under the words it was taken from; what was not stands there dashed. */
 export function SaidWords({ said }: { said: Api["Said"] }) {
   return (
-    <ul className="flex flex-wrap items-start gap-x-2 gap-y-1" aria-label="What was understood">
+    <ul className="flex flex-wrap items-start gap-x-2 gap-y-1" aria-label={msg("What was understood")}>
       {said.understood.map((u, i) => (
         <li key={i} className="flex flex-col items-center">
           <span className="n text-muted">{u.words}</span>
@@ -36,7 +37,7 @@ export function SaidWords({ said }: { said: Api["Said"] }) {
             <path d="M1 0v4h34v-4M18 4v6" fill="none" stroke="var(--oxide)" strokeWidth="1.6" />
           </svg>
           <span className="n text-oxide-text border-[1.5px] border-dashed border-oxide px-2 py-1 font-semibold">
-            not understood
+            {msg("not understood")}
           </span>
         </li>
       ))}

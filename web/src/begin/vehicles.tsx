@@ -1,3 +1,4 @@
+import { msg, within } from "../messages/messages";
 import { keepPreviousData } from "@tanstack/react-query";
 import { Check } from "lucide-react";
 import { ask, type Api } from "../api/client";
@@ -48,11 +49,11 @@ export function Vehicles({
   return (
     <aside
       className="bg-sheet flex flex-col min-[1100px]:firm-l min-[1100px]:w-[300px] min-[1100px]:shrink-0 min-[1100px]:overflow-y-auto"
-      aria-label="The vehicle"
+      aria-label={msg("The vehicle")}
     >
-      <Head title="The vehicle">last first</Head>
+      <Head title={msg("The vehicle")}>{msg("last first")}</Head>
       <div className="p-3">
-        <Line label="Vehicle and number" value={vehicle} onChange={onVehicle} />
+        <Line label={msg("Vehicle and number")} value={vehicle} onChange={onVehicle} />
       </div>
       <ul>
         {shown.slice(0, 6).map((v) => (
@@ -66,7 +67,10 @@ export function Vehicles({
               <span className="min-w-0">
                 <span className="n block font-semibold">{v.name}</span>
                 <span className="lab line-clamp-2">
-                  {v.repairs.length} here before: {v.repairs.map((r) => r.name).join(", ")}
+                  {msg("{repairs} here before: {repairs2}", {
+                    repairs: v.repairs.length,
+                    repairs2: v.repairs.map((r) => r.name).join(", "),
+                  })}
                 </span>
               </span>
               {v.name === vehicle && <Check className="shrink-0" size={22} strokeWidth={3} aria-hidden="true" />}
@@ -74,7 +78,7 @@ export function Vehicles({
           </li>
         ))}
       </ul>
-      <Head title="Like that one">all but its damage</Head>
+      <Head title={msg("Like that one")}>{msg("all but its damage")}</Head>
       <ul>
         {pasts.map((p) => (
           <li key={p.past.id}>
@@ -86,7 +90,7 @@ export function Vehicles({
             >
               <span className="n block font-semibold">{p.past.name}</span>
               <span className="lab">
-                {[p.vehicle, p.past.damaged.join(", ").toLowerCase(), dayAndTime(p.past.changedAt, zone)]
+                {[p.vehicle, within(p.past.damaged.join(", ")), dayAndTime(p.past.changedAt, zone)]
                   .filter(Boolean)
                   .join(" · ")}
               </span>

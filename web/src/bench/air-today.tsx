@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import type { Api } from "../api/client";
 import { usePreferences } from "../shell/preferences";
 import { minutes, temperature } from "../units/units";
@@ -8,17 +9,21 @@ export function AirToday({ shop, effects }: { shop: Api["ShopView"]; effects: re
   return (
     <>
       <h2 className="firm-b firm-t bg-ground hd px-4 py-2">
-        In today’s {temperature(shop.tempC, system)}, {Math.round(shop.rhPercent)}
-        {"\u202f"}%
+        {msg("In today’s {tempC}, {rhPercent} %", {
+          tempC: temperature(shop.tempC, system),
+          rhPercent: Math.round(shop.rhPercent),
+        })}
       </h2>
-      {effects.length === 0 && <p className="px-4 py-3">Nothing on the shelf has a time that follows the air.</p>}
+      {effects.length === 0 && (
+        <p className="px-4 py-3">{msg("Nothing on the shelf has a time that follows the air.")}</p>
+      )}
       {effects.length > 0 && (
         <table className="w-full">
           <thead>
             <tr className="lab border-b border-hair text-right">
-              <th className="py-1 pl-4 text-left font-medium">label’s figure below</th>
-              <th className="px-1 font-medium">workable</th>
-              <th className="py-1 pr-4 font-medium">sand or flash</th>
+              <th className="py-1 pl-4 text-left font-medium">{msg("label’s figure below")}</th>
+              <th className="px-1 font-medium">{msg("workable")}</th>
+              <th className="py-1 pr-4 font-medium">{msg("sand or flash")}</th>
             </tr>
           </thead>
           <tbody>
@@ -45,7 +50,7 @@ function Effect({ effect: e, last = false }: { effect: Api["AirEffect"] | undefi
       {e && (
         <>
           <b className={e.todayMin === undefined ? "text-oxide-text" : ""}>
-            {e.todayMin === undefined ? "never" : minutes(e.todayMin, e.what === "WORK" ? "down" : "up")}
+            {e.todayMin === undefined ? msg("never") : minutes(e.todayMin, e.what === "WORK" ? "down" : "up")}
           </b>
           <span className="lab block">{minutes(e.labelMin)}</span>
         </>

@@ -1,3 +1,5 @@
+import { dated } from "../units/dated";
+import { locale, msg } from "../messages/messages";
 import { ArrowRight } from "lucide-react";
 import { Link } from "react-router";
 import { useNow } from "../api/clock";
@@ -15,7 +17,7 @@ import { Skeleton } from "../shell/skeleton";
 
 /** The bench: every run on a rule of hours, what waits, and the next thing for each pair of hands. */
 export function BenchPlace() {
-  useTitle("Bench");
+  useTitle(msg("Bench"));
   const bench = useBench();
   const now = useNow();
   useNewVersion();
@@ -25,7 +27,7 @@ export function BenchPlace() {
     return <p className="p-6 text-20 font-bold text-oxide-text">{bench.error.message}</p>;
   if (!bench.data) return <Skeleton />;
   const { live, hands, waiting, shop, air, again, forOthers } = bench.data;
-  const day = new Intl.DateTimeFormat("en-GB", {
+  const day = dated(locale, {
     weekday: "long",
     day: "numeric",
     month: "long",
@@ -35,7 +37,7 @@ export function BenchPlace() {
   const held = waiting.filter((w) => w.standing !== "PLANNED");
   return (
     <div className="flex min-h-0 flex-1 max-[899px]:flex-col max-[899px]:overflow-y-auto">
-      <section className="flex min-w-0 flex-1 flex-col max-[899px]:flex-none" aria-label="Runs">
+      <section className="flex min-w-0 flex-1 flex-col max-[899px]:flex-none" aria-label={msg("Runs")}>
         <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
           <h1
             className="flex flex-1 items-center px-4 max-[699px]:basis-full max-[699px]:py-2 text-28 font-semibold"
@@ -43,9 +45,9 @@ export function BenchPlace() {
           >
             {day}
           </h1>
-          <HeadFigure label="Running" value={String(live.length)} />
-          <HeadFigure label="Ready to begin" value={String(ready.length)} />
-          <HeadFigure label="Held up" value={String(held.length)} />
+          <HeadFigure label={msg("Running")} value={String(live.length)} />
+          <HeadFigure label={msg("Ready to begin")} value={String(ready.length)} />
+          <HeadFigure label={msg("Held up")} value={String(held.length)} />
           {mayPlan && <NewRepairLink className="max-[699px]:basis-full" />}
         </div>
         {maySetUp && shop.toSetUp.length > 0 && (
@@ -53,7 +55,9 @@ export function BenchPlace() {
             to="/set-up"
             className="firm-b bg-tape text-on-tape flex min-h-[72px] items-center justify-between gap-4 px-4 text-20 font-semibold"
           >
-            This shop is not set up yet: {shop.toSetUp.length} {shop.toSetUp.length === 1 ? "thing" : "things"} to say
+            {msg("This shop is not set up yet: {n, plural, one {# thing} other {# things}} to say", {
+              n: shop.toSetUp.length,
+            })}
             <ArrowRight aria-hidden="true" />
           </Link>
         )}
@@ -62,19 +66,21 @@ export function BenchPlace() {
           {live.length === 0 && (
             <p className="border-b border-hair p-4 text-20">
               {ready.length > 0
-                ? "Nothing runs. Take the first repair below and begin."
-                : "Nothing runs and nothing is ready to begin: make or finish a plan under Repairs."}
+                ? msg("Nothing runs. Take the first repair below and begin.")
+                : msg("Nothing runs and nothing is ready to begin: make or finish a plan under Repairs.")}
             </p>
           )}
-          <Waiting title="Ready to begin" lines={ready} to="steps" now={now} zone={shop.zone} />
-          <Waiting title="Held up" lines={held} to="verdict" now={now} zone={shop.zone} />
+          <Waiting title={msg("Ready to begin")} lines={ready} to="steps" now={now} zone={shop.zone} />
+          <Waiting title={msg("Held up")} lines={held} to="verdict" now={now} zone={shop.zone} />
         </div>
       </section>
       <section
         className="min-[900px]:firm-l flex w-[300px] shrink-0 flex-col overflow-y-auto max-[899px]:order-first max-[899px]:w-full max-[899px]:overflow-visible"
-        aria-label="Next for your hands"
+        aria-label={msg("Next for your hands")}
       >
-        <h2 className="firm-b flex h-[58px] shrink-0 items-center px-4 text-20 font-semibold">Next for your hands</h2>
+        <h2 className="firm-b flex h-[58px] shrink-0 items-center px-4 text-20 font-semibold">
+          {msg("Next for your hands")}
+        </h2>
         {hands.map((h) => (
           <HandsCard
             key={h.person.id}

@@ -1,4 +1,6 @@
+import { msg, within } from "../messages/messages";
 import type { Api } from "../api/client";
+import { firstName } from "../shell/first-name";
 import { clockWords } from "../shell/clock-rail";
 import { moment } from "../units/units";
 import { Link } from "react-router";
@@ -24,7 +26,9 @@ export function HandsCard({
         <span>{hands.person.name}</span>
         {hands.from && (
           <span className="n font-semibold text-ink">
-            {never || Date.parse(hands.from) <= now + 30_000 ? "now" : `from ${moment(hands.from, now, zone, "up")}`}
+            {never || Date.parse(hands.from) <= now + 30_000
+              ? msg("now")
+              : msg("from {from}", { from: moment(hands.from, now, zone, "up") })}
           </span>
         )}
       </span>
@@ -32,12 +36,13 @@ export function HandsCard({
         className={`n block text-20 leading-6 font-semibold ${stop ? "text-oxide-text" : ""}`}
         style={{ fontStretch: "88%" }}
       >
-        {stop ? `Stop: ${stop.title.toLowerCase()}` : (never ?? hands.title)}
+        {stop ? msg("Stop: {title}", { title: within(stop.title) }) : (never ?? hands.title)}
       </span>
       {stop && (
         <span className="block leading-5">
-          since {moment(stop.since, now, zone)}
-          {stop.by && `, by ${stop.by.split(" ")[0]}`}
+          {stop.by
+            ? msg("since {since}, by {by}", { since: moment(stop.since, now, zone), by: firstName(stop.by) })
+            : msg("since {since}", { since: moment(stop.since, now, zone) })}
         </span>
       )}
       {hands.name && <span className="lab block">{hands.name}</span>}

@@ -1,7 +1,9 @@
+import { firstName } from "../shell/first-name";
+import { msg } from "../messages/messages";
 import { Link } from "react-router";
 import type { Api } from "../api/client";
 import { moment } from "../units/units";
-import { thing } from "./waiting";
+import { AFTER } from "./waiting";
 
 /** Runs with what is still to come of each, in words: what the rule of hours says, spoken; on a phone it is what is seen. */
 export function HourList({
@@ -18,11 +20,15 @@ export function HourList({
   const at = (instant: string) => moment(instant, now, zone);
   const told = (l: Api["LiveView"]) =>
     [
-      `${l.hands.split(" ")[0]}, step ${l.stepsDone + 1} of ${l.steps}`,
-      ...(l.promisedAt ? [`promised ${at(l.promisedAt)}`] : []),
+      msg("{hands}, step {step} of {steps}", {
+        hands: firstName(l.hands),
+        step: l.stepsDone + 1,
+        steps: l.steps,
+      }),
+      ...(l.promisedAt ? [msg("promised {at}", { at: at(l.promisedAt) })] : []),
     ].join(", ");
   return (
-    <ul aria-label="Runs hour by hour" className="sr-only max-[699px]:not-sr-only">
+    <ul aria-label={msg("Runs hour by hour")} className="sr-only max-[699px]:not-sr-only">
       {live.map((l) => (
         <li key={l.id} className="border-b border-hair">
           {/* Where the rule is seen its own links are, and this is only heard. */}
@@ -45,9 +51,8 @@ export function HourList({
                     {at(a.from)} – {at(a.to)}
                   </span>
                   <span>
-                    {a.handsOn ? "" : "waits: "}
-                    {a.brief}
-                    {waits && `, after ${thing(waits)} is free`}
+                    {a.handsOn ? a.brief : msg("waits: {brief}", { brief: a.brief })}
+                    {waits && `, ${AFTER[waits.what](firstName(waits.whose))}`}
                   </span>
                 </li>
               );

@@ -1,3 +1,5 @@
+import { firstName } from "../shell/first-name";
+import { msg } from "../messages/messages";
 import type { Api } from "../api/client";
 import { Hatches } from "../marks/hatch";
 import { useSize } from "../marks/use-size";
@@ -44,7 +46,7 @@ export function HourRule({
             <Hatches id={id} />
             <rect width={width} height={HEAD_PX} fill="var(--ground)" />
             <text x="16" y="22" style={{ fontWeight: 700, fontSize: 16 }}>
-              Repairs
+              {msg("Repairs")}
             </text>
             {marks.map((t) => {
               const hour = t % 3600_000 === 0;
@@ -149,26 +151,30 @@ export function HourRule({
           >
             <span className="hd truncate">{l.name}</span>
             <span className="lab truncate">
-              {l.hands.split(" ")[0]}, step {l.stepsDone + 1} of {l.steps}
+              {msg("{hands}, step {step} of {steps}", {
+                hands: firstName(l.hands),
+                step: l.stepsDone + 1,
+                steps: l.steps,
+              })}
             </span>
           </Link>
         ))}
         <p className="lab flex items-center gap-5 px-4 py-1.5">
           <span className="flex items-center gap-2">
-            <span className="bg-pine inline-block h-4 w-6 border border-ink" /> hands on
+            <span className="bg-pine inline-block h-4 w-6 border border-ink" /> {msg("hands on")}
           </span>
           <span className="flex items-center gap-2">
-            <span className="waits inline-block h-4 w-6 border border-ink" /> waits
+            <span className="waits inline-block h-4 w-6 border border-ink" /> {msg("waits")}
           </span>
           <span className="flex items-center gap-2">
-            <span className="inline-block h-4 w-1.5 bg-oxide" /> promised
+            <span className="inline-block h-4 w-1.5 bg-oxide" /> {msg("promised")}
           </span>
           {forOthers.length > 0 && (
             <span className="flex items-center gap-2">
-              <span className="inline-block w-6 border-t-2 border-dotted border-ink" /> for another
+              <span className="inline-block w-6 border-t-2 border-dotted border-ink" /> {msg("for another")}
             </span>
           )}
-          <span className="ml-auto">the rest of each plan from now, one thing at one part at a time</span>
+          <span className="ml-auto">{msg("the rest of each plan from now, one thing at one part at a time")}</span>
         </p>
       </div>
     </>

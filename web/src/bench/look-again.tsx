@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import type { Api } from "../api/client";
 import { dayAndTime } from "../units/units";
 import { Link } from "react-router";
@@ -7,7 +8,7 @@ export function Again({ looks, now, zone }: { looks: readonly Api["AgainView"][]
   if (looks.length === 0) return null;
   return (
     <>
-      <h2 className="firm-b bg-ground hd px-4 py-2">Look again</h2>
+      <h2 className="firm-b bg-ground hd px-4 py-2">{msg("Look again")}</h2>
       {looks.map((a) => (
         <Link
           key={`${a.repair}${a.look.due}`}
@@ -17,7 +18,7 @@ export function Again({ looks, now, zone }: { looks: readonly Api["AgainView"][]
           <span className="lab flex justify-between">
             <span>{a.vehicle}</span>
             <span className={`n font-semibold ${Date.parse(a.look.due) <= now ? "text-oxide-text" : "text-ink"}`}>
-              {Date.parse(a.look.due) <= now ? "due since " : ""}
+              {Date.parse(a.look.due) <= now ? `${msg("due since")} ` : ""}
               {dayAndTime(a.look.due, zone)}
             </span>
           </span>

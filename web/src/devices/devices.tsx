@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useEffect, useRef, useState } from "react";
 import { ask, type Api } from "../api/client";
 import { useNow } from "../api/clock";
@@ -14,14 +15,14 @@ type Device = Api["DeviceView"];
 type Drive = (path: string, method: "PUT" | "POST" | "DELETE", body?: unknown) => Promise<void>;
 
 const FAULTS = [
-  { value: "NONE", label: "Right" },
-  { value: "SILENT", label: "Silent" },
-  { value: "NONSENSE", label: "Nonsense" },
+  { value: "NONE", label: msg("Right") },
+  { value: "SILENT", label: msg("Silent") },
+  { value: "NONSENSE", label: msg("Nonsense") },
 ] as const;
 
 /** Every device of the bench: what it shows now, and for a stand-in what is true there and what is wrong with it. */
 export default function Devices() {
-  useTitle("Devices");
+  useTitle(msg("Devices"));
   const devices = useTold({ queryKey: keys.devices, queryFn: () => ask<Device[]>("/api/devices") });
   const live = useDevices();
   const [refused, setRefused] = useState("");
@@ -45,11 +46,12 @@ export default function Devices() {
     <>
       <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-center gap-4 px-4">
         <h1 className="text-28 font-semibold" style={{ fontStretch: "88%" }}>
-          Devices
+          {msg("Devices")}
         </h1>
         <p className="min-w-0 flex-1 leading-5">
-          Stand-ins that ship with the product: set what is true at the bench, the screen shows what a device would make
-          of it.
+          {msg(
+            "Stand-ins that ship with the product: set what is true at the bench, the screen shows what a device would make of it.",
+          )}
         </p>
       </div>
       {refused && (
@@ -91,10 +93,10 @@ function DeviceSheet({
     <section className="firm-b firm-r flex flex-col gap-1.5 px-4 py-3" aria-label={d.name}>
       <h2 className="hd flex items-baseline justify-between">
         {d.name}
-        <span className="lab">{d.fault === undefined ? "real device" : "stand-in"}</span>
+        <span className="lab">{d.fault === undefined ? msg("real device") : msg("stand-in")}</span>
       </h2>
       <div className="flex min-h-[52px] items-end gap-6" data-device={d.kind}>
-        {shown.figures.length === 0 && <span className="n text-20 font-semibold">nothing measured yet</span>}
+        {shown.figures.length === 0 && <span className="n text-20 font-semibold">{msg("nothing measured yet")}</span>}
         {shown.figures.map((f) => (
           <span key={f.measured} className={shown.state === "LIVE" ? "" : "text-muted"}>
             <span className="lab block">{of(f.measured)?.word}</span>
@@ -133,7 +135,7 @@ function DeviceSheet({
       </div>
       {d.fault !== undefined && mayFail && (
         <Choice
-          label="What is wrong with it"
+          label={msg("What is wrong with it")}
           columns={3}
           value={d.fault}
           options={FAULTS}
@@ -160,16 +162,16 @@ function degrees(c: number, system: System) {
 function Standing({ shown, heard, held }: { shown: Shown; heard: boolean; held: boolean }) {
   const now = useNow();
   const age = shown.at ? Math.max(1, (now - Date.parse(shown.at)) / 1000) : 0;
-  if (!heard) return <p className="lab min-h-[20px]">Connecting to the devices.</p>;
+  if (!heard) return <p className="lab min-h-[20px]">{msg("Connecting to the devices.")}</p>;
   if (shown.state !== "LIVE")
     return (
       <p className="min-h-[40px] leading-5 font-bold text-oxide-text" role="status">
-        {shown.said} {shown.at && `Last good figure ${stretch(age, "up")} ago.`}
+        {shown.said} {shown.at && msg("Last good figure {age} ago.", { age: stretch(age, "up") })}
       </p>
     );
   return (
     <p className="lab min-h-[20px]" role="status">
-      {held ? "live, holds its last figure" : shown.steady ? "live, steady" : "live, moving"}
+      {held ? msg("live, holds its last figure") : shown.steady ? msg("live, steady") : msg("live, moving")}
     </p>
   );
 }
@@ -195,7 +197,9 @@ function KnobField({ knob, turn }: { knob: Device["knobs"][number]; turn: (value
         label={knob.label}
         quantity={unit}
         value={value}
-        problem={off ? `Expected ${knob.min} to ${knob.max}\u202f${knob.unit}.` : undefined}
+        problem={
+          off ? msg("Expected {min} to {max} {unit}.", { min: knob.min, max: knob.max, unit: knob.unit }) : undefined
+        }
         onChange={(v) => {
           setValue(v);
           clearTimeout(timer.current);
@@ -217,19 +221,19 @@ function LogTo({ device: d, drive }: { device: Device; drive: Drive }) {
       <div className="flex items-stretch gap-2">
         <span className="firm flex min-w-0 flex-1 items-center px-3 leading-5">
           <span>
-            Logs to <b>{d.repairName}</b>
+            {msg("Logs to")} <b>{d.repairName}</b>
           </span>
         </span>
         <button type="button" className="btn" onClick={() => void drive(`${d.kind}/log`, "DELETE")}>
-          Take off
+          {msg("Take off")}
         </button>
       </div>
     );
-  if (running.length === 0) return <p className="lab">No work runs that it could log to.</p>;
+  if (running.length === 0) return <p className="lab">{msg("No work runs that it could log to.")}</p>;
   return (
     <div className="flex items-end gap-2">
       <label className="min-w-0 flex-1">
-        <span className="lab block">Log to</span>
+        <span className="lab block">{msg("Log to")}</span>
         <select className="firm h-14 w-full px-2 text-16" value={repair} onChange={(e) => setChoice(e.target.value)}>
           {running.map((l) => (
             <option key={l.id} value={l.id}>
@@ -239,7 +243,7 @@ function LogTo({ device: d, drive }: { device: Device; drive: Drive }) {
         </select>
       </label>
       <button type="button" className="btn" onClick={() => void drive(`${d.kind}/log`, "PUT", { repair })}>
-        Put on
+        {msg("Put on")}
       </button>
     </div>
   );

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useState } from "react";
 import { useNow } from "../api/clock";
 import { ask } from "../api/client";
@@ -26,8 +27,8 @@ export function LiveFigureLine({
   const live = figureFor(useAnswer(wanted), useDevices());
   if (!live) return null;
   const { shown, value } = live;
-  const figure = value === undefined ? "nothing measured yet" : amountOf(value, asked.unit, system);
-  const wrong = !live.heard ? "Out of reach: type it." : shown.said || refused;
+  const figure = value === undefined ? msg("nothing measured yet") : amountOf(value, asked.unit, system);
+  const wrong = !live.heard ? msg("Out of reach: type it.") : shown.said || refused;
   const { from, to, told } = asked;
   const beyond = value !== undefined && (value < from || value > to);
   const age = shown.at ? (now - Date.parse(shown.at)) / 1000 : 0;
@@ -39,14 +40,15 @@ export function LiveFigureLine({
           {wrong ? (
             <b className="text-oxide-text">
               {wrong}
-              {value !== undefined && ` Last ${figure}, ${stretch(Math.max(1, age), "up")} ago.`}
+              {value !== undefined &&
+                msg(" Last {figure}, {max} ago.", { figure, max: stretch(Math.max(1, age), "up") })}
             </b>
           ) : (
             <>
               {value === undefined ? figure : <b className="text-20">{figure}</b>}
               {value !== undefined && (
                 <span className="lab ml-1.5">
-                  {!shown.steady ? "moving" : beyond ? `steady; expected ${told}` : "steady"}
+                  {!shown.steady ? msg("moving") : beyond ? msg("steady; expected {told}", { told }) : msg("steady")}
                 </span>
               )}
             </>
@@ -63,7 +65,7 @@ export function LiveFigureLine({
             )
           }
         >
-          Nought
+          {msg("Nought")}
         </button>
       )}
       <button

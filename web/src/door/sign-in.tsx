@@ -1,5 +1,7 @@
+import { msg } from "../messages/messages";
 import { useState } from "react";
 import { ask, type Api, Problem } from "../api/client";
+import { LanguageChoice } from "../shell/language-choice";
 import { OthersWait } from "../shell/others-wait";
 import { keys, queryClient } from "../api/queries";
 
@@ -40,13 +42,13 @@ export function SignIn() {
         <div className="bg-[#14201d] text-[#f6f7f4] flex items-center gap-4 p-5">
           <img src="/mark.svg" alt="" width="56" height="56" />
           <div>
-            <h1 className="text-28 font-semibold">Vane Mend</h1>
-            <p>Bench planner for mended parts</p>
+            <h1 className="text-28 font-semibold">{msg("Vane Mend")}</h1>
+            <p>{msg("Bench planner for mended parts")}</p>
           </div>
         </div>
         <div className="flex flex-col gap-4 p-5">
           <label className="flex flex-col gap-1 font-semibold">
-            Name
+            {msg("Name")}
             <input
               className="firm h-14 px-3 text-20"
               autoFocus
@@ -58,7 +60,7 @@ export function SignIn() {
             />
           </label>
           <label className="flex flex-col gap-1 font-semibold">
-            Password
+            {msg("Password")}
             <input
               className="firm h-14 px-3 text-20"
               type="password"
@@ -70,7 +72,7 @@ export function SignIn() {
           </label>
           {asksCode && (
             <label className="flex flex-col gap-1 font-semibold">
-              Code off your phone, or one you wrote down
+              {msg("Code off your phone, or one you wrote down")}
               <input
                 className="firm n h-14 px-3 text-20"
                 autoFocus
@@ -88,8 +90,9 @@ export function SignIn() {
             </p>
           )}
           <button className="btn go text-20" disabled={busy}>
-            Sign in
+            {msg("Sign in")}
           </button>
+          <LanguageChoice />
         </div>
       </form>
     </main>

@@ -1,15 +1,28 @@
 import { useCallback, useState } from "react";
 
-/** Width and height of an element, followed as it changes. */
-export function useSize() {
-  const [size, setSize] = useState({ width: 0, height: 0 });
-  const ref = useCallback((el: HTMLElement | null) => {
-    if (!el) return;
-    const look = () => setSize({ width: el.clientWidth, height: el.clientHeight });
-    const watch = new ResizeObserver(look);
-    watch.observe(el);
-    look();
-    return () => watch.disconnect();
-  }, []);
+/** The last size of each place that comes and goes: it is drawn once, at the size it will have. */
+const LAST = new Map<string, { width: number; height: number }>();
+
+const NONE = { width: 0, height: 0 };
+
+/** Width and height of an element, followed as it changes; those of a {@code place} are known from the last time it was there. */
+export function useSize(place = "") {
+  const [size, setSize] = useState(LAST.get(place) ?? NONE);
+  const ref = useCallback(
+    (el: HTMLElement | null) => {
+      if (!el) return;
+      const look = () => {
+        const now = { width: el.clientWidth, height: el.clientHeight };
+        if (place) LAST.set(place, now);
+        setSize((was) => (was.width === now.width && was.height === now.height ? was : now));
+      };
+      const watch = new ResizeObserver(look);
+      watch.observe(el);
+      // Where the size is known the watch tells soon enough, and nothing has to be laid out before its time.
+      if (!LAST.has(place)) look();
+      return () => watch.disconnect();
+    },
+    [place],
+  );
   return [ref, size] as const;
 }

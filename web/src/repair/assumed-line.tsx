@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import type { Api } from "../api/client";
 import { usePreferences } from "../shell/preferences";
 import { assumedWords } from "./assumed";
@@ -9,7 +10,7 @@ export function Assumed({ part }: { part: Api["PartDraft"] | undefined }) {
   if (words.length === 0) return null;
   return (
     <p>
-      <b>Usual, not measured on this part:</b> {words.join(", ")}.
+      <b>{msg("Usual, not measured on this part:")}</b> {words.join(", ")}.
     </p>
   );
 }

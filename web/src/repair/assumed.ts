@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import type { Api } from "../api/client";
 import { length, type System } from "../units/units";
 
@@ -8,9 +9,9 @@ const WORDS: Record<Assumed, string> = {
   WIDTH: "width",
   HEIGHT: "height",
   OUTLINE: "outline",
-  GAUGE: "sheet gauge",
+  GAUGE: msg("sheet gauge"),
   THICKNESS: "wall",
-  COATS: "coats of a factory finish",
+  COATS: msg("coats of a factory finish"),
 };
 
 /** What of {@code part} is usual and not measured, in words and the shop's units. */

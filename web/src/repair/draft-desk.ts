@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { ask, type Api, Problem, Unreachable } from "../api/client";
 
 export type Draft = Api["RepairDraft"];
@@ -191,7 +192,7 @@ export class DraftDesk {
     } catch (e) {
       if (e instanceof Problem && e.status === 412) {
         this.theirs = Number(e.more.version);
-        this.change({ safety: "crossed", crossedBy: String(e.more.changedBy ?? "Somebody") });
+        this.change({ safety: "crossed", crossedBy: String(e.more.changedBy ?? msg("Somebody")) });
       } else {
         this.change({ safety: "kept" });
         if (!(e instanceof Problem) || e.status >= 500 || e.status === 401) {

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { Link } from "react-router";
 import type { Api } from "../api/client";
 import { useNow } from "../api/clock";
@@ -34,10 +35,10 @@ export function Figures({
   const mends = workup?.verdict.outcome === "MEND" || workup?.verdict.outcome === "LIMITS";
   const settled = mends && workup.stack.taken !== "" && workup.stack.lines.every((l) => l.missing === "");
   return (
-    <section className={`bg-sheet flex flex-col overflow-y-auto ${className}`} aria-label="Figures" tabIndex={0}>
+    <section className={`bg-sheet flex flex-col overflow-y-auto ${className}`} aria-label={msg("Figures")} tabIndex={0}>
       {!frozenAt && unanswered.length > 0 && (
         <>
-          <Head title="Still to answer">{unanswered.length}</Head>
+          <Head title={msg("Still to answer")}>{unanswered.length}</Head>
           <ul className="p-2">
             {unanswered.map((q) => (
               <li key={q.id}>
@@ -56,7 +57,7 @@ export function Figures({
       {problems.length > 0 && <StillToSay id={id} problems={problems} />}
       {problems.length === 0 && workup && !plan && (
         <>
-          <Head title={settled ? "Stack settled" : "No plan"} />
+          <Head title={settled ? msg("Stack settled") : msg("No plan")} />
           <ul className="flex flex-col gap-3 p-4">
             {workup.blockers.map((b) => (
               <li key={b} className={settled ? "" : "font-bold text-oxide-text"}>
@@ -80,7 +81,7 @@ export function Figures({
 function StillToSay({ id, problems }: { id: number; problems: readonly Api["InputProblem"][] }) {
   return (
     <>
-      <Head title="Still to say">{problems.length}</Head>
+      <Head title={msg("Still to say")}>{problems.length}</Head>
       <ul className="p-2" aria-live="polite">
         {problems.slice(0, 12).map((p, i) => (
           <li key={`${p.field}${i}`}>
@@ -108,17 +109,21 @@ function PlanFigures({ plan, frozenAt }: { plan: Api["Plan"]; frozenAt: string |
   return (
     <div className="divide-y divide-hair">
       {first ? <MixFigures mix={first} /> : <PortionFigures plan={plan} />}
-      <Big label="Hands on" value={minutes(plan.activeMin)} note={`of ${minutes(plan.totalMin)} in all`} />
       <Big
-        label={frozenAt ? "Ready, as planned" : "Ready, begun now"}
+        label={msg("Hands on")}
+        value={minutes(plan.activeMin)}
+        note={msg("of {totalMin} in all", { totalMin: minutes(plan.totalMin) })}
+      />
+      <Big
+        label={frozenAt ? msg("Ready, as planned") : msg("Ready, begun now")}
         value={moment(ready, now, zone, "up")}
         small={!soon || frozenAt !== undefined}
         note={
           plan.spareMin === undefined
-            ? "no time promised"
+            ? msg("no time promised")
             : plan.spareMin >= 0
-              ? `${minutes(plan.spareMin, "down")} to spare`
-              : `${minutes(-plan.spareMin)} late for the promise`
+              ? msg("{spareMin} to spare", { spareMin: minutes(plan.spareMin, "down") })
+              : msg("{minutes} late for the promise", { minutes: minutes(-plan.spareMin) })
         }
       />
     </div>
@@ -133,27 +138,39 @@ function MixFigures({ mix }: { mix: Api["MixPlan"] }) {
     <>
       <Big
         waits
-        label={`${mix.title}: sand after`}
+        label={msg("{title}: sand after", { title: mix.title })}
         value={minutes(mix.route.sandFromMin ?? 0)}
         note={
           mix.route.kind === "LAMP"
-            ? `lamp ${Math.ceil(mix.route.rampMin)} + ${Math.ceil(mix.route.holdMin)} + cool ${Math.ceil(mix.route.coolMin)} min`
-            : `label ${Math.round(mix.law.sandMin)} min at ${temperature(mix.law.refC, system)}`
+            ? msg("lamp {rampMin} + {holdMin} + cool {coolMin} min", {
+                rampMin: Math.ceil(mix.route.rampMin),
+                holdMin: Math.ceil(mix.route.holdMin),
+                coolMin: Math.ceil(mix.route.coolMin),
+              })
+            : msg("label {sandMin} min at {refC}", {
+                sandMin: Math.round(mix.law.sandMin),
+                refC: temperature(mix.law.refC, system),
+              })
         }
       />
       <Big
-        label={`${mix.title}: work time`}
+        label={msg("{title}: work time", { title: mix.title })}
         value={stretch(pour.workMin * 60, "down")}
-        note={`all on the part within ${stretch(pour.onPartByMin * 60, "down")}`}
+        note={msg("all on the part within {onPartByMin}", { onPartByMin: stretch(pour.onPartByMin * 60, "down") })}
       />
       <div className="grid grid-cols-2 divide-x divide-hair">
         <Big
           small
           label={mix.title}
           value={grams(pour.fillerG)}
-          note={pour.batches > 1 ? `${pour.batches} batches` : "one batch"}
+          note={pour.batches > 1 ? msg("{batches} batches", { batches: pour.batches }) : msg("one batch")}
         />
-        <Big small label="Cream" value={grams(pour.creamG)} note={`${pour.percent}\u202f% by weight`} />
+        <Big
+          small
+          label={msg("Cream")}
+          value={grams(pour.creamG)}
+          note={msg("{percent} % by weight", { percent: pour.percent })}
+        />
       </div>
     </>
   );
@@ -170,9 +187,9 @@ function PortionFigures({ plan }: { plan: Api["Plan"] }) {
       {wait && <Big waits label={wait.title} value={minutes(wait.route.sandFromMin ?? 0)} note={wait.material} />}
       {hurried && (
         <Big
-          label={`${hurried.title}: work time`}
+          label={msg("{title}: work time", { title: hurried.title })}
           value={stretch(hurried.workMin * 60, "down")}
-          note={`all on the part within ${stretch(hurried.onPartByMin * 60, "down")}`}
+          note={msg("all on the part within {onPartByMin}", { onPartByMin: stretch(hurried.onPartByMin * 60, "down") })}
         />
       )}
       {most && <Big label={most.title} value={amount(most.needed, most.unit, system)} note={most.material} />}

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useEffect } from "react";
 import { type NavigateFunction, useLocation, useNavigate } from "react-router";
 import type { Api } from "../api/client";
@@ -37,11 +38,13 @@ export function nextThing(
   const order: readonly Station[] = ["part", "damage", "verdict", "stack", "footprint", "steps"];
   const mends = workup.verdict.outcome === "MEND" || workup.verdict.outcome === "LIMITS";
   if (order.indexOf(at) < order.indexOf("verdict"))
-    return { words: "see whether it may be mended", station: "verdict" };
+    return { words: msg("see whether it may be mended"), station: "verdict" };
   if (!mends) return undefined;
   if (!workup.plan)
-    return at === "stack" ? undefined : { words: workup.blockers[0] ?? "choose with what", station: "stack" };
-  return at === "steps" ? { words: "begin the work", station: "run" } : { words: "read the steps", station: "steps" };
+    return at === "stack" ? undefined : { words: workup.blockers[0] ?? msg("choose with what"), station: "stack" };
+  return at === "steps"
+    ? { words: msg("begin the work"), station: "run" }
+    : { words: msg("read the steps"), station: "steps" };
 }
 
 /** How the field is found that the server calls {@code field}. */
@@ -103,19 +106,23 @@ export function NextBar({
   });
   if (!next) return null;
   return (
-    <div className="no-print firm-t flex min-h-18 shrink-0 items-stretch" role="region" aria-label="Next">
+    <div className="no-print firm-t flex min-h-18 shrink-0 items-stretch" role="region" aria-label={msg("Next")}>
       <p className="flex min-w-0 flex-1 flex-col justify-center px-4 py-1">
         <span className="lab">
-          {left === 0 ? "Nothing is missing" : left === 1 ? "One thing still to say" : `${left} things still to say`}
+          {left === 0
+            ? msg("Nothing is missing")
+            : left === 1
+              ? msg("One thing still to say")
+              : msg("{left} things still to say", { left })}
         </span>
-        <span className="line-clamp-2 font-semibold">{next.words}</span>
+        <span className="line-clamp-2 font-semibold max-sm:line-clamp-3">{next.words}</span>
       </p>
       <button
         type="button"
         className="bg-pine text-on-pine n min-w-32 px-6 text-28 font-bold min-[1100px]:w-[248px]"
         onClick={() => go(navigate, id, next)}
       >
-        Next
+        {msg("Next")}
       </button>
     </div>
   );

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import type { Api } from "../api/client";
 import { OUTCOME } from "./verdict-mark";
 
@@ -17,7 +18,7 @@ export function Refused({ workup }: { workup: Api["Workup"] }) {
         <Icon size={22} aria-hidden="true" /> {word}: {f.title}
       </p>
       {f.margin && <p className="n text-20 font-semibold">{f.margin}</p>}
-      <p>{f.reason} No repair is drawn.</p>
+      <p>{msg("{reason} No repair is drawn.", { reason: f.reason })}</p>
     </div>
   );
 }

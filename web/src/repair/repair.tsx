@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { lazy, Suspense, useState } from "react";
 import { Undo2 } from "lucide-react";
 import { Link, Navigate, useNavigate, useParams } from "react-router";
@@ -62,7 +63,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
       <div className="flex flex-col items-start gap-4 p-6">
         <h1 className="text-28 font-semibold">{on.failed}</h1>
         <button className="btn" onClick={() => void navigate("/repairs")}>
-          To all repairs
+          {msg("To all repairs")}
         </button>
       </div>
     );
@@ -92,12 +93,15 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
         ) : station === "steps" ? (
           <div className="print-flow flex min-h-0 flex-1 max-[1099px]:flex-col">
             <SheetPick station={station} sheet={sheet} onSheet={(s) => setSeen({ station, sheet: s })} />
-            <section className={`print-flow min-h-0 min-w-0 flex-1 ${narrow(sheet === "work")}`} aria-label="Steps">
+            <section
+              className={`print-flow min-h-0 min-w-0 flex-1 ${narrow(sheet === "work")}`}
+              aria-label={msg("Steps")}
+            >
               <StepsStation on={on} workup={on.workup} frozen={frozen} id={id} />
             </section>
             <section
               className={`no-print min-[1100px]:firm-l bg-sheet min-h-0 max-[1099px]:flex-1 min-[1100px]:w-[332px] min-[1100px]:shrink-0 ${narrow(sheet === "drawing")}`}
-              aria-label="Drawing"
+              aria-label={msg("Drawing")}
             >
               {workup && <DrawingPair drawing={workup.drawing} sectionShare={0.32} />}
             </section>
@@ -117,7 +121,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
             </section>
             <section
               className={`print-flow bg-sheet flex min-h-0 min-w-0 flex-1 flex-col ${narrow(sheet === "drawing")}`}
-              aria-label="Drawing"
+              aria-label={msg("Drawing")}
             >
               <div className="print-flow min-h-0 flex-1">
                 {(station === "damage" || (station === "part" && !workup)) && !frozen ? (
@@ -134,7 +138,9 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
                 ) : (
                   <div className="grid h-full place-items-center p-8 text-center">
                     <p className="text-20 max-w-96">
-                      The drawing appears as soon as the part has its size and one damage has its place and size.
+                      {msg(
+                        "The drawing appears as soon as the part has its size and one damage has its place and size.",
+                      )}
                     </p>
                   </div>
                 )}
@@ -169,11 +175,11 @@ const narrow = (shown: boolean) => (shown ? "" : "max-[1099px]:hidden");
 function SheetPick({ station, sheet, onSheet }: { station: Station; sheet: Sheet; onSheet: (sheet: Sheet) => void }) {
   const sheets: [Sheet, string][] = [
     ["work", WORDS[station]],
-    ["drawing", "Drawing"],
+    ["drawing", msg("Drawing")],
   ];
-  if (station !== "steps") sheets.push(["figures", "Figures"]);
+  if (station !== "steps") sheets.push(["figures", msg("Figures")]);
   return (
-    <div className="no-print firm-b flex shrink-0 min-[1100px]:hidden" role="group" aria-label="Sheet">
+    <div className="no-print firm-b flex shrink-0 min-[1100px]:hidden" role="group" aria-label={msg("Sheet")}>
       {sheets.map(([s, word]) => (
         <button
           key={s}
@@ -190,10 +196,10 @@ function SheetPick({ station, sheet, onSheet }: { station: Station; sheet: Sheet
 }
 
 const SAFETY: Record<DraftOnScreen["safety"], string> = {
-  saved: "Saved",
-  saving: "Saving",
-  kept: "Kept here, server not reached",
-  crossed: "Not saved",
+  saved: msg("Saved"),
+  saving: msg("Saving"),
+  kept: msg("Kept here, server not reached"),
+  crossed: msg("Not saved"),
 };
 
 function Title({
@@ -221,7 +227,7 @@ function Title({
         className="min-w-0 truncate max-[1099px]:w-full max-[1099px]:pt-2 max-[1099px]:whitespace-normal text-28 font-semibold print:w-full print:whitespace-normal"
         style={{ fontStretch: "88%" }}
       >
-        {part?.name || "New repair"}
+        {part?.name || msg("New repair")}
       </h1>
       <span className="n min-w-20 shrink truncate text-muted max-[699px]:min-w-0">{part?.vehicle}</span>
       {workup && (
@@ -241,15 +247,17 @@ function Title({
             disabled={!on.canUndo}
             onClick={on.undo}
           >
-            <Undo2 size={20} aria-hidden="true" /> Undo
+            <Undo2 size={20} aria-hidden="true" /> {msg("Undo")}
           </button>
         )}
         <TitleFigure
-          label={frozen ? "Frozen" : "Draft"}
+          label={frozen ? msg("Frozen") : msg("Draft")}
           value={frozen ? dayAndTime(on.frozenAt ?? "", zone) : SAFETY[on.safety]}
         />
-        {steps !== undefined && <TitleFigure label="Steps done" value={`${stepsDone} of ${steps}`} />}
-        {on.draft?.promisedAt && <TitleFigure label="Promised" value={dayAndTime(on.draft.promisedAt, zone)} />}
+        {steps !== undefined && (
+          <TitleFigure label={msg("Steps done")} value={msg("{done} of {all}", { done: stepsDone ?? 0, all: steps })} />
+        )}
+        {on.draft?.promisedAt && <TitleFigure label={msg("Promised")} value={dayAndTime(on.draft.promisedAt, zone)} />}
       </div>
     </div>
   );
@@ -269,13 +277,14 @@ function AnewBand({ id, why }: { id: number; why: string }) {
   return (
     <div role="status" className="firm-b flex flex-wrap items-center gap-x-4 gap-y-1 bg-tape px-4 py-1 text-on-tape">
       <span className="min-w-0 flex-1">
-        <b>Planned anew while the work goes on:</b> {why}. What was read is in the draft: look at it, then go on.
+        <b>{msg("Planned anew while the work goes on:")}</b>{" "}
+        {msg("{why}. What was read is in the draft: look at it, then go on.", { why })}
       </span>
       <Link to={`/repairs/${id}/run`} className="btn">
-        Back to the run
+        {msg("Back to the run")}
       </Link>
       <Link to={`/repairs/${id}/run/anew`} className="btn go">
-        Go on by the new plan
+        {msg("Go on by the new plan")}
       </Link>
     </div>
   );
@@ -287,13 +296,15 @@ function Crossed({ on }: { on: DraftOnScreen }) {
   return (
     <div role="alert" className="firm-b flex items-center gap-4 bg-tape px-4 text-on-tape">
       <span className="flex-1 font-bold">
-        {on.crossedBy} changed this repair meanwhile. What you typed is kept on this screen.
+        {msg("{crossedBy} changed this repair meanwhile. What you typed is kept on this screen.", {
+          crossedBy: on.crossedBy,
+        })}
       </span>
       <button type="button" className="btn my-1" onClick={on.takeTheirs}>
-        Take theirs
+        {msg("Take theirs")}
       </button>
       <button type="button" className="btn my-1" onClick={on.keepMine}>
-        Keep mine
+        {msg("Keep mine")}
       </button>
     </div>
   );

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useRules } from "../api/queries";
 import { Head } from "./sheet";
 import { turned } from "./turned";
@@ -21,7 +22,7 @@ export function Schools({ on, station, frozen }: { on: DraftOnScreen; station: s
     on.change((d) => ({ ...d, houseRules: turned(d.houseRules, question, answer) }));
   return (
     <>
-      <Head title="Schools">{frozen ? "as frozen" : "this repair only"}</Head>
+      <Head title={msg("Schools")}>{frozen ? msg("as frozen") : msg("this repair only")}</Head>
       <div className="flex flex-col gap-3 p-4">
         {schools.map(({ school, chosen }) => {
           const house = school.options.find((o) => o.id === chosen);
@@ -30,12 +31,14 @@ export function Schools({ on, station, frozen }: { on: DraftOnScreen; station: s
             <label key={school.id} className="lab flex flex-col">
               {school.question}
               <select
-                className="firm n h-14 w-full px-2 text-16 font-semibold"
+                className="no-print firm n h-14 w-full px-2 text-16 font-semibold"
                 disabled={frozen}
                 value={own[school.id] ?? ""}
                 onChange={(e) => set(school.id, e.target.value)}
               >
-                <option value="">House: {house?.label}</option>
+                <option value="">
+                  {msg("House:")} {house?.label}
+                </option>
                 {school.options
                   .filter((o) => o.planned)
                   .map((o) => (
@@ -44,6 +47,7 @@ export function Schools({ on, station, frozen }: { on: DraftOnScreen; station: s
                     </option>
                   ))}
               </select>
+              <b className="text-ink hidden text-16 print:block">{now?.label}</b>
               <span className="text-ink mt-1 font-atk text-16 font-normal">{now?.told}</span>
             </label>
           );

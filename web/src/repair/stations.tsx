@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { Check, Play } from "lucide-react";
 import { Link } from "react-router";
 import type { Api } from "../api/client";
@@ -7,14 +8,14 @@ export const STATIONS = ["part", "damage", "verdict", "stack", "footprint", "ste
 export type Station = (typeof STATIONS)[number];
 
 export const WORDS: Record<Station, string> = {
-  part: "Part",
-  damage: "Damage",
-  verdict: "Verdict",
-  stack: "Stack",
-  footprint: "Footprint",
-  steps: "Steps",
-  run: "Run",
-  record: "Record",
+  part: msg("Part"),
+  damage: msg("Damage"),
+  verdict: msg("Verdict"),
+  stack: msg("Stack"),
+  footprint: msg("Footprint"),
+  steps: msg("Steps"),
+  run: msg("Run"),
+  record: msg("Record"),
 };
 
 type Standing = "done" | "running" | "open";
@@ -45,7 +46,7 @@ export function standings(
 /** Stations as a notched rule: a filed notch is done, a triangle runs, violet underlines the open one. */
 export function Stations({ id, at, standing }: { id: number; at: Station; standing: Record<Station, Standing> }) {
   return (
-    <nav className="no-print firm-b bg-sheet flex h-[58px] shrink-0" aria-label="Stations">
+    <nav className="no-print firm-b bg-sheet flex h-[58px] shrink-0" aria-label={msg("Stations")}>
       {STATIONS.map((s, i) => {
         const state = standing[s];
         return (
@@ -87,14 +88,14 @@ export function Stations({ id, at, standing }: { id: number; at: Station; standi
                 className="text-pine-text ml-auto shrink-0 max-[1099px]:hidden"
                 size={16}
                 strokeWidth={3}
-                aria-label="done"
+                aria-label={msg("done")}
               />
             )}
             {state === "running" && (
               <Play
                 className="text-pine-text ml-auto shrink-0 fill-current max-[1099px]:hidden"
                 size={15}
-                aria-label="running"
+                aria-label={msg("running")}
               />
             )}
             {s === at && <span className="bg-violet absolute inset-x-0 bottom-0 h-1.5" />}

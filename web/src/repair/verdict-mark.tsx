@@ -1,13 +1,14 @@
+import { msg } from "../messages/messages";
 import { Ban, Check, TriangleAlert, X } from "lucide-react";
 import type { Api } from "../api/client";
 
 export type Outcome = Api["Verdict"]["outcome"];
 
 export const OUTCOME: Record<Outcome, { word: string; Icon: typeof Check; style: string }> = {
-  MEND: { word: "Mend", Icon: Check, style: "bg-pine text-on-pine" },
-  LIMITS: { word: "Mend with limits", Icon: TriangleAlert, style: "bg-tape text-on-tape firm" },
-  REFER: { word: "Refer", Icon: Ban, style: "bg-sheet text-oxide-text border-2 border-oxide" },
-  REPLACE: { word: "Replace", Icon: X, style: "bg-sheet text-oxide-text border-2 border-oxide" },
+  MEND: { word: msg("Mend"), Icon: Check, style: "bg-pine text-on-pine" },
+  LIMITS: { word: msg("Mend with limits"), Icon: TriangleAlert, style: "bg-tape text-on-tape firm" },
+  REFER: { word: msg("Refer"), Icon: Ban, style: "bg-sheet text-oxide-text border-2 border-oxide" },
+  REPLACE: { word: msg("Replace"), Icon: X, style: "bg-sheet text-oxide-text border-2 border-oxide" },
 };
 
 /** The verdict as a plate: colour, shape and word. */

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useState } from "react";
 import { Link } from "react-router";
 import { ask, type Api } from "../api/client";
@@ -6,15 +7,15 @@ import { dayAndTime } from "../units/units";
 import { useTitle } from "../shell/title";
 
 const ACTS: Record<Api["AuditLine"]["act"], string> = {
-  SIGN_IN: "came in",
-  WRONG: "wrong password",
-  LOCKED: "door shut",
-  RULE: "house rule",
+  SIGN_IN: msg("came in"),
+  WRONG: msg("wrong password"),
+  LOCKED: msg("door shut"),
+  RULE: msg("house rule"),
   SHELF: "shelf",
   RECORD: "record",
-  AIR: "shop air",
+  AIR: msg("shop air"),
   PICTURE: "picture",
-  SIGN_OUT: "signed out",
+  SIGN_OUT: msg("signed out"),
   REFUSED: "refused",
   DRAFT: "draft",
   PERSON: "people",
@@ -22,7 +23,7 @@ const ACTS: Record<Api["AuditLine"]["act"], string> = {
 
 /** Who came in, and what was changed besides the repairs themselves; for a lead. */
 export default function Audit() {
-  useTitle("Audit");
+  useTitle(msg("Audit"));
   const zone = useZone();
   const [act, setAct] = useState("");
   const lines = useTold({ queryKey: ["audit"], queryFn: () => ask<Api["AuditLine"][]>("/api/audit") });
@@ -31,12 +32,12 @@ export default function Audit() {
     <>
       <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex flex-1 items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
-          Audit
+          {msg("Audit")}
         </h1>
         <label className="firm-l flex items-center gap-2 px-4">
-          <span className="lab">Show</span>
+          <span className="lab">{msg("Show")}</span>
           <select className="firm h-11 px-2 text-16" value={act} onChange={(e) => setAct(e.target.value)}>
-            <option value="">everything</option>
+            <option value="">{msg("everything")}</option>
             {Object.entries(ACTS).map(([a, word]) => (
               <option key={a} value={a}>
                 {word}
@@ -44,35 +45,40 @@ export default function Audit() {
             ))}
           </select>
         </label>
-        <Link to="/people" className="firm-l n flex items-center px-5 text-20 font-semibold">
-          People
+        <Link to="/people" className="firm-l n flex min-h-14 items-center px-5 text-20 font-semibold">
+          {msg("People")}
         </Link>
-        <Link to="/records" className="firm-l n flex items-center px-5 text-20 font-semibold">
-          Records
+        <Link to="/records" className="firm-l n flex min-h-14 items-center px-5 text-20 font-semibold">
+          {msg("Records")}
         </Link>
       </div>
-      <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-4" tabIndex={0} role="region" aria-label="Audit lines">
+      <div
+        className="min-h-0 flex-1 overflow-y-auto px-4 pb-4"
+        tabIndex={0}
+        role="region"
+        aria-label={msg("Audit lines")}
+      >
         {lines.isError && (
           <p role="alert" className="py-4 text-20 font-bold text-oxide-text">
             {lines.error.message}
           </p>
         )}
-        {shown?.length === 0 && <p className="py-4 text-20">Nothing of this sort yet.</p>}
+        {shown?.length === 0 && <p className="py-4 text-20">{msg("Nothing of this sort yet.")}</p>}
         {shown && shown.length > 0 && (
           <table className="w-full text-left max-[699px]:block">
             <thead className="max-[699px]:sr-only">
               <tr className="lab firm-b">
-                <th className="py-2 pr-4">When</th>
-                <th className="pr-4">Who</th>
-                <th className="pr-4">What</th>
-                <th>Said</th>
+                <th className="py-2 pr-4">{msg("When")}</th>
+                <th className="pr-4">{msg("Who")}</th>
+                <th className="pr-4">{msg("What")}</th>
+                <th>{msg("Said")}</th>
               </tr>
             </thead>
             <tbody className="max-[699px]:block">
               {shown.map((l, i) => (
                 <tr key={i} className="border-b border-hair max-[699px]:flex max-[699px]:flex-wrap">
                   <td className="n py-2 pr-4 whitespace-nowrap">{dayAndTime(l.at, zone)}</td>
-                  <td className="pr-4 whitespace-nowrap">{l.by || "nobody signed in"}</td>
+                  <td className="pr-4 whitespace-nowrap">{l.by || msg("nobody signed in")}</td>
                   <td className="pr-4 whitespace-nowrap">{ACTS[l.act]}</td>
                   <td className="max-[699px]:w-full max-[699px]:pb-2">{l.said}</td>
                 </tr>
@@ -80,7 +86,7 @@ export default function Audit() {
             </tbody>
           </table>
         )}
-        <p className="lab mt-3">The newest 500 lines; nothing here is ever changed or taken away.</p>
+        <p className="lab mt-3">{msg("The newest 500 lines; nothing here is ever changed or taken away.")}</p>
       </div>
     </>
   );

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { KeyRound, UserPlus } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -10,38 +11,38 @@ import { useTitle } from "../shell/title";
 export const PEOPLE = ["people"] as const;
 
 export const ROLES: { value: Api["Account"]["role"]; label: string }[] = [
-  { value: "TECHNICIAN", label: "Technician" },
-  { value: "LEAD", label: "Lead" },
-  { value: "APPRENTICE", label: "Apprentice" },
-  { value: "SCREEN", label: "Screen on the wall" },
+  { value: "TECHNICIAN", label: msg("Technician") },
+  { value: "LEAD", label: msg("Lead") },
+  { value: "APPRENTICE", label: msg("Apprentice") },
+  { value: "SCREEN", label: msg("Screen on the wall") },
 ];
 
 /** Who can sign in; for a lead. */
 export default function PeoplePlace() {
-  useTitle("People");
+  useTitle(msg("People"));
   const people = useTold({ queryKey: PEOPLE, queryFn: () => ask<Api["Account"][]>("/api/people") });
   return (
     <>
       <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex flex-1 items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
-          People
+          {msg("People")}
         </h1>
         <AddPerson />
-        <Link to="/server" className="firm-l n flex items-center px-5 text-20 font-semibold">
-          Server
+        <Link to="/server" className="firm-l n flex min-h-14 items-center px-5 text-20 font-semibold">
+          {msg("Server")}
         </Link>
-        <Link to="/audit" className="firm-l n flex items-center px-5 text-20 font-semibold">
-          Audit
+        <Link to="/audit" className="firm-l n flex min-h-14 items-center px-5 text-20 font-semibold">
+          {msg("Audit")}
         </Link>
-        <Link to="/records" className="firm-l n flex items-center px-5 text-20 font-semibold">
-          Records
+        <Link to="/records" className="firm-l n flex min-h-14 items-center px-5 text-20 font-semibold">
+          {msg("Records")}
         </Link>
       </div>
       <div
         className="min-h-0 flex-1 overflow-y-auto px-4 pb-4"
         tabIndex={0}
         role="region"
-        aria-label="People of the shop"
+        aria-label={msg("People of the shop")}
       >
         {people.isError && (
           <p role="alert" className="py-4 text-20 font-bold text-oxide-text">
@@ -52,10 +53,10 @@ export default function PeoplePlace() {
           <table className="w-full text-left">
             <thead>
               <tr className="lab firm-b">
-                <th className="py-2 pr-4">Name</th>
-                <th className="pr-4">Signs in as</th>
-                <th className="pr-4">Role</th>
-                <th className="sr-only">Password</th>
+                <th className="py-2 pr-4">{msg("Name")}</th>
+                <th className="pr-4">{msg("Signs in as")}</th>
+                <th className="pr-4">{msg("Role")}</th>
+                <th className="sr-only">{msg("Password")}</th>
               </tr>
             </thead>
             <tbody>
@@ -73,7 +74,7 @@ export default function PeoplePlace() {
           </table>
         )}
         <p className="lab mt-3">
-          Nobody is taken away, since records name them: who has left gets a new password that nobody is told.
+          {msg("Nobody is taken away, since records name them: who has left gets a new password that nobody is told.")}
         </p>
       </div>
     </>
@@ -86,12 +87,12 @@ export function AddPerson() {
   const set = (next: Api["PersonDraft"]) => setDraft((d) => ({ ...d, ...next }));
   return (
     <FormDialog
-      title="Somebody new"
-      told="They sign in with this name and password; the password is shown here only while you type it."
-      act="Add to the shop"
+      title={msg("Somebody new")}
+      told={msg("They sign in with this name and password; the password is shown here only while you type it.")}
+      act={msg("Add to the shop")}
       trigger={
         <button type="button" className="firm-l n flex min-h-14 items-center gap-2 px-5 text-20 font-semibold">
-          <UserPlus size={20} aria-hidden="true" /> Add
+          <UserPlus size={20} aria-hidden="true" /> {msg("Add")}
         </button>
       }
       send={async () => {
@@ -103,25 +104,25 @@ export function AddPerson() {
       {(problems) => (
         <>
           <Line
-            label="Name"
+            label={msg("Name")}
             value={draft.name ?? ""}
             problem={problemAt(problems, "person.name")}
             onChange={(name) => set({ name })}
           />
           <Line
-            label="Signs in as"
+            label={msg("Signs in as")}
             value={draft.id ?? ""}
             problem={problemAt(problems, "person.id")}
             onChange={(id) => set({ id })}
           />
           <div>
-            <Choice label="Role" value={draft.role} options={ROLES} onChange={(role) => set({ role })} />
+            <Choice label={msg("Role")} value={draft.role} options={ROLES} onChange={(role) => set({ role })} />
             {problemAt(problems, "person.role") && (
               <p className="text-oxide-text mt-1 text-14 font-bold">{problemAt(problems, "person.role")}</p>
             )}
           </div>
           <Line
-            label="Password"
+            label={msg("Password")}
             value={draft.password ?? ""}
             problem={problemAt(problems, "person.password")}
             onChange={(password) => set({ password })}
@@ -136,13 +137,13 @@ function NewPassword({ person }: { person: Api["Account"] }) {
   const [password, setPassword] = useState("");
   return (
     <FormDialog
-      title={`New password for ${person.name}`}
-      told="Whoever is signed in with the old one is out at once."
-      act="Take this password"
+      title={msg("New password for {name}", { name: person.name })}
+      told={msg("Whoever is signed in with the old one is out at once.")}
+      act={msg("Take this password")}
       below={<FactorOff person={person} />}
       trigger={
-        <button type="button" className="btn" aria-label={`New password for ${person.name}`}>
-          <KeyRound size={20} aria-hidden="true" /> New password
+        <button type="button" className="btn" aria-label={msg("New password for {name}", { name: person.name })}>
+          <KeyRound size={20} aria-hidden="true" /> {msg("New password")}
         </button>
       }
       send={async () => {
@@ -153,7 +154,7 @@ function NewPassword({ person }: { person: Api["Account"] }) {
       {(problems) => (
         <>
           <Line
-            label="Password"
+            label={msg("Password")}
             value={password}
             problem={problemAt(problems, "person.password")}
             onChange={setPassword}
@@ -170,7 +171,7 @@ function FactorOff({ person }: { person: Api["Account"] }) {
   const off = async () => {
     try {
       await ask(`/api/people/${encodeURIComponent(person.id)}/factor`, { method: "DELETE" });
-      setSaid(`${person.name} signs in with the password alone now.`);
+      setSaid(msg("{name} signs in with the password alone now.", { name: person.name }));
     } catch (e) {
       setSaid(e instanceof Error ? e.message : String(e));
     }
@@ -178,7 +179,7 @@ function FactorOff({ person }: { person: Api["Account"] }) {
   return (
     <div className="mt-4">
       <button type="button" className="btn w-full" onClick={() => void off()}>
-        Phone gone: second factor off
+        {msg("Phone gone: second factor off")}
       </button>
       {said && (
         <p role="status" className="mt-1 font-semibold">

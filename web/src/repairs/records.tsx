@@ -1,3 +1,5 @@
+import { firstName } from "../shell/first-name";
+import { msg } from "../messages/messages";
 import { useMutation } from "@tanstack/react-query";
 import { Search } from "lucide-react";
 import { Link, useNavigate } from "react-router";
@@ -24,13 +26,13 @@ const SORTS: Record<Api["Word"]["sort"], string> = {
   PERSON: "hands",
   DAY: "day",
   DEVIATION: "deviation",
-  NOTE: "reading or note",
+  NOTE: msg("reading or note"),
   STATE: "state",
 };
 
 /** Every record, found by what is asked months later: vehicle, lot, material, damage, person, day. */
 export default function Records() {
-  useTitle("Records");
+  useTitle(msg("Records"));
   const [find, setFind] = useKeptSearch("find");
   const lead = useMay("PEOPLE");
   const navigate = useNavigate();
@@ -54,18 +56,18 @@ export default function Records() {
     <>
       <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
-          Records
+          {msg("Records")}
         </h1>
         <Link to="/repairs" className="firm-l n flex min-h-14 items-center px-5 text-20 font-semibold max-[499px]:px-3">
-          All repairs
+          {msg("All repairs")}
         </Link>
         <label className="firm-l ml-auto flex min-h-14 min-w-0 items-center gap-2 px-3 max-[899px]:order-last max-[899px]:basis-full max-[899px]:border-l-0">
           <Search size={20} aria-hidden="true" />
-          <span className="sr-only">Find records by vehicle, lot, material, damage, person or day</span>
+          <span className="sr-only">{msg("Find records by vehicle, lot, material, damage, person or day")}</span>
           <input
             ref={search}
             className="h-full w-96 min-w-0 flex-1 bg-transparent text-20"
-            placeholder="vehicle, lot, material, damage, person, day"
+            placeholder={msg("vehicle, lot, material, damage, person, day")}
             maxLength={200}
             value={find}
             onChange={(e) => setFind(e.target.value)}
@@ -77,17 +79,17 @@ export default function Records() {
               to="/people"
               className="firm-l n flex min-h-14 items-center px-5 text-20 font-semibold max-[499px]:px-3"
             >
-              People
+              {msg("People")}
             </Link>
             <Link
               to="/audit"
               className="firm-l n flex min-h-14 items-center px-5 text-20 font-semibold max-[499px]:px-3"
             >
-              Audit
+              {msg("Audit")}
             </Link>
             <FileButton
-              label="Read in"
-              files="Record file"
+              label={msg("Read in")}
+              files={msg("Record file")}
               accept="application/json,.json"
               className="firm-l n flex min-h-14 items-center gap-2 px-5 text-20 font-semibold max-[499px]:px-3"
               onFile={(f) => read.mutate(f)}
@@ -102,16 +104,20 @@ export default function Records() {
       )}
       {unsorted > 0 && (
         <p role="status" className="firm-b px-4 py-3 font-bold">
-          {unsorted === 1 ? "1 record is" : `${unsorted} records are`} still being sorted in after an update and cannot
-          be found here yet; under Repairs every one is there.
+          {msg(
+            "{n, plural, one {# record is} other {# records are}} still being sorted in after an update and cannot be found here yet; under Repairs every one is there.",
+            { n: unsorted },
+          )}
         </p>
       )}
       <LongList items={shown ?? []} rowPx={75} idOf={(r) => r.id} row={(r) => <Row record={r} />} more={moreOf(found)}>
         {shown?.length === 0 && (
           <p className="p-6 text-20">
             {find
-              ? `No record holds all of “${find}”. Ask for less: a lot, a vehicle, a day such as 2026-11-25.`
-              : "No record yet: one begins with the work."}
+              ? msg("No record holds all of “{find}”. Ask for less: a lot, a vehicle, a day such as 2026-11-25.", {
+                  find,
+                })
+              : msg("No record yet: one begins with the work.")}
           </p>
         )}
       </LongList>
@@ -127,14 +133,14 @@ function SealKey() {
   return (
     <p className="firm-t flex min-h-18 shrink-0 flex-wrap items-center gap-x-4 px-4">
       <span className="lab">
-        Records written out here are sealed by <Digits of={key.fingerprint} />
+        {msg("Records written out here are sealed by")} <Digits of={key.fingerprint} />
       </span>
       <a
         className="btn"
         download="vane-mend-public-key.pem"
         href={`data:application/x-pem-file,${encodeURIComponent(key.pem)}`}
       >
-        Public key
+        {msg("Public key")}
       </a>
     </p>
   );
@@ -170,7 +176,7 @@ function Row({ record: r }: { record: Api["FoundView"] }) {
         )}
         {r.again.map((a) => (
           <span key={a.due} className="lab block">
-            look again {dayAndTime(a.due, zone)}
+            {msg("look again {due}", { due: dayAndTime(a.due, zone) })}
           </span>
         ))}
       </span>
@@ -178,12 +184,12 @@ function Row({ record: r }: { record: Api["FoundView"] }) {
         <span className="lab block">
           {r.signed === undefined
             ? r.finishedAt
-              ? "not signed"
-              : "running"
+              ? msg("not signed")
+              : msg("running")
             : r.signed.stands
-              ? `signed by ${r.signed.by.split(" ")[0]}`
-              : "sent back"}
-          {r.deviations > 0 && `, ${r.deviations} ${r.deviations === 1 ? "deviation" : "deviations"}`}
+              ? msg("signed by {by}", { by: firstName(r.signed.by) })
+              : msg("sent back")}
+          {r.deviations > 0 && `, ${msg("{n, plural, one {# deviation} other {# deviations}}", { n: r.deviations })}`}
         </span>
         <span className="n block font-semibold">{dayAndTime(r.finishedAt ?? r.startedAt ?? "", zone)}</span>
       </span>

@@ -1,3 +1,5 @@
+import { firstName } from "../shell/first-name";
+import { msg } from "../messages/messages";
 import { Archive, Search } from "lucide-react";
 import { useMemo } from "react";
 import { Link } from "react-router";
@@ -15,24 +17,24 @@ type Line = Api["RepairLine"];
 type Standing = Line["standing"];
 
 const STANDING: Record<Standing, { word: string; to: string; order: number }> = {
-  RUNNING: { word: "Running", to: "run", order: 0 },
-  PLANNED: { word: "Ready to begin", to: "steps", order: 1 },
-  MATCHED: { word: "Stack settled", to: "stack", order: 2 },
-  BLOCKED: { word: "Held up", to: "stack", order: 2 },
-  DRAFT: { word: "Still to say", to: "damage", order: 3 },
-  REFERRED: { word: "Passed on", to: "verdict", order: 4 },
-  DONE: { word: "Finished", to: "record", order: 5 },
-  ENDED: { word: "Ended", to: "record", order: 5 },
+  RUNNING: { word: msg("Running"), to: "run", order: 0 },
+  PLANNED: { word: msg("Ready to begin"), to: "steps", order: 1 },
+  MATCHED: { word: msg("Stack settled"), to: "stack", order: 2 },
+  BLOCKED: { word: msg("Held up"), to: "stack", order: 2 },
+  DRAFT: { word: msg("Still to say"), to: "damage", order: 3 },
+  REFERRED: { word: msg("Passed on"), to: "verdict", order: 4 },
+  DONE: { word: msg("Finished"), to: "record", order: 5 },
+  ENDED: { word: msg("Ended"), to: "record", order: 5 },
 };
 
 const late = "9999";
 
 /** What a lead asks of the list: what waits for what, what is due first, what was touched last, whose it is. */
 const BY: readonly [Order, ...Order[]] = [
-  { by: "", word: "State", sort: (a, b) => STANDING[a.standing].order - STANDING[b.standing].order },
-  { by: "promised", word: "Promised", sort: (a, b) => (a.promisedAt ?? late).localeCompare(b.promisedAt ?? late) },
-  { by: "changed", word: "Changed", sort: (a, b) => b.changedAt.localeCompare(a.changedAt) },
-  { by: "who", word: "Who", sort: (a, b) => a.changedBy.localeCompare(b.changedBy) },
+  { by: "", word: msg("State"), sort: (a, b) => STANDING[a.standing].order - STANDING[b.standing].order },
+  { by: "promised", word: msg("Promised"), sort: (a, b) => (a.promisedAt ?? late).localeCompare(b.promisedAt ?? late) },
+  { by: "changed", word: msg("Changed"), sort: (a, b) => b.changedAt.localeCompare(a.changedAt) },
+  { by: "who", word: msg("Who"), sort: (a, b) => a.changedBy.localeCompare(b.changedBy) },
 ];
 
 interface Order {
@@ -43,7 +45,7 @@ interface Order {
 
 /** All repairs: those that wait or run by what they wait for, then those that are closed, the newest first. */
 export default function Repairs() {
-  useTitle("Repairs");
+  useTitle(msg("Repairs"));
   const repairs = useRepairs();
   const [find, setFind] = useKeptSearch("find");
   const [by, setBy] = useKeptSearch("by");
@@ -63,28 +65,28 @@ export default function Repairs() {
     <>
       <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
-          Repairs
+          {msg("Repairs")}
         </h1>
         <Link
           to="/records"
           className="firm-l n flex min-h-14 items-center gap-2 px-5 text-20 font-semibold max-[499px]:px-3"
         >
-          <Archive size={22} aria-hidden="true" /> Records
+          <Archive size={22} aria-hidden="true" /> {msg("Records")}
         </Link>
         <label className="firm-l ml-auto flex min-h-14 min-w-0 items-center gap-2 px-3 max-[899px]:order-last max-[899px]:basis-full max-[899px]:border-l-0">
           <Search size={20} aria-hidden="true" />
-          <span className="sr-only">Find by part, vehicle or state</span>
+          <span className="sr-only">{msg("Find by part, vehicle or state")}</span>
           <input
             ref={search}
             className="h-full w-52 min-w-0 flex-1 bg-transparent text-20"
-            placeholder="part, vehicle, state"
+            placeholder={msg("part, vehicle, state")}
             value={find}
             onChange={(e) => setFind(e.target.value)}
           />
         </label>
         <div
           role="group"
-          aria-label="Sort what is open by"
+          aria-label={msg("Sort what is open by")}
           className="firm-l flex max-[899px]:order-last max-[899px]:basis-full max-[899px]:border-l-0"
         >
           {BY.map((o) => (
@@ -110,8 +112,8 @@ export default function Repairs() {
         {shown.length === 0 && !repairs.isPending && !closed.isPending && (
           <p className="p-6 text-20">
             {find
-              ? `Nothing here is called “${find}”: try the vehicle or a part of the name.`
-              : "No repair yet: begin with New repair."}
+              ? msg("Nothing here is called “{find}”: try the vehicle or a part of the name.", { find })
+              : msg("No repair yet: begin with New repair.")}
           </p>
         )}
       </LongList>
@@ -145,15 +147,19 @@ function RepairRow({ line: r }: { line: Line }) {
               <rect x="0.75" y="0.75" width="118.5" height="10.5" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
               <rect x="1" y="1" width={118 * share} height="10" fill="var(--ink)" />
             </svg>
-            step {r.stepsDone + 1} of {r.steps}
+            {msg("step {stepsDone} of {steps}", { stepsDone: r.stepsDone + 1, steps: r.steps })}
           </span>
         ) : (
-          <span className="lab">{r.steps > 0 ? `${r.steps} steps` : ""}</span>
+          <span className="lab">{r.steps > 0 ? msg("{steps} steps", { steps: r.steps }) : ""}</span>
         )}
       </span>
       <span className="text-right">
         <span className="lab block">
-          {r.finishedAt ? "finished" : r.promisedAt ? "promised" : `last by ${r.changedBy.split(" ")[0]}`}
+          {r.finishedAt
+            ? msg("finished")
+            : r.promisedAt
+              ? msg("promised")
+              : msg("last by {who}", { who: firstName(r.changedBy) })}
         </span>
         <span className="n block font-semibold">{dayAndTime(r.finishedAt ?? r.promisedAt ?? r.changedAt, zone)}</span>
       </span>

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { CircleCheck, TriangleAlert } from "lucide-react";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
@@ -7,12 +8,20 @@ import { dayAndTime, minutes } from "../units/units";
 import { useTitle } from "../shell/title";
 
 const WORRIES: Record<Api["ServerView"]["worries"][number], string> = {
-  NO_BACKUP: "No backup was ever made of this store: ./vanemend backup FILE writes one while the work goes on.",
-  OLD_BACKUP: "The newest backup is more than two days old.",
-  LITTLE_ROOM: "The disk of the server has little room left: bench events need some.",
-  LITTLE_MEMORY: "The server has nearly used up its memory. It is started again by itself where it runs out.",
-  LATE_EVENTS: "Within the hour something done at a bench waited long before it arrived: a screen was off the network.",
+  NO_BACKUP: msg("No backup was ever made of this store: ./vanemend backup FILE writes one while the work goes on."),
+  OLD_BACKUP: msg("The newest backup is more than two days old."),
+  LITTLE_ROOM: msg("The disk of the server has little room left: bench events need some."),
+  LITTLE_MEMORY: msg("The server has nearly used up its memory. It is started again by itself where it runs out."),
+  LATE_EVENTS: msg(
+    "Within the hour something done at a bench waited long before it arrived: a screen was off the network.",
+  ),
 };
+
+const PLACES = [
+  { to: "people", word: msg("People") },
+  { to: "audit", word: msg("Audit") },
+  { to: "records", word: msg("Records") },
+] as const;
 
 const EVERY_MS = 10_000;
 
@@ -25,7 +34,7 @@ const gigabytes = (b: number) =>
 
 /** For the lead: is all well with the server. */
 export default function ServerPlace() {
-  useTitle("Server");
+  useTitle(msg("Server"));
   const zone = useZone();
   const server = useTold({
     queryKey: ["server"],
@@ -37,19 +46,20 @@ export default function ServerPlace() {
     <>
       <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex flex-1 items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
-          Server
+          {msg("Server")}
         </h1>
-        {(["people", "audit", "records"] as const).map((to) => (
-          <Link
-            key={to}
-            to={`/${to}`}
-            className="firm-l n flex min-h-14 items-center px-5 text-20 font-semibold capitalize"
-          >
-            {to}
+        {PLACES.map(({ to, word }) => (
+          <Link key={to} to={`/${to}`} className="firm-l n flex min-h-14 items-center px-5 text-20 font-semibold">
+            {word}
           </Link>
         ))}
       </div>
-      <div className="min-h-0 flex-1 overflow-y-auto p-4" tabIndex={0} role="region" aria-label="How the server is">
+      <div
+        className="min-h-0 flex-1 overflow-y-auto p-4"
+        tabIndex={0}
+        role="region"
+        aria-label={msg("How the server is")}
+      >
         {server.isError && (
           <p role="alert" className="pb-4 text-20 font-bold text-oxide-text">
             {server.error.message}
@@ -59,7 +69,7 @@ export default function ServerPlace() {
           <>
             {s.worries.length === 0 ? (
               <p className="flex items-center gap-3 text-28 font-semibold">
-                <CircleCheck className="text-pine" size={32} aria-hidden="true" /> All is well
+                <CircleCheck className="text-pine" size={32} aria-hidden="true" /> {msg("All is well")}
               </p>
             ) : (
               <ul>
@@ -71,26 +81,29 @@ export default function ServerPlace() {
               </ul>
             )}
             <dl className="mt-5 grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-x-6 gap-y-4">
-              <Told label="Newest backup">
-                {s.backup ? `${dayAndTime(s.backup.at, zone)}, ${gigabytes(s.backup.bytes)}` : "none"}
+              <Told label={msg("Newest backup")}>
+                {s.backup ? `${dayAndTime(s.backup.at, zone)}, ${gigabytes(s.backup.bytes)}` : msg("none")}
               </Told>
-              <Told label="Kept in the store, about">{gigabytes(s.storeBytes)}</Told>
-              <Told label="Room on the disk">{gigabytes(s.freeBytes)}</Told>
-              <Told label="Memory in use">
-                {gigabytes(s.memoryBytes)} of {gigabytes(s.memoryMost)}
+              <Told label={msg("Kept in the store, about")}>{gigabytes(s.storeBytes)}</Told>
+              <Told label={msg("Room on the disk")}>{gigabytes(s.freeBytes)}</Told>
+              <Told label={msg("Memory in use")}>
+                {msg("{memoryBytes} of {memoryMost}", {
+                  memoryBytes: gigabytes(s.memoryBytes),
+                  memoryMost: gigabytes(s.memoryMost),
+                })}
               </Told>
-              <Told label="Store answered in">{`${s.storeMs}\u202fms`}</Told>
-              <Told label="Running since">{dayAndTime(s.began, zone)}</Told>
-              <Told label="Servers at work">{s.servers}</Told>
-              <Told label="Signed in">{s.signedIn}</Told>
-              <Told label="Bench events within the hour">{s.events}</Told>
-              <Told label="Longest wait of one of them">
+              <Told label={msg("Store answered in")}>{`${s.storeMs}\u202fms`}</Told>
+              <Told label={msg("Running since")}>{dayAndTime(s.began, zone)}</Told>
+              <Told label={msg("Servers at work")}>{s.servers}</Told>
+              <Told label={msg("Signed in")}>{s.signedIn}</Told>
+              <Told label={msg("Bench events within the hour")}>{s.events}</Told>
+              <Told label={msg("Longest wait of one of them")}>
                 {s.longestWaitSeconds < 60 ? `${s.longestWaitSeconds}\u202fs` : minutes(s.longestWaitSeconds / 60)}
               </Told>
-              <Told label="Java">{s.java}</Told>
-              <Told label="Database">{s.database}</Told>
-              <Told label="Tables laid out as of">{s.layout}</Told>
-              <Told label="Rule book">{s.ruleBook}</Told>
+              <Told label={msg("Java")}>{s.java}</Told>
+              <Told label={msg("Database")}>{s.database}</Told>
+              <Told label={msg("Tables laid out as of")}>{s.layout}</Told>
+              <Told label={msg("Rule book")}>{s.ruleBook}</Told>
             </dl>
           </>
         )}

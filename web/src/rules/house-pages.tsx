@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { CornerUpLeft, Download } from "lucide-react";
 import { useState } from "react";
 import { ask, type Api, problemsOf } from "../api/client";
@@ -26,7 +27,8 @@ export function HousePages({ find }: { find: string }) {
     try {
       const next = await ask<Api["HousePagesView"]>(path, { method: "POST", body });
       const more = next.rules.length - rules.length;
-      if (body) setSaid(more === 1 ? "One rule taken and signed." : `${more} rules taken and signed.`);
+      if (body)
+        setSaid(more === 1 ? msg("One rule taken and signed.") : msg("{more} rules taken and signed.", { more }));
       queryClient.setQueryData(keys.housePages, next);
       await queryClient.invalidateQueries({ queryKey: keys.bench });
       await queryClient.invalidateQueries({ queryKey: keys.rules });
@@ -39,25 +41,26 @@ export function HousePages({ find }: { find: string }) {
   return (
     <div>
       <p className="px-4 pt-3">
-        What this house does otherwise than a method’s page says: steps of its own, left out or moved, other words and
-        minutes, readings and pictures it wants.{" "}
-        {maySign ? "A rule is signed at its step, in the plan of a repair." : "Only a lead signs them."} A repair that
-        has begun keeps the plan it has.
+        {msg(
+          "What this house does otherwise than a method’s page says: steps of its own, left out or moved, other words and minutes, readings and pictures it wants.",
+        )}{" "}
+        {maySign ? msg("A rule is signed at its step, in the plan of a repair.") : msg("Only a lead signs them.")}{" "}
+        {msg("A repair that has begun keeps the plan it has.")}
       </p>
       <div className="flex flex-wrap gap-2 px-4 pt-3">
         <a className="btn" href="/api/house-pages/house-pages.yaml" download>
-          <Download size={20} aria-hidden="true" /> Give them to another shop
+          <Download size={20} aria-hidden="true" /> {msg("Give them to another shop")}
         </a>
         {maySign && (
           <FileButton
-            label="Take another shop’s"
-            files="A file of house pages"
+            label={msg("Take another shop’s")}
+            files={msg("A file of house pages")}
             accept=".yaml,.yml,application/yaml"
             onFile={(file) => void send("/api/house-pages/file", file)}
           />
         )}
         <a className="btn" href="/schemas/house-pages.schema.json" download>
-          Schema
+          {msg("Schema")}
         </a>
       </div>
       {said && (
@@ -72,7 +75,7 @@ export function HousePages({ find }: { find: string }) {
           ))}
         </ul>
       )}
-      {inForce.length === 0 && <p className="p-4 text-20">This house works by the book’s pages.</p>}
+      {inForce.length === 0 && <p className="p-4 text-20">{msg("This house works by the book’s pages.")}</p>}
       {byMethod(shown(inForce)).map(([title, all]) => (
         <section key={title} className="px-4 pt-4" aria-label={title}>
           <h2 className="text-20 font-semibold">{title}</h2>
@@ -83,19 +86,17 @@ export function HousePages({ find }: { find: string }) {
                   <p className="font-bold">{r.said}</p>
                   <p>
                     {r.reason}{" "}
-                    <span className="lab">
-                      Signed by {r.by}, {dayAndTime(r.at, zone)}
-                    </span>
+                    <span className="lab">{msg("Signed by {by}, {at}", { by: r.by, at: dayAndTime(r.at, zone) })}</span>
                   </p>
                 </div>
                 {maySign && (
                   <button
                     type="button"
                     className="btn shrink-0"
-                    aria-label={`Take back: ${r.said}`}
+                    aria-label={msg("Take back: {said}", { said: r.said })}
                     onClick={() => void send(`/api/house-pages/${r.id}/back`)}
                   >
-                    <CornerUpLeft size={18} aria-hidden="true" /> Take back
+                    <CornerUpLeft size={18} aria-hidden="true" /> {msg("Take back")}
                   </button>
                 )}
               </li>
@@ -104,8 +105,8 @@ export function HousePages({ find }: { find: string }) {
         </section>
       ))}
       {shown(ended).length > 0 && (
-        <section className="px-4 pt-6 pb-4" aria-label="Taken back">
-          <h2 className="text-20 font-semibold">Taken back</h2>
+        <section className="px-4 pt-6 pb-4" aria-label={msg("Taken back")}>
+          <h2 className="text-20 font-semibold">{msg("Taken back")}</h2>
           <ul>
             {shown(ended).map((r) => (
               <li key={r.id} className="border-b border-hair py-2">
@@ -113,7 +114,12 @@ export function HousePages({ find }: { find: string }) {
                   {r.methodTitle}: {r.said}
                 </p>
                 <p className="lab">
-                  Signed by {r.by}, {dayAndTime(r.at, zone)}. {r.reason} Taken back by {r.endedBy},{" "}
+                  {msg("Signed by {by}, {at}. {reason} Taken back by {endedBy},", {
+                    by: r.by,
+                    at: dayAndTime(r.at, zone),
+                    reason: r.reason,
+                    endedBy: r.endedBy,
+                  })}{" "}
                   {r.endedAt && dayAndTime(r.endedAt, zone)}
                 </p>
               </li>

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { Link } from "react-router";
 import { type Api, ask } from "../api/client";
 import { keys, queryClient, useBench, useZone } from "../api/queries";
@@ -32,24 +33,26 @@ export function HouseRules({ book, find }: { book: Api["RulesView"]; find: strin
   return (
     <div>
       <p className="px-4 pt-3">
-        Where good technicians disagree the shop sets a rule once; a repair may follow another.{" "}
-        {!book.mayTurn && "Only a lead turns them."} A plan that was started keeps the rules it was made with.
+        {msg("Where good technicians disagree the shop sets a rule once; a repair may follow another.")}{" "}
+        {!book.mayTurn && msg("Only a lead turns them.")}{" "}
+        {msg("A plan that was started keeps the rules it was made with.")}
       </p>
       {shop && (
         <p className="flex flex-wrap items-center gap-3 px-4 pt-2">
           <span>
-            The shop lies at <b>{placeSaid(shop.place)}</b>: the sun follows it.
+            {msg("The shop lies at")} <b>{placeSaid(shop.place)}</b>
+            {msg(": the sun follows it.")}
           </span>
           {book.mayTurn && (
             <PlaceDialog place={shop.place}>
               <button type="button" className="firm min-h-14 px-4 font-bold">
-                Change
+                {msg("Change")}
               </button>
             </PlaceDialog>
           )}
           {book.mayTurn && (
             <Link to="/set-up" className="firm flex min-h-14 items-center px-4 font-bold">
-              Units, lamps, ovens
+              {msg("Units, lamps, ovens")}
             </Link>
           )}
         </p>
@@ -57,16 +60,16 @@ export function HouseRules({ book, find }: { book: Api["RulesView"]; find: strin
       {shop?.heat.map((h) => (
         <p key={h.build} className="flex flex-wrap items-center gap-3 px-4 pt-2">
           <span>
-            Under this shop's lamps {h.word} warms{" "}
-            <b>
-              {Math.round(h.factor * 100) / 100}
-              {"\u202f"}times
-            </b>{" "}
-            as slowly as recalled, measured in {h.warmUps} {h.warmUps === 1 ? "warm-up" : "warm-ups"}: plans follow it.
+            {msg("Under this shop's lamps {word} warms", { word: h.word })}{" "}
+            <b>{msg("{factor} times", { factor: Math.round(h.factor * 100) / 100 })}</b>{" "}
+            {msg(
+              "as slowly as recalled, measured in {n, plural, one {# warm-up} other {# warm-ups}}: plans follow it.",
+              { n: h.warmUps },
+            )}
           </span>
           {book.mayTurn && (
             <button type="button" className="firm min-h-14 px-4 font-bold" onClick={() => void forget(h.build)}>
-              Go by the book again
+              {msg("Go by the book again")}
             </button>
           )}
         </p>
@@ -92,8 +95,10 @@ export function HouseRules({ book, find }: { book: Api["RulesView"]; find: strin
             <section key={school.id} className="border-b border-hair p-4">
               <h2 className="text-20 font-semibold">{school.question}</h2>
               <p>
-                <b>Default: {school.options.find((o) => o.id === school.defaultOption)?.label}.</b> {school.why}{" "}
-                <span className="lab">{school.shown}</span>
+                <b>
+                  {msg("Default:")} {school.options.find((o) => o.id === school.defaultOption)?.label}.
+                </b>{" "}
+                {school.why} <span className="lab">{school.shown}</span>
               </p>
               <div
                 className="mt-2 grid gap-2"
@@ -115,7 +120,7 @@ export function HouseRules({ book, find }: { book: Api["RulesView"]; find: strin
                     >
                       <span className="hd block">
                         {o.label}
-                        {on && <span className="lab"> in force</span>}
+                        {on && <span className="lab"> {msg("in force")}</span>}
                       </span>
                       <span className="block">{o.told}</span>
                     </button>
@@ -124,8 +129,11 @@ export function HouseRules({ book, find }: { book: Api["RulesView"]; find: strin
               </div>
               {last && (
                 <p className="lab mt-1.5">
-                  turned {changes.length === 1 ? "once" : `${changes.length} times`}, last by {last.by},{" "}
-                  {dayAndTime(last.at, zone)}
+                  {msg("turned {n, plural, one {once} other {# times}}, last by {by}, {at}", {
+                    n: changes.length,
+                    by: last.by,
+                    at: dayAndTime(last.at, zone),
+                  })}
                 </p>
               )}
             </section>

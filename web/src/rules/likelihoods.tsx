@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useCatalogue } from "../api/queries";
 import { Table, has } from "./rule-table";
 import { Skeleton } from "../shell/skeleton";
@@ -10,10 +11,10 @@ export function Likelihoods({ find }: { find: string }) {
   return (
     <Table
       heads={[
-        "Test",
-        "Reading",
+        msg("Test"),
+        msg("Reading"),
         ...families.map((f) => catalogue.families.find((x) => x.family === f)?.meaning.name ?? f),
-        "Source",
+        msg("Source"),
       ]}
       rows={catalogue.tests
         .filter((t) => has(find, t.id, t.title, t.how))

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 export const has = (find: string, ...texts: (string | number | undefined)[]) =>
   find
     .toLowerCase()
@@ -29,7 +30,7 @@ export function Table({ heads, rows }: { heads: string[]; rows: React.ReactNode[
         {rows.length === 0 && (
           <tr>
             <td className="p-4 text-20" colSpan={heads.length}>
-              Nothing in this part of the book says that: try another word.
+              {msg("Nothing in this part of the book says that: try another word.")}
             </td>
           </tr>
         )}

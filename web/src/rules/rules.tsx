@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useRules, useCatalogue } from "../api/queries";
 import { useRoleWord } from "../repair/stack/roles";
 import { VerdictMark } from "../repair/verdict-mark";
@@ -18,23 +19,23 @@ import { useTitle } from "../shell/title";
 import { Skeleton } from "../shell/skeleton";
 
 const TABS = [
-  { value: "house", word: "House rules" },
-  { value: "pages", word: "Own pages" },
-  { value: "limits", word: "Limits" },
-  { value: "values", word: "Values" },
-  { value: "plastics", word: "Plastics" },
-  { value: "classes", word: "Materials" },
-  { value: "ways", word: "Ways" },
-  { value: "tests", word: "Tests" },
-  { value: "grains", word: "Papers" },
-  { value: "try", word: "Try" },
+  { value: "house", word: msg("House rules") },
+  { value: "pages", word: msg("Own pages") },
+  { value: "limits", word: msg("Limits") },
+  { value: "values", word: msg("Values") },
+  { value: "plastics", word: msg("Plastics") },
+  { value: "classes", word: msg("Materials") },
+  { value: "ways", word: msg("Ways") },
+  { value: "tests", word: msg("Tests") },
+  { value: "grains", word: msg("Papers") },
+  { value: "try", word: msg("Try") },
 ] as const;
 
 const BOUND = { MAX: "most", MIN: "least", NONE: undefined } as const;
 
 /** The rule book: every figure with its source, and the house rules with both schools told. */
 export default function Rules() {
-  useTitle("Rules");
+  useTitle(msg("Rules"));
   const roleWord = useRoleWord();
   const catalogue = useCatalogue().data;
   const rules = useRules();
@@ -55,9 +56,9 @@ export default function Rules() {
     >
       <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
-          Rules
+          {msg("Rules")}
         </h1>
-        <Tabs.List className="flex min-h-14 flex-wrap" aria-label="Parts of the rule book">
+        <Tabs.List className="flex min-h-14 flex-wrap" aria-label={msg("Parts of the rule book")}>
           {TABS.map((t) => (
             <Tabs.Trigger
               key={t.value}
@@ -70,17 +71,17 @@ export default function Rules() {
         </Tabs.List>
         <label className="firm-l ml-auto flex items-center gap-2 px-3">
           <Search size={20} aria-hidden="true" />
-          <span className="sr-only">Find a rule or value</span>
+          <span className="sr-only">{msg("Find a rule or value")}</span>
           <input
             ref={search}
             className="h-full w-24 bg-transparent text-20"
-            placeholder="find"
+            placeholder={msg("find")}
             value={find}
             onChange={(e) => setFind(e.target.value)}
           />
         </label>
         <span className="firm-l px-3 pt-2">
-          <span className="lab block">Rule book</span>
+          <span className="lab block">{msg("Rule book")}</span>
           <span className="n block font-semibold">{book.version}</span>
         </span>
       </div>
@@ -92,7 +93,13 @@ export default function Rules() {
       </Sheet>
       <Sheet value="limits">
         <Table
-          heads={["Limit", "Verdict", "Asked, or the figure it turns at", "Why, and what instead", "Source"]}
+          heads={[
+            msg("Limit"),
+            msg("Verdict"),
+            msg("Asked, or the figure it turns at"),
+            msg("Why, and what instead"),
+            msg("Source"),
+          ]}
           rows={book.limits
             .filter((l) => has(find, l.id, l.title, l.reason, l.ask, l.shown))
             .map((l) => [
@@ -100,11 +107,11 @@ export default function Rules() {
                 <span className="hd block">{l.title}</span>
                 <span className="lab">
                   {l.id}
-                  {l.care && ", of care: a lead may set it aside"}
+                  {l.care && msg(", of care: a lead may set it aside")}
                 </span>
               </span>,
               <VerdictMark key="v" outcome={l.verdict} />,
-              l.ask || l.figures.join(" and ") || "computed",
+              l.ask || l.figures.join(msg(" and ")) || "computed",
               `${l.reason} ${l.instead}`,
               l.shown,
             ])}
@@ -112,11 +119,13 @@ export default function Rules() {
       </Sheet>
       <Sheet value="values">
         <p className="px-4 pt-3">
-          Values ship with the product and change only with it: what stands here is rule book {book.version}. A plan
-          names the book it was made with.
+          {msg(
+            "Values ship with the product and change only with it: what stands here is rule book {version}. A plan names the book it was made with.",
+            { version: book.version },
+          )}
         </p>
         <Table
-          heads={["Value", "Meaning", "Used at", "Name", "Source"]}
+          heads={[msg("Value"), msg("Meaning"), msg("Used at"), msg("Name"), msg("Source")]}
           rows={book.values
             .filter((v) => has(find, v.id, v.meaning, v.shown, v.value))
             .map((v) => [
@@ -134,7 +143,7 @@ export default function Rules() {
       </Sheet>
       <Sheet value="classes">
         <Table
-          heads={["Class", "Typical figures", "Holds on", "Never on", "Source"]}
+          heads={[msg("Class"), msg("Typical figures"), msg("Holds on"), msg("Never on"), msg("Source")]}
           rows={book.classes
             .filter((c) => has(find, c.id, c.name, c.never, c.sanding, c.shown))
             .map((c) => [
@@ -142,10 +151,10 @@ export default function Rules() {
                 {c.name}
               </span>,
               [
-                c.work.length > 0 && `work ${c.work.join(" to ")}\u202fmin`,
-                c.sand.length > 0 && `sand ${c.sand.join(" to ")}\u202fmin`,
-                c.typical.minC !== undefined && `cures from ${say(c.typical.minC, "°C", "least")}`,
-                c.typical.capC !== undefined && `at most ${say(c.typical.capC, "°C", "most")}`,
+                c.work.length > 0 && msg("work {work} min", { work: c.work.join(msg(" to ")) }),
+                c.sand.length > 0 && msg("sand {sand} min", { sand: c.sand.join(msg(" to ")) }),
+                c.typical.minC !== undefined && msg("cures from {minC}", { minC: say(c.typical.minC, "°C", "least") }),
+                c.typical.capC !== undefined && msg("at most {capC}", { capC: say(c.typical.capC, "°C", "most") }),
                 c.typical.densityGPerMl !== undefined && `${c.typical.densityGPerMl}\u202fg/mL`,
                 c.sanding,
               ]
@@ -159,14 +168,16 @@ export default function Rules() {
       </Sheet>
       <Sheet value="plastics">
         <Table
-          heads={["Plastic", "Verdict", "What it asks", "Heat cap", "Source"]}
+          heads={[msg("Plastic"), msg("Verdict"), msg("What it asks"), msg("Heat cap"), msg("Source")]}
           rows={book.plastics
             .filter((p) => has(find, p.id, p.limit, ...p.symbols, p.family))
             .map((p) => [
               <span key="n" className="hd">
                 {p.symbols.length > 0
                   ? p.symbols.join(", ")
-                  : `settled by tests: ${catalogue?.families.find((f) => f.family === p.family)?.meaning.name ?? ""}`}
+                  : msg("settled by tests: {name}", {
+                      name: catalogue?.families.find((f) => f.family === p.family)?.meaning.name ?? "",
+                    })}
               </span>,
               <VerdictMark key="v" outcome={p.verdict} />,
               p.limit,
@@ -176,11 +187,11 @@ export default function Rules() {
               p.shown,
             ])}
         />
-        <p className="p-4">Every symbol that is not listed is referred.</p>
+        <p className="p-4">{msg("Every symbol that is not listed is referred.")}</p>
       </Sheet>
       <Sheet value="ways">
         <Table
-          heads={["Way to mend", "For", "Roles, in order", "School"]}
+          heads={[msg("Way to mend"), msg("For"), msg("Roles, in order"), msg("School")]}
           rows={book.recipes
             .filter((r) => has(find, r.title, r.name))
             .map((r) => [
@@ -198,9 +209,9 @@ export default function Rules() {
                 .join("; "),
             ])}
         />
-        <h2 className="p-4 text-20 font-semibold">Never together</h2>
+        <h2 className="p-4 text-20 font-semibold">{msg("Never together")}</h2>
         <Table
-          heads={["Rule", "Why"]}
+          heads={[msg("Rule"), msg("Why")]}
           rows={book.forbidden
             .filter((x) => has(find, x.id, x.why))
             .map((x) => [
@@ -223,7 +234,7 @@ export default function Rules() {
           .map((g) => (
             <section key={g.id} className="p-4">
               <h2 className="text-20 font-semibold">{g.name}</h2>
-              <p className="lab">Median grain, µm. {g.shown}</p>
+              <p className="lab">{msg("Median grain, µm. {shown}", { shown: g.shown })}</p>
               <ul className="mt-2 flex flex-wrap gap-1.5">
                 {Object.entries(g.grades).map(([n, um]) => (
                   <li key={n} className="firm n px-2 py-1">

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { keepPreviousData } from "@tanstack/react-query";
 import { Check, X } from "lucide-react";
 import { type ReactNode, useState } from "react";
@@ -51,9 +52,9 @@ function Answer({ view, error }: { view: Api["ThumbView"] | undefined; error: Er
       ))}
       <p className="mt-1 flex gap-2">
         {view.good ? (
-          <Check className="text-pine-text shrink-0" size={22} aria-label="holds up" />
+          <Check className="text-pine-text shrink-0" size={22} aria-label={msg("holds up")} />
         ) : (
-          <X className="text-oxide-text shrink-0" size={22} aria-label="does not hold up" />
+          <X className="text-oxide-text shrink-0" size={22} aria-label={msg("does not hold up")} />
         )}
         <b>{view.leadsTo}</b>
       </p>
@@ -70,18 +71,24 @@ function Bead() {
     puddleMm !== undefined && beadMm !== undefined,
   );
   return (
-    <Bench title="Bead across the puddle" told="A bead from edge to edge is the right dose on one size of puddle only.">
+    <Bench
+      title={msg("Bead across the puddle")}
+      told={msg("A bead from edge to edge is the right dose on one size of puddle only.")}
+    >
       <div className="grid grid-cols-2 gap-2">
-        <Measure label="Puddle across" quantity="length" value={puddleMm} onChange={setPuddle} />
-        <Measure label="Bead" quantity="length" value={beadMm} onChange={setBead} />
+        <Measure label={msg("Puddle across")} quantity="length" value={puddleMm} onChange={setPuddle} />
+        <Measure label={msg("Bead")} quantity="length" value={beadMm} onChange={setBead} />
       </div>
       <Answer
         error={error}
         view={
           data && {
             figures: [
-              `${percent(data.percent)} of cream`,
-              `${length(data.rightBeadMm, system)} of bead would be ${percent(data.nominalPercent)}`,
+              msg("{percent} of cream", { percent: percent(data.percent) }),
+              msg("{rightBeadMm} of bead would be {nominalPercent}", {
+                rightBeadMm: length(data.rightBeadMm, system),
+                nominalPercent: percent(data.nominalPercent),
+              }),
             ],
             leadsTo: data.said,
             good: data.good,
@@ -114,10 +121,10 @@ function Grit({ book }: { book: Api["RulesView"] }) {
     </label>
   );
   return (
-    <Bench title="Jump of papers" told="The same number on another grading is not the same grain.">
+    <Bench title={msg("Jump of papers")} told={msg("The same number on another grading is not the same grain.")}>
       <div className="grid grid-cols-2 gap-2">
-        {pick("From", from, setFrom)}
-        {pick("To", to, setTo)}
+        {pick(msg("From"), from, setFrom)}
+        {pick(msg("To"), to, setTo)}
       </div>
       <Answer view={data} error={error} />
     </Bench>
@@ -133,11 +140,11 @@ function Overlap() {
     zoneMm !== undefined && spreaderMm !== undefined && overlapPercent !== undefined,
   );
   return (
-    <Bench title="Overlap of strokes" told="A third of the spreader is the bench rule.">
+    <Bench title={msg("Overlap of strokes")} told={msg("A third of the spreader is the bench rule.")}>
       <div className="grid grid-cols-3 gap-2">
-        <Measure label="Zone across" quantity="length" value={zoneMm} onChange={setZone} />
-        <Measure label="Spreader" quantity="length" value={spreaderMm} onChange={setSpreader} />
-        <Measure label="Overlap" quantity={{ unit: "%" }} value={overlapPercent} onChange={setOverlap} />
+        <Measure label={msg("Zone across")} quantity="length" value={zoneMm} onChange={setZone} />
+        <Measure label={msg("Spreader")} quantity="length" value={spreaderMm} onChange={setSpreader} />
+        <Measure label={msg("Overlap")} quantity={{ unit: "%" }} value={overlapPercent} onChange={setOverlap} />
       </div>
       <Answer view={data} error={error} />
     </Bench>
@@ -148,8 +155,11 @@ function Flash() {
   const [minutes, setMinutes] = useState<number | undefined>(5);
   const { data, error } = useThumb<Api["ThumbView"]>(`/api/thumb/flash?minutes=${minutes}`, minutes !== undefined);
   return (
-    <Bench title="Flash of promoter" told="In today's shop air; the touch decides, never the clock alone.">
-      <Measure label="Waited" quantity={{ unit: "min" }} value={minutes} onChange={setMinutes} />
+    <Bench
+      title={msg("Flash of promoter")}
+      told={msg("In today's shop air; the touch decides, never the clock alone.")}
+    >
+      <Measure label={msg("Waited")} quantity={{ unit: "min" }} value={minutes} onChange={setMinutes} />
       <Answer view={data} error={error} />
     </Bench>
   );
@@ -168,20 +178,22 @@ function Ratio() {
   );
   return (
     <Bench
-      title="Resin to hardener"
-      told="By volume is not by weight. The equivalents stand in the data sheets; the label's ratio is what is mixed."
+      title={msg("Resin to hardener")}
+      told={msg(
+        "By volume is not by weight. The equivalents stand in the data sheets; the label's ratio is what is mixed.",
+      )}
     >
       <div className="grid grid-cols-2 gap-2">
-        <Measure label="Resin's equivalent weight" quantity={{ unit: "g" }} value={eew} onChange={setEew} />
-        <Measure label="Hardener's equivalent weight" quantity={{ unit: "g" }} value={ahew} onChange={setAhew} />
-        <Measure label="Resin's density" quantity={{ unit: "g/mL" }} value={resinDensity} onChange={setResin} />
+        <Measure label={msg("Resin's equivalent weight")} quantity={{ unit: "g" }} value={eew} onChange={setEew} />
+        <Measure label={msg("Hardener's equivalent weight")} quantity={{ unit: "g" }} value={ahew} onChange={setAhew} />
+        <Measure label={msg("Resin's density")} quantity={{ unit: "g/mL" }} value={resinDensity} onChange={setResin} />
         <Measure
-          label="Hardener's density"
+          label={msg("Hardener's density")}
           quantity={{ unit: "g/mL" }}
           value={hardenerDensity}
           onChange={setHardener}
         />
-        <Measure label="Mixed by volume" quantity={{ unit: ": 1" }} value={toOne} onChange={setToOne} />
+        <Measure label={msg("Mixed by volume")} quantity={{ unit: ": 1" }} value={toOne} onChange={setToOne} />
       </div>
       <Answer view={data} error={error} />
     </Bench>

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useState } from "react";
 import { ask, type Api } from "../api/client";
 import { useTold } from "../api/queries";
@@ -49,13 +50,14 @@ export function PlaceStep({ shop }: { shop: Shop }) {
   return (
     <>
       <p className="text-20">
-        Now <b className="n">{placeSaid(shop.place)}</b>; clocks run by {shop.zone}.
+        {msg("Now")} <b className="n">{placeSaid(shop.place)}</b>
+        {msg("; clocks run by {zone}.", { zone: shop.zone })}
       </p>
       <label className="grid max-w-[420px] gap-1">
-        <span className="lab">A town nearby</span>
+        <span className="lab">{msg("A town nearby")}</span>
         <input className="firm bg-sheet h-14 px-3 text-20" value={asked} onChange={(e) => setAsked(e.target.value)} />
       </label>
-      {towns.data && found.length === 0 && <p>No town of the list has that in its name: type the degrees.</p>}
+      {towns.data && found.length === 0 && <p>{msg("No town of the list has that in its name: type the degrees.")}</p>}
       <div className="flex flex-wrap gap-2">
         {found.slice(0, MOST_SHOWN).map((t) => (
           <button
@@ -65,7 +67,7 @@ export function PlaceStep({ shop }: { shop: Shop }) {
             onClick={() =>
               void attempt(
                 () => put("/api/shop/place", { latitudeDeg: t.latitudeDeg, longitudeDeg: t.longitudeDeg }),
-                `The shop lies near ${t.name}.`,
+                msg("The shop lies near {name}.", { name: t.name }),
               )
             }
           >
@@ -73,16 +75,18 @@ export function PlaceStep({ shop }: { shop: Shop }) {
           </button>
         ))}
       </div>
-      {found.length > MOST_SHOWN && <p className="lab">{found.length - MOST_SHOWN} more: go on typing.</p>}
+      {found.length > MOST_SHOWN && (
+        <p className="lab">{msg("{found} more: go on typing.", { found: found.length - MOST_SHOWN })}</p>
+      )}
       {said}
       <div className="self-start">
         <PlaceDialog place={shop.place}>
           <button type="button" className="btn">
-            By latitude and longitude
+            {msg("By latitude and longitude")}
           </button>
         </PlaceDialog>
       </div>
-      <p className="lab">Towns of the IANA time zone database.</p>
+      <p className="lab">{msg("Towns of the IANA time zone database.")}</p>
     </>
   );
 }
@@ -93,13 +97,16 @@ export function AirStep({ shop }: { shop: Shop }) {
   return (
     <>
       <p className="n text-28 font-semibold">
-        {temperature(shop.tempC, system)}, {Math.round(shop.rhPercent)}
-        {"\u202f"}%, dew point {temperature(shop.dewPointC, system)}
+        {msg("{tempC}, {rhPercent} %, dew point {dewPointC}", {
+          tempC: temperature(shop.tempC, system),
+          rhPercent: Math.round(shop.rhPercent),
+          dewPointC: temperature(shop.dewPointC, system),
+        })}
       </p>
       <div className="self-start">
         <AirDialog shop={shop}>
           <button type="button" className="btn go">
-            Type it, or take it off the meter
+            {msg("Type it, or take it off the meter")}
           </button>
         </AirDialog>
       </div>
@@ -114,11 +121,11 @@ export function UnitsStep({ shop }: { shop: Shop }) {
   return (
     <>
       <Choice
-        label="Units"
+        label={msg("Units")}
         value={shop.units}
         options={[
-          { value: "METRIC", label: "Millimetres, \u00b0C" },
-          { value: "INCH", label: "Inches, \u00b0F" },
+          { value: "METRIC", label: msg("Millimetres, °C") },
+          { value: "INCH", label: msg("Inches, °F") },
         ]}
         onChange={(units) =>
           void attempt(async () => {
@@ -137,20 +144,20 @@ export function HeatStep({ shop, restRef }: { shop: Shop; restRef: NotTaken }) {
   const [lamps, setLamps] = useState<number | undefined>(shop.lamps);
   const [ovens, setOvens] = useState<number | undefined>(shop.ovens);
   const { said, attempt, problem } = useSaid();
-  const take = () => attempt(() => put("/api/shop/heat", { lamps, ovens }), "Taken.");
+  const take = () => attempt(() => put("/api/shop/heat", { lamps, ovens }), msg("Taken."));
   useRest(restRef, lamps !== shop.lamps || ovens !== shop.ovens, take);
   return (
     <>
       <div className="grid max-w-[420px] grid-cols-2 gap-3">
         <Measure
-          label="Lamps"
+          label={msg("Lamps")}
           quantity={{ unit: "" }}
           value={lamps}
           onChange={setLamps}
           problem={problem("heat.lamps")}
         />
         <Measure
-          label="Ovens, warm booths"
+          label={msg("Ovens, warm booths")}
           quantity={{ unit: "" }}
           value={ovens}
           onChange={setOvens}
@@ -158,7 +165,7 @@ export function HeatStep({ shop, restRef }: { shop: Shop; restRef: NotTaken }) {
         />
       </div>
       <button type="button" className="btn go self-start" onClick={() => void take()}>
-        Take these
+        {msg("Take these")}
       </button>
       {said}
     </>

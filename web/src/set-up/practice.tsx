@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useState } from "react";
 import { ask, type Api } from "../api/client";
 import { useCatalogue } from "../api/queries";
@@ -13,7 +14,7 @@ export function PracticeStep() {
   const [clientId] = useState(() => crypto.randomUUID());
   const { said, attempt } = useSaid();
   if (!door) return null;
-  const part = { ...door.draft, name: "Practice door", vehicle: "Practice" };
+  const part = { ...door.draft, name: msg("Practice door"), vehicle: msg("Practice") };
   const dent = { ...fresh("DENT", part, []), lengthMm: 60, widthMm: 40, depthMm: 2.5 };
   const begin = () =>
     attempt(async () => {
@@ -28,7 +29,7 @@ export function PracticeStep() {
   return (
     <>
       <button type="button" className="btn go self-start" onClick={() => void begin()}>
-        Begin the practice repair
+        {msg("Begin the practice repair")}
       </button>
       {said}
     </>

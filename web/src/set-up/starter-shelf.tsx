@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useState } from "react";
 import { ask, type Api } from "../api/client";
 import { keys, queryClient, useTold } from "../api/queries";
@@ -17,8 +18,11 @@ function typical({ work, sand }: Line["kind"]): string {
       ? ""
       : of[0] === of.at(-1)
         ? minutes(of[0] ?? 0)
-        : `${minutes(of[0] ?? 0)} to ${minutes(of.at(-1) ?? 0)}`;
-  return [work.length > 0 && `work ${span(work)}`, sand.length > 0 && `sand after ${span(sand)}`]
+        : msg("{of} to {at}", { of: minutes(of[0] ?? 0), at: minutes(of.at(-1) ?? 0) });
+  return [
+    work.length > 0 && msg("work {work}", { work: span(work) }),
+    sand.length > 0 && msg("sand after {sand}", { sand: span(sand) }),
+  ]
     .filter(Boolean)
     .join(", ");
 }
@@ -39,7 +43,7 @@ export function ShelfStep({ restRef }: { restRef: NotTaken }) {
       queryClient.setQueryData(STARTER, await ask<Line[]>("/api/shelf/starter", { method: "POST", body: { taken } }));
       await queryClient.invalidateQueries({ queryKey: keys.shelf });
       setTicked({});
-    }, "They stand on the shelf.");
+    }, msg("They stand on the shelf."));
   useRest(restRef, many > 0, take);
   return (
     <>
@@ -67,9 +71,11 @@ export function ShelfStep({ restRef }: { restRef: NotTaken }) {
                       <span>
                         <b>{name}</b>
                         {l.here ? (
-                          <span className="lab block">stands on the shelf</span>
+                          <span className="lab block">{msg("stands on the shelf")}</span>
                         ) : (
-                          usual && <span className="lab block">typical: {usual}; read the label</span>
+                          usual && (
+                            <span className="lab block">{msg("typical: {usual}; read the label", { usual })}</span>
+                          )
                         )}
                       </span>
                     </label>
@@ -77,7 +83,7 @@ export function ShelfStep({ restRef }: { restRef: NotTaken }) {
                       <div className="flex gap-2">
                         <div className="w-36">
                           <Measure
-                            label="How much is there"
+                            label={msg("How much is there")}
                             quantity={amountQuantity(unit)}
                             value={tick.quantity}
                             problem={problem(`${id}.quantity`)}
@@ -87,7 +93,7 @@ export function ShelfStep({ restRef }: { restRef: NotTaken }) {
                         {unit === "cm\u00b2" && (
                           <div className="w-36">
                             <Measure
-                              label="Roll, wide"
+                              label={msg("Roll, wide")}
                               quantity="length"
                               value={tick.rollMm}
                               problem={problem(`${id}.rollMm`)}
@@ -106,7 +112,7 @@ export function ShelfStep({ restRef }: { restRef: NotTaken }) {
       {said}
       {many > 0 && (
         <button type="button" className="btn go sticky bottom-0 self-start" onClick={() => void take()}>
-          Put {many} on the shelf
+          {msg("Put {many} on the shelf", { many })}
         </button>
       )}
     </>

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useState } from "react";
 import { ask, type Api } from "../api/client";
 import { Head } from "../repair/sheet";
@@ -7,7 +8,7 @@ import { inUnits } from "../units/text";
 const WORD: Record<Api["ImportLine"]["outcome"], string> = {
   TAKEN: "new",
   CHANGED: "changed",
-  SAME: "as it is",
+  SAME: msg("as it is"),
   REFUSED: "refused",
 };
 
@@ -40,22 +41,22 @@ export function ShelfFile({ onTaken }: { onTaken: () => void }) {
   };
   return (
     <>
-      <Head title="Out" />
+      <Head title={msg("Out")} />
       <div className="flex gap-2 p-4">
         <a className="btn" href="/api/shelf/file?format=csv" download>
-          Shelf as CSV
+          {msg("Shelf as CSV")}
         </a>
         <a className="btn" href="/api/shelf/file?format=json" download>
-          Shelf as JSON
+          {msg("Shelf as JSON")}
         </a>
         <a className="btn" href="/schemas/shelf.schema.json" download>
-          Schema of the JSON
+          {msg("Schema of the JSON")}
         </a>
       </div>
-      <Head title="In">nothing is taken before you have seen every line</Head>
+      <Head title={msg("In")}>{msg("nothing is taken before you have seen every line")}</Head>
       <div className="flex flex-col gap-3 p-4">
         <label className="lab flex flex-col">
-          A CSV or JSON file
+          {msg("A CSV or JSON file")}
           <input
             type="file"
             accept=".csv,.json,text/csv,application/json"
@@ -67,22 +68,31 @@ export function ShelfFile({ onTaken }: { onTaken: () => void }) {
         {view && (
           <>
             <p className="text-20 font-semibold" role="status">
-              {view.kept ? "Taken: " : "Would be: "}
-              {view.taken} new, {view.changed} changed, {view.same} as they are, {view.refused} refused.
+              {view.kept ? msg("Taken:") : msg("Would be:")}{" "}
+              {msg("{taken} new, {changed} changed, {same} as they are, {refused} refused.", {
+                taken: view.taken,
+                changed: view.changed,
+                same: view.same,
+                refused: view.refused,
+              })}
             </p>
             {!view.kept && view.taken + view.changed > 0 && (
               <button type="button" className="btn go" onClick={() => void look(text, true)}>
-                Take {view.taken + view.changed} {view.taken + view.changed === 1 ? "line" : "lines"}
-                {view.refused > 0 ? `, leave ${view.refused}` : ""}
+                {view.refused > 0
+                  ? msg("Take {n, plural, one {# line} other {# lines}}, leave {refused}", {
+                      n: view.taken + view.changed,
+                      refused: view.refused,
+                    })
+                  : msg("Take {n, plural, one {# line} other {# lines}}", { n: view.taken + view.changed })}
               </button>
             )}
             <table className="w-full text-left">
               <thead className="lab">
                 <tr>
-                  <th className="py-2 pr-3">Line</th>
-                  <th className="pr-3">Id</th>
-                  <th className="pr-3">What comes of it</th>
-                  <th>Why</th>
+                  <th className="py-2 pr-3">{msg("Line")}</th>
+                  <th className="pr-3">{msg("Id")}</th>
+                  <th className="pr-3">{msg("What comes of it")}</th>
+                  <th>{msg("Why")}</th>
                 </tr>
               </thead>
               <tbody>

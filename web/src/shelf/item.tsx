@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { X } from "lucide-react";
 import { useState } from "react";
 import { ask, type Api, Problem, problemsOf } from "../api/client";
@@ -20,8 +21,8 @@ const ACT: Record<string, string> = {
   RECEIVE: "received",
   OPEN: "opened",
   USE: "used",
-  DISCARD: "thrown away",
-  IMPORT: "taken from a file",
+  DISCARD: msg("thrown away"),
+  IMPORT: msg("taken from a file"),
 };
 
 /** An item as it is typed: the sizes of a tyre unit one by one. */
@@ -57,7 +58,7 @@ export function ItemSheet({
     try {
       onDone(await work());
       if (close) onClose();
-      else setSaid("Done.");
+      else setSaid(msg("Done."));
     } catch (e) {
       setProblems(problemsOf(e));
       // Changed meanwhile: what it is now is read, and what was typed stays.
@@ -76,19 +77,19 @@ export function ItemSheet({
   return (
     <section
       className="firm-l bg-sheet flex w-[420px] shrink-0 flex-col overflow-y-auto max-[899px]:fixed max-[899px]:inset-0 max-[899px]:z-40 max-[899px]:w-full"
-      aria-label="Item"
+      aria-label={msg("Item")}
     >
-      <Head title={fresh ? "New item" : line.item.name}>
-        <button type="button" className="grid size-14 place-items-center" aria-label="Close" onClick={onClose}>
+      <Head title={fresh ? msg("New item") : line.item.name}>
+        <button type="button" className="grid size-14 place-items-center" aria-label={msg("Close")} onClick={onClose}>
           <X size={20} aria-hidden="true" />
         </button>
       </Head>
       {!fresh && <Acts line={line} attempt={attempt} />}
-      <Head title="As its label says">{fresh ? "" : line.shown}</Head>
+      <Head title={msg("As its label says")}>{fresh ? "" : line.shown}</Head>
       <div className="flex flex-col gap-3 p-4">
         {fresh && (
           <TextLine
-            label="Id, short and its own"
+            label={msg("Id, short and its own")}
             value={draft.id ?? ""}
             problem={problemAt(problems, "id")}
             onChange={(id) => put({ id })}
@@ -96,28 +97,28 @@ export function ItemSheet({
         )}
         <ClassPick draft={draft} put={put} problem={problemAt(problems, "classId")} />
         <TextLine
-          label="Name"
+          label={msg("Name")}
           value={draft.name ?? ""}
           problem={problemAt(problems, "name")}
           onChange={(name) => put({ name })}
         />
         <TextLine
-          label="Lot"
+          label={msg("Lot")}
           value={draft.lot ?? ""}
           problem={problemAt(problems, "lot")}
           onChange={(lot) => put({ lot })}
         />
-        <DayField label="Not used from" value={draft.expires} onChange={(expires) => put({ expires })} />
+        <DayField label={msg("Not used from")} value={draft.expires} onChange={(expires) => put({ expires })} />
         <div className="grid grid-cols-2 gap-2">
           <Measure
-            label="Left"
+            label={msg("Left")}
             quantity={amountQuantity(draft.unit ?? "")}
             value={draft.quantity}
             problem={problemAt(problems, "quantity")}
             onChange={(quantity) => put({ quantity })}
           />
           <label className="lab flex flex-col">
-            Unit
+            {msg("Unit")}
             <select
               className="firm n h-14 px-2 text-16 font-semibold text-ink"
               value={draft.unit}
@@ -133,7 +134,7 @@ export function ItemSheet({
             </select>
           </label>
           <Measure
-            label="Full pack"
+            label={msg("Full pack")}
             quantity={amountQuantity(draft.unit ?? "")}
             value={draft.packQuantity}
             problem={problemAt(problems, "packQuantity")}
@@ -141,7 +142,7 @@ export function ItemSheet({
           />
           {draft.unit === "cm²" && (
             <Measure
-              label="Width of the roll"
+              label={msg("Width of the roll")}
               quantity="length"
               value={draft.rollMm}
               problem={problemAt(problems, "rollMm")}
@@ -149,42 +150,42 @@ export function ItemSheet({
             />
           )}
           <Measure
-            label="Work time"
+            label={msg("Work time")}
             quantity={{ unit: "min" }}
             value={draft.workMin}
             problem={problemAt(problems, "workMin")}
             onChange={(workMin) => put({ workMin })}
           />
           <Measure
-            label="Flash"
+            label={msg("Flash")}
             quantity={{ unit: "min" }}
             value={draft.flashMin}
             problem={problemAt(problems, "flashMin")}
             onChange={(flashMin) => put({ flashMin })}
           />
           <Measure
-            label="Cream"
+            label={msg("Cream")}
             quantity={{ unit: "%" }}
             value={draft.dosePercent}
             problem={problemAt(problems, "dosePercent")}
             onChange={(dosePercent) => put({ dosePercent })}
           />
           <Measure
-            label="Density, mixed"
+            label={msg("Density, mixed")}
             quantity={{ unit: "g/mL" }}
             value={draft.densityGPerMl}
             problem={problemAt(problems, "densityGPerMl")}
             onChange={(densityGPerMl) => put({ densityGPerMl })}
           />
           <Measure
-            label="A to B by volume"
+            label={msg("A to B by volume")}
             quantity={{ unit: ": 1" }}
             value={draft.ratioByVolume}
             problem={problemAt(problems, "ratioByVolume")}
             onChange={(ratioByVolume) => put({ ratioByVolume })}
           />
           <Measure
-            label="A to B by weight"
+            label={msg("A to B by weight")}
             quantity={{ unit: ": 1" }}
             value={draft.ratioByWeight}
             problem={problemAt(problems, "ratioByWeight")}
@@ -196,19 +197,19 @@ export function ItemSheet({
         {draft.classId === "paper" && (
           <div className="grid grid-cols-2 gap-2">
             <label className="lab flex flex-col">
-              Grading
+              {msg("Grading")}
               <select
                 className="firm n h-14 px-2 text-16 font-semibold text-ink"
                 value={draft.grading ?? ""}
                 onChange={(e) => put({ grading: e.target.value || undefined })}
               >
-                <option value="">which?</option>
-                <option>P</option>
-                <option>CAMI</option>
+                <option value="">{msg("which?")}</option>
+                <option>{msg("P")}</option>
+                <option>{msg("CAMI")}</option>
               </select>
             </label>
             <Measure
-              label="Grade"
+              label={msg("Grade")}
               quantity={{ unit: "" }}
               value={draft.grade}
               problem={problemAt(problems, "grade")}
@@ -217,7 +218,7 @@ export function ItemSheet({
           </div>
         )}
         <button type="button" className="btn go" onClick={() => void save()}>
-          {fresh ? "Put it on the shelf" : "Keep what the label says"}
+          {fresh ? msg("Put it on the shelf") : msg("Keep what the label says")}
         </button>
         <p role="status" className={problems.length > 0 ? "font-bold text-oxide-text" : ""}>
           {said}
@@ -244,19 +245,24 @@ function Acts({
   return (
     <div className="grid grid-cols-2 gap-2 p-4">
       <div className="col-span-2">
-        <Measure label="How much" quantity={amountQuantity(line.item.unit)} value={quantity} onChange={setQuantity} />
+        <Measure
+          label={msg("How much")}
+          quantity={amountQuantity(line.item.unit)}
+          value={quantity}
+          onChange={setQuantity}
+        />
       </div>
       <button type="button" className="btn" onClick={() => void act("RECEIVE")}>
-        Received
+        {msg("Received")}
       </button>
       <button type="button" className="btn" onClick={() => void act("USE")}>
-        Used up
+        {msg("Used up")}
       </button>
       <button type="button" className="btn" disabled={line.item.opened !== undefined} onClick={() => void act("OPEN")}>
-        {line.item.opened ? "Opened" : "Open it today"}
+        {line.item.opened ? msg("Opened") : msg("Open it today")}
       </button>
       <button type="button" className="btn" onClick={() => void act("DISCARD")}>
-        Throw away
+        {msg("Throw away")}
       </button>
     </div>
   );
@@ -271,13 +277,13 @@ function ClassPick({ draft, put, problem }: Piece & { problem: string | undefine
   const classes = useRules().data?.classes ?? [];
   return (
     <label className="lab flex flex-col">
-      Class of material
+      {msg("Class of material")}
       <select
         className="firm n h-14 px-2 text-16 font-semibold text-ink"
         value={draft.classId ?? ""}
         onChange={(e) => put({ classId: e.target.value || undefined })}
       >
-        <option value="">choose</option>
+        <option value="">{msg("choose")}</option>
         {classes.map((c) => (
           <option key={c.id} value={c.id}>
             {c.name}
@@ -295,18 +301,18 @@ function SandTimes({ draft, put, problems }: Piece & { problems: readonly Api["I
     put({ sand: sand.map((t, k) => (k === i ? { ...t, ...next } : t)) });
   return (
     <fieldset>
-      <legend className="lab">Time to sand or dry, by temperature</legend>
+      <legend className="lab">{msg("Time to sand or dry, by temperature")}</legend>
       {sand.map((t, i) => (
         <div key={i} className="mb-1 grid grid-cols-[1fr_1fr_56px] items-end gap-2">
           <Measure
-            label="Minutes"
+            label={msg("Minutes")}
             quantity={{ unit: "min" }}
             value={t.minutes}
             problem={problemAt(problems, `sand[${i}].minutes`)}
             onChange={(v) => set(i, { minutes: v ?? 0 })}
           />
           <Measure
-            label="At"
+            label={msg("At")}
             quantity="temperature"
             value={t.atC}
             problem={problemAt(problems, `sand[${i}].atC`)}
@@ -315,7 +321,7 @@ function SandTimes({ draft, put, problems }: Piece & { problems: readonly Api["I
           <button
             type="button"
             className="firm grid size-14 place-items-center"
-            aria-label={`Take label time ${i + 1} away`}
+            aria-label={msg("Take label time {i} away", { i: i + 1 })}
             onClick={() => put({ sand: sand.filter((_, k) => k !== i) })}
           >
             <X size={18} aria-hidden="true" />
@@ -323,7 +329,7 @@ function SandTimes({ draft, put, problems }: Piece & { problems: readonly Api["I
         </div>
       ))}
       <button type="button" className="btn w-full" onClick={() => put({ sand: [...sand, { minutes: 15, atC: 21 }] })}>
-        Another label time
+        {msg("Another label time")}
       </button>
     </fieldset>
   );
@@ -337,16 +343,16 @@ function History({ id }: { id: string }) {
   }).data;
   return (
     <>
-      <Head title="What was done">{acts?.length}</Head>
+      <Head title={msg("What was done")}>{acts?.length}</Head>
       <ul className="p-4">
         {acts?.map((a, i) => (
           <li key={i} className="border-b border-hair py-1">
-            {dayAndTime(Date.parse(a.at), zone)}: {ACT[a.act] ?? a.act} by {a.by}
+            {msg("{at}: {ACT} by {by}", { at: dayAndTime(Date.parse(a.at), zone), ACT: ACT[a.act] ?? a.act, by: a.by })}
             {a.quantity > 0 && `, ${a.quantity}`}
             {a.said && `; ${a.said}`}
           </li>
         ))}
-        {acts?.length === 0 && <li>Nothing yet.</li>}
+        {acts?.length === 0 && <li>{msg("Nothing yet.")}</li>}
       </ul>
     </>
   );
@@ -368,29 +374,29 @@ function UnitSizes({
   return (
     <div className="grid grid-cols-2 gap-2">
       <Measure
-        label="Stem fills up to"
+        label={msg("Stem fills up to")}
         quantity="depth"
         value={draft.stemMm}
         problem={problemAt(problems, "stemMm")}
         onChange={(stemMm) => put({ stemMm })}
       />
       <Measure
-        label="Patch across"
+        label={msg("Patch across")}
         quantity="length"
         value={draft.capMm}
         problem={problemAt(problems, "capMm")}
         onChange={(capMm) => put({ capMm })}
       />
       <label className="lab col-span-2 flex flex-col">
-        For tyres of
+        {msg("For tyres of")}
         <select
           className="firm n h-14 px-2 text-16 font-semibold text-ink"
           value={draft.tyre ?? ""}
           onChange={(e) => put({ tyre: (e.target.value || undefined) as Draft["tyre"] })}
         >
-          <option value="">which?</option>
-          <option value="CAR">Car, light truck</option>
-          <option value="TRUCK">Medium truck, bus</option>
+          <option value="">{msg("which?")}</option>
+          <option value="CAR">{msg("Car, light truck")}</option>
+          <option value="TRUCK">{msg("Medium truck, bus")}</option>
         </select>
       </label>
     </div>

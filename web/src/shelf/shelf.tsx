@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useQueryClient } from "@tanstack/react-query";
 import { Tabs } from "radix-ui";
 import { useId, useMemo, useState } from "react";
@@ -11,24 +12,23 @@ import { amount } from "../units/amount";
 import { minutes, percent, temperature } from "../units/units";
 import { ShelfFile } from "./file";
 import { ItemSheet } from "./item";
+import { dated } from "../units/dated";
 import { useTitle } from "../shell/title";
 
 type Line = Api["ShelfLine"];
 
 const day = (d: string) =>
-  new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" }).format(
-    Date.parse(d),
-  );
+  dated("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" }).format(Date.parse(d));
 
 const TABS = [
-  { value: "items", word: "Items" },
-  { value: "serves", word: "What serves what" },
-  { value: "file", word: "In and out" },
+  { value: "items", word: msg("Items") },
+  { value: "serves", word: msg("What serves what") },
+  { value: "file", word: msg("In and out") },
 ] as const;
 
 /** What stands on the shelf, with what its own labels say; received, opened, used up, thrown away; in and out as a file. */
 export default function ShelfPlace() {
-  useTitle("Shelf");
+  useTitle(msg("Shelf"));
   const roleWord = useRoleWord();
   const id = useId();
   const shelf = useShelf();
@@ -40,7 +40,7 @@ export default function ShelfPlace() {
     const words = find.toLowerCase().split(/\s+/).filter(Boolean);
     return (shelf.data ?? []).filter((l) =>
       words.every((w) =>
-        `${l.item.name} ${l.className} ${l.item.lot} ${l.roles.map(roleWord).join(" ")}${l.expired ? " expired" : ""}${l.low ? " low" : ""}`
+        `${l.item.name} ${l.className} ${l.item.lot} ${l.roles.map(roleWord).join(" ")}${l.expired ? msg(" expired") : ""}${l.low ? msg(" low") : ""}`
           .toLowerCase()
           .includes(w),
       ),
@@ -55,9 +55,9 @@ export default function ShelfPlace() {
       </svg>
       <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1 className="flex items-center px-4 text-28 font-semibold" style={{ fontStretch: "88%" }}>
-          Shelf
+          {msg("Shelf")}
         </h1>
-        <Tabs.List className="flex" aria-label="Shelf">
+        <Tabs.List className="flex" aria-label={msg("Shelf")}>
           {TABS.map((t) => (
             <Tabs.Trigger
               key={t.value}
@@ -69,11 +69,11 @@ export default function ShelfPlace() {
           ))}
         </Tabs.List>
         <label className="min-[1100px]:firm-l ml-auto flex min-h-14 items-center gap-2 px-3 max-[1099px]:ml-0 max-[1099px]:flex-1">
-          <span className="sr-only">Find by name, class, lot or role</span>
+          <span className="sr-only">{msg("Find by name, class, lot or role")}</span>
           <input
             ref={search}
             className="h-full w-56 max-w-full bg-transparent text-20"
-            placeholder="name, lot, role"
+            placeholder={msg("name, lot, role")}
             value={find}
             onChange={(e) => setFind(e.target.value)}
           />
@@ -83,7 +83,7 @@ export default function ShelfPlace() {
           className="bg-pine text-on-pine n min-h-14 px-6 text-20 font-semibold"
           onClick={() => setOpen("new")}
         >
-          Add an item
+          {msg("Add an item")}
         </button>
       </div>
       {shelf.isError && <p className="p-4 font-bold text-oxide-text">{shelf.error.message}</p>}
@@ -124,21 +124,21 @@ function ItemTable({
 }) {
   const roles = useCatalogue().data?.roles ?? [];
   return (
-    <div className="min-w-0 flex-1 overflow-y-auto" tabIndex={0} role="region" aria-label="Items">
-      {empty && <p className="p-6 text-20">The shelf is empty: add an item, or take a file in.</p>}
-      {!empty && lines.length === 0 && <p className="p-6 text-20">Nothing on the shelf is called that.</p>}
+    <div className="min-w-0 flex-1 overflow-y-auto" tabIndex={0} role="region" aria-label={msg("Items")}>
+      {empty && <p className="p-6 text-20">{msg("The shelf is empty: add an item, or take a file in.")}</p>}
+      {!empty && lines.length === 0 && <p className="p-6 text-20">{msg("Nothing on the shelf is called that.")}</p>}
       <table className="w-full text-left">
         <thead className="bg-ground sticky top-0 z-10">
           <tr className="lab">
-            <th className="px-4 py-2">Item</th>
-            <th className="max-[699px]:hidden">Lot</th>
-            <th className="max-[699px]:hidden">Use by</th>
-            <th className="pr-4 text-right">Left</th>
+            <th className="px-4 py-2">{msg("Item")}</th>
+            <th className="max-[699px]:hidden">{msg("Lot")}</th>
+            <th className="max-[699px]:hidden">{msg("Use by")}</th>
+            <th className="pr-4 text-right">{msg("Left")}</th>
             {open === undefined && (
               <>
-                <th className="pl-6 max-[1099px]:hidden">Label: work</th>
-                <th className="max-[1099px]:hidden">Label: sand or dry</th>
-                <th className="pr-4 max-[1099px]:hidden">Cream</th>
+                <th className="pl-6 max-[1099px]:hidden">{msg("Label: work")}</th>
+                <th className="max-[1099px]:hidden">{msg("Label: sand or dry")}</th>
+                <th className="pr-4 max-[1099px]:hidden">{msg("Cream")}</th>
               </>
             )}
           </tr>
@@ -183,7 +183,11 @@ function ItemRow({
   setOpen: (id: string) => void;
 }) {
   const { system } = usePreferences();
-  const useBy = l.expires ? (l.expired ? `expired ${day(l.expires)}` : `before ${day(l.expires)}`) : "no date";
+  const useBy = l.expires
+    ? l.expired
+      ? msg("expired {expires}", { expires: day(l.expires) })
+      : msg("before {expires}", { expires: day(l.expires) })
+    : msg("no date");
   return (
     <tr className={`h-14 border-b border-hair ${open === l.item.id ? "bg-ground" : ""}`}>
       <td className="px-4">
@@ -198,7 +202,7 @@ function ItemRow({
             <span className="hd block">{l.item.name}</span>
             {classSaid(l) && <span className="lab block">{classSaid(l)}</span>}
             <span className={`lab block min-[700px]:hidden ${l.expired ? "font-bold text-oxide-text" : ""}`}>
-              lot {l.item.lot}, {useBy}
+              {msg("lot {lot}, {useBy}", { lot: l.item.lot, useBy })}
             </span>
           </span>
         </button>
@@ -206,11 +210,11 @@ function ItemRow({
       <td className="n pr-2 max-[699px]:hidden">{l.item.lot}</td>
       <td className={`max-[699px]:hidden ${l.expired ? "font-bold text-oxide-text" : ""}`}>
         {useBy}
-        {l.item.opened && <span className="lab block">opened {day(l.item.opened)}</span>}
+        {l.item.opened && <span className="lab block">{msg("opened {opened}", { opened: day(l.item.opened) })}</span>}
       </td>
       <td className="n pr-4 text-right font-semibold whitespace-nowrap">
         {amount(l.item.quantity, l.item.unit, system)}
-        {l.low && <span className="bg-tape text-on-tape block px-1 text-14">low</span>}
+        {l.low && <span className="bg-tape text-on-tape block px-1 text-14">{msg("low")}</span>}
       </td>
       {open === undefined && (
         <>
@@ -218,9 +222,11 @@ function ItemRow({
             {l.item.workMin === undefined ? "" : minutes(l.item.workMin, "down")}
           </td>
           <td className="n max-[1099px]:hidden">
-            {l.item.sand.map((t) => `${minutes(t.minutes)} at ${temperature(t.atC, system)}`).join(", ")}
-            {l.item.wet === "WET_ONLY" && "wet only"}
-            {l.item.flashMin !== undefined && `flash ${minutes(l.item.flashMin)}`}
+            {l.item.sand
+              .map((t) => msg("{minutes} at {atC}", { minutes: minutes(t.minutes), atC: temperature(t.atC, system) }))
+              .join(", ")}
+            {l.item.wet === "WET_ONLY" && msg("wet only")}
+            {l.item.flashMin !== undefined && msg("flash {flashMin}", { flashMin: minutes(l.item.flashMin) })}
           </td>
           <td className="n pr-4 max-[1099px]:hidden">
             {l.item.dosePercent === undefined ? "" : percent(l.item.dosePercent)}
@@ -239,12 +245,13 @@ function Serves({ lines, id }: { lines: readonly Line[]; id: string }) {
   return (
     <table className="text-left">
       <caption className="lab px-4 py-2 text-left">
-        Filled where the item holds on it; what it does stands beside its name. Cleaners, tapes and papers hold on
-        nothing.
+        {msg(
+          "Filled where the item holds on it; what it does stands beside its name. Cleaners, tapes and papers hold on nothing.",
+        )}
       </caption>
       <thead className="bg-ground sticky top-0 z-10">
         <tr className="lab">
-          <th className="px-4 py-2">Item</th>
+          <th className="px-4 py-2">{msg("Item")}</th>
           {families.map((f) => (
             <th key={f.family} className="w-24 px-1 py-2 text-center align-bottom">
               {f.meaning.name}
@@ -262,11 +269,15 @@ function Serves({ lines, id }: { lines: readonly Line[]; id: string }) {
             {families.map((f) => (
               <td key={f.family} className="px-1 text-center">
                 {l.serves.includes(f.family) ? (
-                  <span className="inline-block" role="img" aria-label={`holds on ${f.meaning.name}`}>
+                  <span
+                    className="inline-block"
+                    role="img"
+                    aria-label={msg("holds on {name}", { name: f.meaning.name })}
+                  >
                     <Swatch id={id} hatch={hatchOf(l)} size={26} />
                   </span>
                 ) : (
-                  <span className="text-muted" aria-label="does not">
+                  <span className="text-muted" aria-label={msg("does not")}>
                     ·
                   </span>
                 )}

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { type ReactNode, useState } from "react";
 import { ask, type Api } from "../api/client";
 import { keys, queryClient, useZone } from "../api/queries";
@@ -15,9 +16,12 @@ export function AirDialog({ shop, children }: { shop: Api["ShopView"]; children:
   const set = (next: Api["AirDraft"]) => setDraft((d) => ({ ...d, ...next }));
   return (
     <FormDialog
-      title="Shop air"
-      told={`Read at the bench, not at the door. Last typed ${dayAndTime(shop.typedAt, zone)}; dew point ${temperature(shop.dewPointC, system)}.`}
-      act="Take this air"
+      title={msg("Shop air")}
+      told={msg("Read at the bench, not at the door. Last typed {typedAt}; dew point {dewPointC}.", {
+        typedAt: dayAndTime(shop.typedAt, zone),
+        dewPointC: temperature(shop.dewPointC, system),
+      })}
+      act={msg("Take this air")}
       trigger={children}
       onOpen={() => setDraft({ tempC: shop.tempC, rhPercent: shop.rhPercent })}
       send={async () => {
@@ -28,21 +32,21 @@ export function AirDialog({ shop, children }: { shop: Api["ShopView"]; children:
       {(problems) => (
         <>
           <Measure
-            label="Air"
+            label={msg("Air")}
             quantity="temperature"
             value={draft.tempC}
             problem={problemAt(problems, "air.tempC")}
             onChange={(tempC) => set({ tempC })}
           />
           <Measure
-            label="Relative humidity"
+            label={msg("Relative humidity")}
             quantity={{ unit: "%" }}
             value={draft.rhPercent}
             problem={problemAt(problems, "air.rhPercent")}
             onChange={(rhPercent) => set({ rhPercent })}
           />
-          <LiveFigureLine ask="AIR_C" verb="Put in" onTake={(tempC) => set({ tempC })} />
-          <LiveFigureLine ask="RH_PERCENT" verb="Put in" onTake={(rhPercent) => set({ rhPercent })} />
+          <LiveFigureLine ask="AIR_C" verb={msg("Put in")} onTake={(tempC) => set({ tempC })} />
+          <LiveFigureLine ask="RH_PERCENT" verb={msg("Put in")} onTake={(rhPercent) => set({ rhPercent })} />
         </>
       )}
     </FormDialog>

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useEffect, useRef, useState } from "react";
 import { ask, whenAskedAgain } from "../api/client";
 import { Line } from "./field";
@@ -36,8 +37,8 @@ export function AskAgain() {
   };
   return (
     <SheetDialog
-      title="Your password once more"
-      told="You signed in a good while ago, and only a lead may do this. What you typed is kept."
+      title={msg("Your password once more")}
+      told={msg("You signed in a good while ago, and only a lead may do this. What you typed is kept.")}
       open={open}
       onOpenChange={(next) => !next && close(false)}
     >
@@ -48,7 +49,7 @@ export function AskAgain() {
         }}
       >
         <Line
-          label="Password"
+          label={msg("Password")}
           secret="current-password"
           value={password}
           problem={refused || undefined}
@@ -56,10 +57,10 @@ export function AskAgain() {
         />
         <div className="mt-5 grid grid-cols-2 gap-2">
           <button type="button" className="btn" onClick={() => close(false)}>
-            Leave it
+            {msg("Leave it")}
           </button>
           <button className="btn go" disabled={password === ""}>
-            Go on
+            {msg("Go on")}
           </button>
         </div>
       </form>

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useEffect } from "react";
 import { Link } from "react-router";
 import type { Api } from "../api/client";
@@ -8,6 +9,7 @@ import { useOutbox } from "../repair/run/outbox";
 import { stretch, temperature, moment } from "../units/units";
 import { usePreferences } from "./preferences";
 import { AirDialog } from "./air-dialog";
+import { firstName } from "./first-name";
 import { speak, wordsAt } from "./spoken";
 import { titleBiting } from "./title";
 import { tone } from "./tone";
@@ -28,12 +30,12 @@ export function biting(bench: Api["BenchView"] | undefined, except?: number): Bi
 /** What a clock says now, in words and figures. */
 export function clockWords(clock: Api["LiveClock"], now: number, zone: string) {
   const left = secondsLeft(clock, now);
-  if (left === undefined) return { figure: "never", words: clock.warning || "does not cure" };
+  if (left === undefined) return { figure: msg("never"), words: clock.warning || msg("does not cure") };
   const by = isDeadline(clock);
   if (left <= 0)
     return {
-      figure: by ? "over" : "now",
-      words: by ? "work time is over" : `${clock.label} ${moment(clock.endsAt ?? "", now, zone, "up")}`,
+      figure: by ? msg("over") : msg("now"),
+      words: by ? msg("work time is over") : `${clock.label} ${moment(clock.endsAt ?? "", now, zone, "up")}`,
     };
   return {
     figure: stretch(left, by ? "down" : "up"),
@@ -49,7 +51,7 @@ function Clock({ live, clock, zone }: Biting & { zone: string }) {
     <Link
       to={`/repairs/${live.id}/run`}
       className={`firm-r relative block w-[292px] max-w-[292px] min-w-[200px] shrink overflow-hidden max-[699px]:max-w-none max-[699px]:min-w-0 max-[699px]:flex-1 max-[699px]:[&:nth-child(n+2)]:hidden ${hot ? "bg-pine text-on-pine" : "text-ink"}`}
-      aria-label={`${live.name}: ${words}, ${figure} left`}
+      aria-label={msg("{name}: {words}, {figure} left", { name: live.name, words, figure })}
     >
       <span
         className="n absolute top-1.5 left-3 max-w-[62%] truncate text-16 font-semibold"
@@ -103,7 +105,7 @@ export function ClockRail({ except, slim = false }: { except?: number; slim?: bo
       <Link
         to="/bench"
         className="grid w-[76px] shrink-0 place-items-center bg-[#14201d] max-[699px]:w-14"
-        aria-label="Vane Mend, to the bench"
+        aria-label={msg("Vane Mend, to the bench")}
       >
         <img src="/mark.svg" alt="" width="46" height="46" />
       </Link>
@@ -114,13 +116,21 @@ export function ClockRail({ except, slim = false }: { except?: number; slim?: bo
         {clocks.length === 0 && (
           <div className="flex min-w-0 flex-col justify-center px-4">
             <span className="lab">
-              {!bench ? "Asking the bench" : except ? "No other clock is running" : "No clock is running"}
+              {!bench
+                ? msg("Asking the bench")
+                : except
+                  ? msg("No other clock is running")
+                  : msg("No clock is running")}
             </span>
             <span className="n truncate text-16 font-semibold">
               {next
-                ? `Next for ${next.person.name.split(" ")[0]}: ${next.title}, ${next.name}`
+                ? msg("Next for {who}: {title}, {repair}", {
+                    who: firstName(next.person.name),
+                    title: next.title,
+                    repair: next.name,
+                  })
                 : bench
-                  ? "Nothing waits"
+                  ? msg("Nothing waits")
                   : ""}
             </span>
           </div>
@@ -130,9 +140,9 @@ export function ClockRail({ except, slim = false }: { except?: number; slim?: bo
             role="status"
             className="waits n ml-auto flex w-44 flex-col max-[699px]:w-32 justify-center px-3 text-14 font-semibold"
           >
-            <span className="bg-tape px-1">{trouble || (reachable ? "Sending" : "Server not reached")}</span>
+            <span className="bg-tape px-1">{trouble || (reachable ? msg("Sending") : msg("Server not reached"))}</span>
             <span className="bg-tape px-1">
-              {pending.length === 0 ? "trying again" : `${pending.length} kept here`}
+              {pending.length === 0 ? msg("trying again") : msg("{n} kept here", { n: pending.length })}
             </span>
           </div>
         )}
@@ -144,7 +154,10 @@ export function ClockRail({ except, slim = false }: { except?: number; slim?: bo
       )}
       {bench && !slim && (
         <AirDialog shop={bench.shop}>
-          <button className="firm-l flex shrink-0 gap-6 px-4 pt-[7px] text-left" aria-label="Shop air: change it">
+          <button
+            className="firm-l flex shrink-0 gap-6 px-4 pt-[7px] text-left"
+            aria-label={msg("Shop air: change it")}
+          >
             <AirFigures shop={bench.shop} />
           </button>
         </AirDialog>
@@ -157,10 +170,14 @@ function AirFigures({ shop, slim = false }: { shop: Api["ShopView"]; slim?: bool
   const { system } = usePreferences();
   return (
     <>
-      <Figure label="Air" value={temperature(shop.tempC, system)} />
-      {!slim && <Figure wide label="RH" value={`${Math.round(shop.rhPercent)}\u202f%`} />}
-      {!slim && <Figure wide label="Dew" value={temperature(shop.dewPointC, system)} />}
-      <Figure wide label="At the bench" value={shop.present.map((p) => p.name.split(" ")[0]).join(", ") || "nobody"} />
+      <Figure label={msg("Air")} value={temperature(shop.tempC, system)} />
+      {!slim && <Figure wide label={msg("RH")} value={`${Math.round(shop.rhPercent)}\u202f%`} />}
+      {!slim && <Figure wide label={msg("Dew")} value={temperature(shop.dewPointC, system)} />}
+      <Figure
+        wide
+        label={msg("At the bench")}
+        value={shop.present.map((p) => firstName(p.name)).join(", ") || msg("nobody")}
+      />
     </>
   );
 }

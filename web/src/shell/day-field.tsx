@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useId, useState } from "react";
 import { useNow } from "../api/clock";
 import { useZone } from "../api/queries";
@@ -13,7 +14,9 @@ function useTyped<T>(value: T | undefined, shown: (value: T) => string) {
 }
 
 const dayExpected = (system: System) =>
-  `type a day such as ${system === "inch" ? "Nov 30 2026, 11/30" : "30 Nov 2026, 30.11."}, Fri or +14`;
+  system === "inch"
+    ? msg("type a day such as Nov 30 2026, 11/30, Fri or +14")
+    : msg("type a day such as 30 Nov 2026, 30.11., Fri or +14");
 
 function Box({
   label,
@@ -90,7 +93,9 @@ export function DayField({
       disabled={disabled}
       wrong={none || problem !== undefined}
       told={
-        none ? `“${text.trim()}” is no day: ${dayExpected(system)}.` : (problem ?? (value ? sayDay(value, system) : ""))
+        none
+          ? msg("“{text}” is no day: {expected}.", { text: text.trim(), expected: dayExpected(system) })
+          : (problem ?? (value ? sayDay(value, system) : ""))
       }
       onChange={type}
       onLeave={() => value !== undefined && !none && keep(shown(value), value)}
@@ -142,11 +147,11 @@ export function MomentField({
         }}
       />
       <Box
-        label="at"
+        label={msg("at")}
         value={time.text}
         disabled={disabled}
         wrong={noTime || lacking}
-        told={noTime ? "Type a time such as 16:30." : lacking ? "At what time?" : ""}
+        told={noTime ? msg("Type a time such as 16:30.") : lacking ? msg("At what time?") : ""}
         onChange={(next) => {
           const t = parseTime(next);
           // The value that follows from it: what was typed is not put right by its own outcome.

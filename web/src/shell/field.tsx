@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useEffect, useId, useRef, useState } from "react";
 import type { Api } from "../api/client";
 import {
@@ -115,7 +116,7 @@ export function Measure({
     <div className="min-w-0" data-field={field}>
       <div className="lab flex flex-wrap justify-between gap-x-2">
         <label htmlFor={id}>{label}</label>
-        {assumed && <span id={`${id}-usual`}>usual</span>}
+        {assumed && <span id={`${id}-usual`}>{msg("usual")}</span>}
       </div>
       <div
         className={`firm flex items-center ${wrong ? "border-oxide" : ""} ${assumed ? "border-dashed" : ""} ${disabled ? "bg-ground" : "bg-sheet"}`}

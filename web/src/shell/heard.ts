@@ -1,5 +1,12 @@
+import { language, locale } from "../messages/messages";
+import type { Language } from "../units/preferred";
+
 /** What may be said in a run instead of pressing it, and the key that it stands for. */
-export const SPOKEN_KEYS: Readonly<Record<string, string>> = { done: "PageDown", yes: "PageDown", no: "n", note: "." };
+const KEYS_BY_LANGUAGE: Readonly<Record<Language, Readonly<Record<string, string>>>> = {
+  en: { done: "PageDown", yes: "PageDown", no: "n", note: "." },
+  de: { fertig: "PageDown", ja: "PageDown", nein: "n", notiz: "." },
+};
+export const SPOKEN_KEYS = KEYS_BY_LANGUAGE[language];
 
 /** The key that an utterance stands for. Only a word by itself counts: talk at the bench presses nothing. */
 export function keyHeard(said: string): string | undefined {
@@ -25,14 +32,12 @@ interface RecognitionKind {
   available?: (o: { langs: string[]; processLocally: boolean }) => Promise<string>;
 }
 
-const LANG = "en-GB";
-
 const kind = () => (window as unknown as { SpeechRecognition?: RecognitionKind }).SpeechRecognition;
 
 /** Whether this browser recognises speech by itself. One that sends what it hears elsewhere is not used: the shop's talk stays in the shop. */
 export async function hearsHere(): Promise<boolean> {
   try {
-    return (await kind()?.available?.({ langs: [LANG], processLocally: true })) === "available";
+    return (await kind()?.available?.({ langs: [locale], processLocally: true })) === "available";
   } catch {
     // It knows the name and not the thing.
     return false;
@@ -46,7 +51,7 @@ export function listen(onKey: (key: string) => void): () => void {
   const ear = new Kind();
   let on = true;
   ear.continuous = true;
-  ear.lang = LANG;
+  ear.lang = locale;
   ear.processLocally = true;
   ear.onresult = (e) => {
     const key = keyHeard(e.results[e.resultIndex]?.[0]?.transcript ?? "");

@@ -1,22 +1,24 @@
+import { msg } from "../messages/messages";
 import { Tabs } from "radix-ui";
 import { useEffect, useState } from "react";
 import { WordsSheet } from "../words/words-sheet";
 import { hearsHere } from "./heard";
 import { KEYS } from "./keys";
+import { LanguageChoice } from "./language-choice";
 import { usePreferences } from "./preferences";
 import { SheetDialog } from "./sheet-dialog";
 
 const TABS = [
-  { value: "words", word: "Words" },
-  { value: "keys", word: "Keys, sound" },
+  { value: "words", word: msg("Words") },
+  { value: "keys", word: msg("Keys, sound, language") },
 ] as const;
 
 /** What a word means, what a key does, and the switches for sound and voice. */
 export function HelpDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   return (
-    <SheetDialog title="Words and keys" open={open} onOpenChange={onOpenChange}>
+    <SheetDialog title={msg("Words and keys")} open={open} onOpenChange={onOpenChange}>
       <Tabs.Root defaultValue="words">
-        <Tabs.List className="firm-b mb-4 flex" aria-label="Help">
+        <Tabs.List className="firm-b mb-4 flex" aria-label={msg("Help")}>
           {TABS.map((t) => (
             <Tabs.Trigger
               key={t.value}
@@ -52,25 +54,29 @@ function KeysSheet() {
           </div>
         ))}
       </dl>
+      <div className="mt-5">
+        <LanguageChoice />
+      </div>
       <button className="btn mt-5 w-full" aria-pressed={sound} onClick={() => turn({ sound: !sound })}>
-        {sound ? "Sound is on: turn it off" : "Sound is off: turn it on"}
+        {sound ? msg("Sound is on: turn it off") : msg("Sound is off: turn it on")}
       </button>
       <button className="btn mt-2 w-full" aria-pressed={voice} onClick={() => turn({ voice: !voice })}>
-        {voice ? "Work times are spoken: turn it off" : "Work times are not spoken: turn it on"}
+        {voice ? msg("Work times are spoken: turn it off") : msg("Work times are not spoken: turn it on")}
       </button>
       <button className="btn mt-2 w-full" aria-pressed={far} onClick={() => turn({ far: !far })}>
-        {far ? "Run is large, for two metres: turn it off" : "Run is for one metre: make it large"}
+        {far ? msg("Run is large, for two metres: turn it off") : msg("Run is for one metre: make it large")}
       </button>
       {hears ? (
         <button className="btn mt-2 w-full" aria-pressed={listens} onClick={() => turn({ listens: !listens })}>
           {listens
-            ? "Run hears done, yes, no, note: turn it off"
-            : "Run does not listen: let it hear done, yes, no, note"}
+            ? msg("Run hears done, yes, no, note: turn it off")
+            : msg("Run does not listen: let it hear done, yes, no, note")}
         </button>
       ) : (
         <p className="lab mt-3">
-          Words cannot be said here instead of pressed: this browser does not recognise speech by itself, and what is
-          said at the bench is sent nowhere.
+          {msg(
+            "Words cannot be said here instead of pressed: this browser does not recognise speech by itself, and what is said at the bench is sent nowhere.",
+          )}
         </p>
       )}
     </>

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useLayoutEffect, useRef } from "react";
 
 /** True while a key goes into a field; keys of the screen then keep out of the way. */
@@ -11,19 +12,19 @@ export const dialogOpen = () => document.querySelector('[role="dialog"]') !== nu
 
 /** The key map, as `?` shows it. */
 export const KEYS: readonly { keys: string; does: string }[] = [
-  { keys: "1 – 8", does: "stations of the repair" },
-  { keys: "j  k", does: "next, previous step" },
-  { keys: "Space", does: "Run: cream meets filler, the clock starts" },
-  { keys: "Enter", does: "Run: done; at a gate the good answer" },
-  { keys: "PageDown", does: "Run: foot pedal, done and next" },
-  { keys: "n", does: "Run: the other answer at a gate" },
-  { keys: ".", does: "Run: note" },
-  { keys: "r", does: "Run: reading" },
-  { keys: "u", does: "undo last" },
-  { keys: "/", does: "find" },
-  { keys: "b", does: "to the bench" },
-  { keys: "n", does: "new repair" },
-  { keys: "?", does: "this sheet" },
+  { keys: "1 – 8", does: msg("stations of the repair") },
+  { keys: "j  k", does: msg("next, previous step") },
+  { keys: "Space", does: msg("Run: cream meets filler, the clock starts") },
+  { keys: "Enter", does: msg("Run: done; at a gate the good answer") },
+  { keys: "PageDown", does: msg("Run: foot pedal, done and next") },
+  { keys: "n", does: msg("Run: the other answer at a gate") },
+  { keys: ".", does: msg("Run: note") },
+  { keys: "r", does: msg("Run: reading") },
+  { keys: "u", does: msg("undo last") },
+  { keys: "/", does: msg("find") },
+  { keys: "b", does: msg("to the bench") },
+  { keys: "n", does: msg("new repair") },
+  { keys: "?", does: msg("this sheet") },
 ];
 
 /**

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { type ReactNode, useEffect, useRef } from "react";
 
@@ -46,7 +47,7 @@ function AskForMore({ more }: { more: More }) {
   }, [more]);
   return (
     <button ref={button} type="button" className="btn m-4" disabled={more.coming} onClick={more.ask}>
-      {more.coming ? "Older ones are coming" : "Show older ones"}
+      {more.coming ? msg("Older ones are coming") : msg("Show older ones")}
     </button>
   );
 }

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { RotateCcw } from "lucide-react";
 import { Link, useRouteError } from "react-router";
 
@@ -6,18 +7,19 @@ export function Mishap() {
   const error = useRouteError();
   return (
     <main className="flex flex-col items-start gap-4 p-6" role="alert">
-      <h1 className="text-28 font-semibold">This screen came to a stop</h1>
+      <h1 className="text-28 font-semibold">{msg("This screen came to a stop")}</h1>
       <p className="text-20">
-        What you typed and what was done at the bench is kept on this tablet and goes to the server by itself. Open the
-        screen again, or go on elsewhere.
+        {msg(
+          "What you typed and what was done at the bench is kept on this tablet and goes to the server by itself. Open the screen again, or go on elsewhere.",
+        )}
       </p>
       <p className="lab">{error instanceof Error ? error.message : String(error)}</p>
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn go" onClick={() => window.location.reload()}>
-          <RotateCcw size={20} aria-hidden="true" /> Open it again
+          <RotateCcw size={20} aria-hidden="true" /> {msg("Open it again")}
         </button>
         <Link to="/bench" className="btn">
-          To the bench
+          {msg("To the bench")}
         </Link>
       </div>
     </main>

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { type ReactNode, useState } from "react";
 import { ask, type Api } from "../api/client";
 import { keys, queryClient } from "../api/queries";
@@ -17,9 +18,11 @@ export function PlaceDialog({ place, children }: { place: Api["Place"]; children
   const set = (next: Api["PlaceDraft"]) => setDraft((d) => ({ ...d, ...next }));
   return (
     <FormDialog
-      title="Where the shop lies"
-      told="The sun's height follows it, and with it how long resin takes in daylight. A tenth of a degree is plenty."
-      act="Take this place"
+      title={msg("Where the shop lies")}
+      told={msg(
+        "The sun's height follows it, and with it how long resin takes in daylight. A tenth of a degree is plenty.",
+      )}
+      act={msg("Take this place")}
       trigger={children}
       onOpen={() => setDraft({ ...place })}
       send={async () => {
@@ -30,14 +33,14 @@ export function PlaceDialog({ place, children }: { place: Api["Place"]; children
       {(problems) => (
         <>
           <Measure
-            label="Latitude, south negative"
+            label={msg("Latitude, south negative")}
             quantity={{ unit: "°" }}
             value={draft.latitudeDeg}
             problem={problemAt(problems, "place.latitudeDeg")}
             onChange={(latitudeDeg) => set({ latitudeDeg })}
           />
           <Measure
-            label="Longitude, west negative"
+            label={msg("Longitude, west negative")}
             quantity={{ unit: "°" }}
             value={draft.longitudeDeg}
             problem={problemAt(problems, "place.longitudeDeg")}

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useState } from "react";
 import { ask, type Api } from "../api/client";
 import { Line } from "./field";
@@ -20,10 +21,12 @@ export function SecondFactor() {
   };
   if (codes)
     return (
-      <section aria-label="Second factor" className="firm mt-5 p-4">
+      <section aria-label={msg("Second factor")} className="firm mt-5 p-4">
         <p>
-          <b>It is on.</b> Write these down and keep them away from the phone; each opens once where the phone is gone.
-          They are not shown again.
+          <b>{msg("It is on.")}</b>{" "}
+          {msg(
+            "Write these down and keep them away from the phone; each opens once where the phone is gone. They are not shown again.",
+          )}
         </p>
         <ul className="n mt-3 grid grid-cols-2 gap-1 text-20 font-semibold">
           {codes.map((c) => (
@@ -40,7 +43,7 @@ export function SecondFactor() {
           className="btn w-full"
           onClick={() => void attempt(async () => setOffered(await ask("/api/session/factor", { method: "POST" })))}
         >
-          Second factor
+          {msg("Second factor")}
         </button>
         {said && (
           <p role="alert" className="mt-2 font-bold text-oxide-text">
@@ -50,19 +53,23 @@ export function SecondFactor() {
       </div>
     );
   return (
-    <section aria-label="Second factor" className="firm mt-5 flex flex-col gap-3 p-4">
+    <section aria-label={msg("Second factor")} className="firm mt-5 flex flex-col gap-3 p-4">
       <p>
-        {offered.on ? "You have one. A new one takes its place." : "You have none yet."} Type this secret into your
-        phone’s code program, or{" "}
+        {offered.on ? msg("You have one. A new one takes its place.") : msg("You have none yet.")}{" "}
+        {msg("Type this secret into your phone’s code program, or")}{" "}
         <a className="underline" href={offered.uri}>
-          open it there
+          {msg("open it there")}
         </a>
-        ; then type the code that it shows.
+        {msg("; then type the code that it shows.")}
       </p>
       <p className="n text-20 font-semibold break-words">{offered.secret.replace(/(.{4})(?=.)/g, "$1 ")}</p>
-      <Line label="Code that the phone shows" value={typed.code} onChange={(code) => setTyped({ ...typed, code })} />
       <Line
-        label="Your password"
+        label={msg("Code that the phone shows")}
+        value={typed.code}
+        onChange={(code) => setTyped({ ...typed, code })}
+      />
+      <Line
+        label={msg("Your password")}
         secret="current-password"
         value={typed.password}
         onChange={(password) => setTyped({ ...typed, password })}
@@ -85,7 +92,7 @@ export function SecondFactor() {
             })
           }
         >
-          Turn it off
+          {msg("Turn it off")}
         </button>
         <button
           type="button"
@@ -98,7 +105,7 @@ export function SecondFactor() {
             })
           }
         >
-          Take it
+          {msg("Take it")}
         </button>
       </div>
     </section>

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import type { ReactNode } from "react";
@@ -31,7 +32,7 @@ export function SheetDialog({
         >
           <div className="firm-b bg-ground flex items-center justify-between pl-5">
             <Dialog.Title className="text-20 font-semibold">{title}</Dialog.Title>
-            <Dialog.Close className="firm-l grid size-14 place-items-center" aria-label="Close">
+            <Dialog.Close className="firm-l grid size-14 place-items-center" aria-label={msg("Close")}>
               <X aria-hidden="true" />
             </Dialog.Close>
           </div>

@@ -1,3 +1,4 @@
+import { language, msg } from "../messages/messages";
 import {
   Armchair,
   BookOpenCheck,
@@ -13,7 +14,7 @@ import {
   Wrench,
 } from "lucide-react";
 import { type ComponentProps, useEffect, useState } from "react";
-import { NavLink, Outlet, useNavigate } from "react-router";
+import { NavLink, Outlet, useLocation, useNavigate } from "react-router";
 import { useBell, useBench } from "../api/queries";
 import { useOutbox, outbox } from "../repair/run/outbox";
 import { TooLate } from "../repair/run/too-late";
@@ -28,11 +29,11 @@ import { usePreferences } from "./preferences";
 import { SignOut } from "./sign-out";
 
 const PLACES = [
-  { to: "/bench", word: "Bench", Icon: Armchair },
-  { to: "/repairs", word: "Repairs", Icon: Wrench },
-  { to: "/shelf", word: "Shelf", Icon: LibraryBig },
-  { to: "/rules", word: "Rules", Icon: BookOpenCheck },
-  { to: "/devices", word: "Devices", Icon: Gauge },
+  { to: "/bench", word: msg("Bench"), Icon: Armchair },
+  { to: "/repairs", word: msg("Repairs"), Icon: Wrench },
+  { to: "/shelf", word: msg("Shelf"), Icon: LibraryBig },
+  { to: "/rules", word: msg("Rules"), Icon: BookOpenCheck },
+  { to: "/devices", word: msg("Devices"), Icon: Gauge },
 ] as const;
 
 /** What stands around every screen but Run: the clock rail, the side strip. */
@@ -52,8 +53,8 @@ function Wall() {
         </main>
       </div>
       <footer className="firm-t bg-ground flex min-h-18 shrink-0 items-center justify-between px-4">
-        <span className="lab">This screen shows the bench. Sign in at your own to work.</span>
-        <SignOut trigger={<button className="btn">Sign out</button>} />
+        <span className="lab">{msg("This screen shows the bench. Sign in at your own to work.")}</span>
+        <SignOut trigger={<button className="btn">{msg("Sign out")}</button>} />
       </footer>
     </div>
   );
@@ -69,6 +70,8 @@ function Working() {
   const [help, setHelp] = useState(false);
   const [more, setMore] = useState(false);
   const navigate = useNavigate();
+  // Other places are English still.
+  const speaks = useLocation().pathname === "/bench" ? language : "en";
   useKeys((e) => {
     if (typing(e) || e.ctrlKey || e.metaKey || e.altKey) return;
     if (e.key === "?") setHelp(true);
@@ -77,18 +80,16 @@ function Working() {
   });
   return (
     <div className="print-flow relative flex h-full flex-col">
-      <button
-        type="button"
-        className="btn go absolute -top-24 left-2 z-50 focus:top-2"
-        onClick={() => document.getElementById("work")?.focus()}
-      >
-        Skip to the work
-      </button>
+      <div className="sr-only focus-within:not-sr-only focus-within:absolute focus-within:top-2 focus-within:left-2 focus-within:z-50">
+        <button type="button" className="btn go" onClick={() => document.getElementById("work")?.focus()}>
+          {msg("Skip to the work")}
+        </button>
+      </div>
       <ClockRail />
       <div className="print-flow flex min-h-0 flex-1 max-[699px]:flex-col-reverse">
         <nav
           className="no-print min-[700px]:firm-r max-[699px]:firm-t bg-ground flex w-[76px] shrink-0 flex-col max-[699px]:relative max-[699px]:w-full max-[699px]:flex-row"
-          aria-label="Places"
+          aria-label={msg("Places")}
         >
           {PLACES.map(({ to, word, Icon }) => (
             <NavLink
@@ -108,23 +109,30 @@ function Working() {
           >
             <StripButton
               word={system === "metric" ? "mm °C" : "in °F"}
-              label={`Units are ${system === "metric" ? "metric" : "inches and °F"}: turn them`}
+              label={
+                system === "metric" ? msg("Units are metric: turn them") : msg("Units are inches and °F: turn them")
+              }
               onClick={() => turn({ system: system === "metric" ? "inch" : "metric" })}
               Icon={Ruler}
             />
             <StripButton
-              word={theme === "day" ? "Light" : "Dark"}
-              label={`Theme is ${theme}: turn it`}
+              word={theme === "day" ? msg("Light") : msg("Dark")}
+              label={theme === "day" ? msg("Theme is day: turn it") : msg("Theme is night: turn it")}
               onClick={() => turn({ theme: theme === "day" ? "night" : "day" })}
               Icon={theme === "day" ? Sun : Moon}
             />
-            <StripButton word="Help" label="Help: words and keys" onClick={() => setHelp(true)} Icon={CircleHelp} />
-            <MyPassword trigger={<StripButton word="Me" label="My password" Icon={UserRound} />} />
-            <SignOut trigger={<StripButton word="Out" label="Sign out" Icon={LogOut} />} />
+            <StripButton
+              word={msg("Help")}
+              label={msg("Help: words and keys")}
+              onClick={() => setHelp(true)}
+              Icon={CircleHelp}
+            />
+            <MyPassword trigger={<StripButton word={msg("Me")} label={msg("My password")} Icon={UserRound} />} />
+            <SignOut trigger={<StripButton word={msg("Out")} label={msg("Sign out")} Icon={LogOut} />} />
           </div>
           <StripButton
-            word="More"
-            label="Units, light, help, my sign-in"
+            word={msg("More")}
+            label={msg("Units, light, help, my sign-in")}
             aria-expanded={more}
             className="min-[700px]:hidden"
             onClick={() => setMore(!more)}
@@ -133,6 +141,7 @@ function Working() {
         </nav>
         <main
           id="work"
+          lang={speaks}
           tabIndex={-1}
           className="print-flow bg-sheet relative flex min-w-0 flex-1 flex-col overflow-hidden focus:outline-none"
         >
@@ -176,7 +185,9 @@ export function Refusals() {
   if (refused.length === 0) return null;
   return (
     <div role="alert" className="firm-b bg-oxide no-print flex items-center justify-between gap-4 px-4 text-[#f6f7f4]">
-      <span className="py-2 font-bold">Not taken: {refused.map((r) => r.message).join(" ")}</span>
+      <span className="py-2 font-bold">
+        {msg("Not taken: {refused}", { refused: refused.map((r) => r.message).join(" ") })}
+      </span>
       <span className="flex shrink-0">
         {refused.some((r) => r.event) && (
           <a
@@ -184,11 +195,11 @@ export function Refusals() {
             download="not-taken.json"
             href={`data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(refused, null, 2))}`}
           >
-            Keep it as a file
+            {msg("Keep it as a file")}
           </a>
         )}
         <button className="n h-14 px-4 font-semibold underline" onClick={() => outbox.read()}>
-          Read it
+          {msg("Read it")}
         </button>
       </span>
     </div>

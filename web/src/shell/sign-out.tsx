@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { type ReactNode, useState } from "react";
 import { ask } from "../api/client";
 import { keptAnswers, queryClient } from "../api/queries";
@@ -5,8 +6,6 @@ import { keptDrafts } from "../repair/draft-desk";
 import { useOutbox } from "../repair/run/outbox";
 import { useMe } from "./me";
 import { SheetDialog } from "./sheet-dialog";
-
-const many = (n: number, one: string, more: string) => (n === 0 ? "" : `${n} ${n === 1 ? one : more}`);
 
 /** Signs out; says first what is still waiting here, if anything is. */
 export function SignOut({ trigger }: { trigger: ReactNode }) {
@@ -27,13 +26,19 @@ export function SignOut({ trigger }: { trigger: ReactNode }) {
     queryClient.clear();
     window.location.assign("/");
   };
-  const one = acts + drafts === 1;
-  const waits = [many(acts, "act at the bench", "acts at the bench"), many(drafts, "changed draft", "changed drafts")]
-    .filter(Boolean)
-    .join(" and ");
+  const n = acts + drafts;
+  const what =
+    acts === 0
+      ? msg("{drafts, plural, one {# changed draft} other {# changed drafts}}", { drafts })
+      : drafts === 0
+        ? msg("{acts, plural, one {# act at the bench} other {# acts at the bench}}", { acts })
+        : msg(
+            "{acts, plural, one {# act at the bench} other {# acts at the bench}} and {drafts, plural, one {# changed draft} other {# changed drafts}}",
+            { acts, drafts },
+          );
   return (
     <SheetDialog
-      title="Sign out"
+      title={msg("Sign out")}
       trigger={trigger}
       open={open}
       onOpenChange={(next) => {
@@ -44,26 +49,26 @@ export function SignOut({ trigger }: { trigger: ReactNode }) {
         else setOpen(next);
       }}
     >
-      {waits && (
+      {n > 0 && (
         <p>
-          <b>
-            {waits} of yours {one ? "waits" : "wait"} here
-          </b>{" "}
-          and {one ? "is" : "are"} not with the server yet. What waits stays on this screen under your name, and goes
-          when you sign in here again; nobody else can send it.
+          <b>{msg("{what} of yours {n, plural, one {waits} other {wait}} here", { what, n })}</b>{" "}
+          {msg(
+            "and {n, plural, one {is} other {are}} not with the server yet. What waits stays on this screen under your name, and goes when you sign in here again; nobody else can send it.",
+            { n },
+          )}
         </p>
       )}
       {refused && (
         <p role="alert" className="mt-3 font-bold text-oxide-text">
-          You are still signed in: {refused}
+          {msg("You are still signed in: {refused}", { refused })}
         </p>
       )}
       <div className="mt-5 grid grid-cols-2 gap-2">
         <button className="btn" onClick={() => void leave()}>
-          Sign out all the same
+          {msg("Sign out all the same")}
         </button>
         <button className="btn go" onClick={() => setOpen(false)}>
-          Stay
+          {msg("Stay")}
         </button>
       </div>
     </SheetDialog>

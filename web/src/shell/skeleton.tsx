@@ -1,8 +1,9 @@
+import { msg } from "../messages/messages";
 /** What is to come, as grey lines: it has been asked for and nothing is known of it yet. */
 export function Skeleton({ lines = 6 }: { lines?: number }) {
   return (
     <div role="status" className="flex w-full flex-col gap-4 p-6">
-      <span className="sr-only">One moment.</span>
+      <span className="sr-only">{msg("One moment.")}</span>
       {Array.from({ length: lines }, (_, i) => (
         <div
           key={i}

@@ -1,9 +1,10 @@
+import { language, msg } from "../messages/messages";
 /** What is spoken when this many seconds are left of a work time. */
 const SAID: Record<number, string> = {
-  120: "two minutes",
-  60: "one minute",
-  30: "thirty seconds",
-  0: "work time is over",
+  120: msg("two minutes"),
+  60: msg("one minute"),
+  30: msg("thirty seconds"),
+  0: msg("work time is over"),
 };
 
 /** The words for {@code leftS}; nothing where nothing is to be said. */
@@ -16,7 +17,7 @@ export const wordsAt = (leftS: number, label: string): string | undefined => {
 export function speak(words: string): void {
   if (!("speechSynthesis" in window)) return;
   const voice = new SpeechSynthesisUtterance(words);
-  voice.lang = "en";
+  voice.lang = language;
   window.speechSynthesis.cancel();
   window.speechSynthesis.speak(voice);
 }

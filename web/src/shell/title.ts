@@ -1,6 +1,7 @@
+import { msg } from "../messages/messages";
 import { useEffect } from "react";
 
-const NAME = "Vane Mend";
+const NAME = msg("Vane Mend");
 let view = NAME;
 let biting = "";
 

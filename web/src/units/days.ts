@@ -1,3 +1,4 @@
+import { dated } from "./dated";
 import type { System } from "./units";
 
 /** A day as it is kept: 2026-11-30. */
@@ -59,7 +60,7 @@ export function parseDay(text: string, today: Day, system: System): Day | undefi
 
 /** A day in full, in the shop's order: Mon 30 Nov 2026; Mon Nov 30, 2026. */
 export function sayDay(day: Day, system: System): string {
-  return new Intl.DateTimeFormat(system === "inch" ? "en-US" : "en-GB", {
+  return dated(system === "inch" ? "en-US" : "en-GB", {
     weekday: "short",
     day: "numeric",
     month: "short",
@@ -85,7 +86,7 @@ export function parseTime(text: string): string | undefined {
 }
 
 function local(ms: number, zone: string): string {
-  return new Intl.DateTimeFormat("sv-SE", {
+  return dated("sv-SE", {
     timeZone: zone,
     year: "numeric",
     month: "2-digit",

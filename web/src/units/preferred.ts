@@ -1,4 +1,7 @@
-import type { System } from "./units";
+import type { System } from "./system";
+
+/** What the screens can speak. */
+export type Language = "en" | "de";
 
 /** What this screen prefers; kept in the browser. */
 export interface Preferred {
@@ -6,6 +9,7 @@ export interface Preferred {
   /** The units were chosen on this screen; else they are the shop's. */
   ownSystem: boolean;
   theme: "day" | "night";
+  language: Language;
   sound: boolean;
   /** Work times are spoken besides. */
   voice: boolean;
@@ -23,6 +27,7 @@ export function preferred(): Preferred {
     system: "metric",
     ownSystem: false,
     theme: "day",
+    language: "en",
     sound: true,
     voice: false,
     listens: false,

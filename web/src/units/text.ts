@@ -1,3 +1,5 @@
+import { figures, msg } from "../messages/messages";
+import { unitWord } from "./counted";
 import { areaInches, lengthInches, type System, THIN, toFahrenheit } from "./units";
 
 /** Which way a quantity may be rounded where it is said in other units: a maximum never up, a minimum never down. */
@@ -31,11 +33,11 @@ function figure(text: string, unit: string, bound: Bound, system: System): strin
   return text;
 }
 
-function unitIn(system: System, unit: string, figures: string): string {
+function unitIn(system: System, unit: string, many: number): string {
   if (system === "inch" && unit === "mm") return "in";
   if (system === "inch" && unit === "cm²") return "in²";
   if (system === "inch" && (unit === "°C" || unit === "K")) return "°F";
-  return figures === "1" && unit.length > 3 && unit.endsWith("s") ? unit.slice(0, -1) : unit;
+  return unitWord(unit, many);
 }
 
 /** Words from the core as a shop of {@code system} says them; no figure is parted from its unit at a line's end. */
@@ -58,9 +60,15 @@ export function said(words: string, system: System): string {
         twin !== undefined && system === "inch"
           ? lengthInches(Number(twin) * 25.4, undefined)
           : figure(from, u, to === undefined ? bound : "least", system);
-      const figures = to === undefined ? first : `${first} ${joint} ${figure(to, u, "most", system)}`;
-      const shown = unitIn(system, u, figures);
-      return (shown === "" ? figures : shown === "°" ? `${figures}°` : `${figures}${THIN}${shown}`).replace(/-/g, "−");
+      const last = to === undefined ? "" : figures(figure(to, u, "most", system));
+      const whole =
+        to === undefined
+          ? figures(first)
+          : joint === ":"
+            ? `${figures(first)} : ${last}`
+            : msg("{from} to {to}", { from: figures(first), to: last });
+      const shown = unitIn(system, u, Number(to ?? from));
+      return (shown === "" ? whole : shown === "°" ? `${whole}°` : `${whole}${THIN}${shown}`).replace(/-/g, "−");
     },
   );
 }

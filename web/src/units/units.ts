@@ -1,7 +1,9 @@
+import { figures, locale, msg } from "../messages/messages";
 import { now } from "../api/clock";
+import { dated } from "./dated";
+import type { System } from "./system";
 
-/** Units on screen. The API speaks mm, °C, g and mL; everything shown or typed goes through here. */
-export type System = "metric" | "inch";
+export type { System };
 
 export const MM_PER_INCH = 25.4;
 const CM2_PER_IN2 = 6.4516;
@@ -20,7 +22,7 @@ const PLACES: Record<Fineness, number> = { length: 0, depth: 1 };
 
 const trimmed = (v: number, places: number) => {
   const s = v.toFixed(places);
-  return s.includes(".") ? s.replace(/\.?0+$/, "") : s;
+  return figures(s.includes(".") ? s.replace(/\.?0+$/, "") : s);
 };
 
 /** The number alone, as it would be typed. */
@@ -73,8 +75,8 @@ export function amountOf(value: number, unit: string, system: System, withUnit =
       : unit === "°C"
         ? temperature(value, system)
         : unit === "°"
-          ? `${value}°`
-          : `${value}${THIN}${unit}`;
+          ? `${figures(String(value))}°`
+          : `${figures(String(value))}${THIN}${unit}`;
   return minus(withUnit ? text : (text.split(THIN)[0] ?? text));
 }
 
@@ -109,26 +111,26 @@ export function minutes(min: number, rounding: Rounding = "up"): string {
 export function timeOfDay(instant: string | number, zone: string, rounding: Rounding = "down"): string {
   const ms = typeof instant === "number" ? instant : Date.parse(instant);
   const whole = (rounding === "up" ? Math.ceil : Math.floor)(ms / 60000) * 60000;
-  return new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit", timeZone: zone }).format(whole);
+  return dated(locale, { hour: "2-digit", minute: "2-digit", timeZone: zone }).format(whole);
 }
 
 const DAY_MS = 24 * 3600_000;
-const dayOf = (ms: number, zone: string) => new Intl.DateTimeFormat("en-CA", { timeZone: zone }).format(ms);
+const dayOf = (ms: number, zone: string) => dated("en-CA", { timeZone: zone }).format(ms);
 
 /** Time of day, with the day where it is another than {@code now}'s in the shop's zone: 14:25, Fri 07:56. */
 export function moment(instant: string | number, now: number, zone: string, rounding: Rounding = "down"): string {
   const ms = typeof instant === "number" ? instant : Date.parse(instant);
   if (dayOf(ms, zone) === dayOf(now, zone)) return timeOfDay(ms, zone, rounding);
   if (Math.abs(ms - now) > 6 * DAY_MS) return dayAndTime(ms, zone, now);
-  const weekday = new Intl.DateTimeFormat("en-GB", { weekday: "short", timeZone: zone }).format(ms);
+  const weekday = dated(locale, { weekday: "short", timeZone: zone }).format(ms);
   return `${weekday} ${timeOfDay(ms, zone, rounding)}`;
 }
 
 /** A day and its time; with the year where it is not this one. */
 export function dayAndTime(instant: string | number, zone: string, today = now()): string {
   const ms = typeof instant === "number" ? instant : Date.parse(instant);
-  const year = (at: number) => new Intl.DateTimeFormat("en-GB", { year: "numeric", timeZone: zone }).format(at);
-  return new Intl.DateTimeFormat("en-GB", {
+  const year = (at: number) => dated("en-GB", { year: "numeric", timeZone: zone }).format(at);
+  return dated(locale, {
     ...(year(ms) === year(today) ? { weekday: "short" } : { year: "numeric" }),
     day: "numeric",
     month: "short",
@@ -168,7 +170,10 @@ export function parseLength(text: string, system: System): Parsed {
   if (value === undefined) {
     return {
       ok: false,
-      message: `“${text.trim()}” is not a length: type a number, such as ${system === "metric" ? "38 or 1 1/2 in" : "1 1/2 or 38 mm"}.`,
+      message: msg("“{text}” is not a length: type a number, such as {example}.", {
+        text: text.trim(),
+        example: system === "metric" ? msg("38 or 1 1/2 in") : msg("1 1/2 or 38 mm"),
+      }),
     };
   }
   const unit = m?.[2] ?? (system === "metric" ? "mm" : "in");
@@ -183,7 +188,10 @@ export function parseArea(text: string, system: System): Parsed {
   const m = /^(.*?)\s*(cm²|cm2|m²|m2|in²|in2|sq in)?$/.exec(t);
   const value = amount(m?.[1] ?? "");
   if (value === undefined) {
-    return { ok: false, message: `“${text.trim()}” is not an area: type a number, such as 800 cm² or 124 in².` };
+    return {
+      ok: false,
+      message: msg("“{text}” is not an area: type a number, such as 800 cm² or 124 in².", { text: text.trim() }),
+    };
   }
   const unit = m?.[2] ?? (system === "metric" ? "cm²" : "in²");
   const factor = unit.startsWith("cm") ? 1 : unit.startsWith("m") ? 10_000 : CM2_PER_IN2;
@@ -195,7 +203,10 @@ export function parseTemperature(text: string, system: System): Parsed {
   const m = /^(.*?)\s*(?:°\s*)?(c|f)?$/.exec(text.trim().toLowerCase());
   const value = amount(m?.[1] ?? "");
   if (value === undefined) {
-    return { ok: false, message: `“${text.trim()}” is not a temperature: type a number, such as 21 or 70 F.` };
+    return {
+      ok: false,
+      message: msg("“{text}” is not a temperature: type a number, such as 21 or 70 F.", { text: text.trim() }),
+    };
   }
   const unit = m?.[2] ?? (system === "metric" ? "c" : "f");
   return { ok: true, value: unit === "f" ? fromFahrenheit(value) : value };
@@ -209,6 +220,11 @@ export function parsePlain(text: string, unit: string): Parsed {
     .replace(new RegExp(`\\s*${unit.toLowerCase()}$`), "");
   const value = amount(t);
   return value === undefined
-    ? { ok: false, message: `“${text.trim()}” is not a number in ${unit || "digits"}: type one, such as 42.` }
+    ? {
+        ok: false,
+        message: unit
+          ? msg("“{text}” is not a number in {unit}: type one, such as 42.", { text: text.trim(), unit })
+          : msg("“{text}” is not a number in digits: type one, such as 42.", { text: text.trim() }),
+      }
     : { ok: true, value };
 }

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useState } from "react";
 import { useCatalogue } from "../api/queries";
 import { SheetDialog } from "../shell/sheet-dialog";
@@ -32,12 +33,12 @@ export function Explained({ text, className = "" }: { text: string; className?: 
         <button
           type="button"
           aria-haspopup="dialog"
-          aria-label="What the words mean"
+          aria-label={msg("What the words mean")}
           className="absolute inset-0"
           onClick={() => setOpen(true)}
         />
       </div>
-      <SheetDialog title="What the words mean" open={open} onOpenChange={setOpen}>
+      <SheetDialog title={msg("What the words mean")} open={open} onOpenChange={setOpen}>
         <TermList terms={found} />
       </SheetDialog>
     </>

@@ -1,3 +1,4 @@
+import { msg } from "../messages/messages";
 import { useState } from "react";
 import { useCatalogue } from "../api/queries";
 import { useFindKey } from "../shell/use-find-key";
@@ -24,7 +25,7 @@ export function WordsSheet() {
   return (
     <div className="grid gap-5">
       <label className="grid gap-1">
-        <span className="lab">Find a word</span>
+        <span className="lab">{msg("Find a word")}</span>
         <input
           ref={field}
           className="firm bg-sheet h-14 px-3 text-20"
@@ -36,23 +37,25 @@ export function WordsSheet() {
         found.length > 0 ? (
           <TermList terms={found} />
         ) : (
-          <p className="text-20">No word of the trade has \u201c{asked.trim()}\u201d in it.</p>
+          <p className="text-20">{msg("No word of the trade has “{asked}” in it.", { asked: asked.trim() })}</p>
         )
       ) : (
         <>
           {here.length > 0 && (
             <section className="grid gap-3">
-              <h3 className="hd">On this screen</h3>
+              <h3 className="hd">{msg("On this screen")}</h3>
               <TermList terms={here} />
             </section>
           )}
           <section className="grid gap-3">
-            <h3 className="hd">{here.length > 0 ? "Others" : "Words of the trade"}</h3>
+            <h3 className="hd">{here.length > 0 ? msg("Others") : msg("Words of the trade")}</h3>
             <TermList terms={others} />
           </section>
         </>
       )}
-      <p className="lab">How the trade commonly uses them. A label or a maker may mean something else: theirs holds.</p>
+      <p className="lab">
+        {msg("How the trade commonly uses them. A label or a maker may mean something else: theirs holds.")}
+      </p>
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useCatalogue } from "../../api/queries";
 import type { DamageDraft } from "./fresh";
 
@@ -6,6 +7,6 @@ export function useDamageWord(damages: readonly DamageDraft[]): (index: number) 
   const known = useCatalogue().data?.damages;
   return (index) => {
     const kind = damages[index]?.kind ?? "DENT";
-    return `${known?.find((k) => k.kind === kind)?.word ?? "Damage"} ${index + 1}`;
+    return `${known?.find((k) => k.kind === kind)?.word ?? msg("Damage")} ${index + 1}`;
   };
 }

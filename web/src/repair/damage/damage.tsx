@@ -1,3 +1,4 @@
+import { msg, within } from "../../messages/messages";
 import { Plus, Trash2 } from "lucide-react";
 import { useCatalogue } from "../../api/queries";
 import { Choice, problemAt } from "../../shell/field";
@@ -26,10 +27,12 @@ export function DamageStation({ on, frozen, hand }: { on: DraftOnScreen; frozen:
   };
   return (
     <>
-      <Head title="Damage">{damages.length === 0 ? "none yet" : `${damages.length} on the part`}</Head>
+      <Head title={msg("Damage")}>
+        {damages.length === 0 ? msg("none yet") : msg("{damages} on the part", { damages: damages.length })}
+      </Head>
       <p className="px-4 pt-3">
-        {material === "METAL" && "Dents as left after straightening. "}Places are measured from the part's lower left
-        corner, or put it on the drawing by touch.
+        {material === "METAL" && msg("Dents as left after straightening. ")}
+        {msg("Places are measured from the part's lower left corner, or put it on the drawing by touch.")}
       </p>
       <div className="flex flex-col gap-4 p-4">
         {damages.map((d, i) => {
@@ -48,7 +51,7 @@ export function DamageStation({ on, frozen, hand }: { on: DraftOnScreen; frozen:
                   <button
                     type="button"
                     className="grid size-14 shrink-0 place-items-center"
-                    aria-label={`Take ${name.toLowerCase()} away`}
+                    aria-label={msg("Take {name} away", { name: within(name) })}
                     onClick={() => on.change((x) => ({ ...x, damages: (x.damages ?? []).filter((_, k) => k !== i) }))}
                   >
                     <Trash2 size={20} aria-hidden="true" />
@@ -68,7 +71,7 @@ export function DamageStation({ on, frozen, hand }: { on: DraftOnScreen; frozen:
         {!frozen &&
           kinds.map((k) => (
             <button key={k.kind} type="button" className="btn go" onClick={() => add(k.kind)}>
-              <Plus size={18} aria-hidden="true" /> Add {k.word.toLowerCase()}
+              <Plus size={18} aria-hidden="true" /> {msg("Add {word}", { word: within(k.word) })}
             </button>
           ))}
       </div>
@@ -97,8 +100,8 @@ function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
         <div className="flex flex-col gap-3">
           {glass ? (
             <YesNo
-              label="Starts at a chip"
-              no="No"
+              label={msg("Starts at a chip")}
+              no={msg("No")}
               frozen={frozen}
               value={d.fromChip ?? false}
               onChange={(fromChip) => set({ fromChip })}
@@ -106,28 +109,28 @@ function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
           ) : (
             <>
               <Choice
-                label="How deep"
+                label={msg("How deep")}
                 disabled={frozen}
                 value={d.through}
                 problem={at("through")}
                 field="through"
                 options={[
-                  { value: "THROUGH", label: "Through" },
-                  { value: "OUTER_LAYER", label: "Outer layer" },
+                  { value: "THROUGH", label: msg("Through") },
+                  { value: "OUTER_LAYER", label: msg("Outer layer") },
                 ]}
                 onChange={(through) => set({ through })}
               />
               <Choice
-                label="Ends that can be reached"
+                label={msg("Ends that can be reached")}
                 columns={3}
                 disabled={frozen}
                 value={d.ends}
                 problem={at("ends")}
                 field="ends"
                 options={[
-                  { value: "BOTH", label: "Both" },
-                  { value: "ONE", label: "One" },
-                  { value: "NONE", label: "None" },
+                  { value: "BOTH", label: msg("Both") },
+                  { value: "ONE", label: msg("One") },
+                  { value: "NONE", label: msg("None") },
                 ]}
                 onChange={(ends) => set({ ends })}
               />
@@ -144,8 +147,8 @@ function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
       return (
         <div className="flex flex-col gap-3">
           <YesNo
-            label="Weld ground just below the face"
-            no="Not yet"
+            label={msg("Weld ground just below the face")}
+            no={msg("Not yet")}
             frozen={frozen}
             value={d.groundBelow ?? false}
             onChange={(groundBelow) => set({ groundBelow })}
@@ -154,14 +157,14 @@ function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
         </div>
       );
     case "RUST_HOLE":
-      return <OvalFields {...f} more={[{ key: "rustPastMm", label: "Rust past the hole" }]} />;
+      return <OvalFields {...f} more={[{ key: "rustPastMm", label: msg("Rust past the hole") }]} />;
     case "MISSING":
       return (
         <div className="flex flex-col gap-3">
-          <OvalFields {...f} more={[{ key: "soundMm", label: "Sound plastic all round" }]} />
+          <OvalFields {...f} more={[{ key: "soundMm", label: msg("Sound plastic all round") }]} />
           <YesNo
-            label="The piece is at hand"
-            no="No"
+            label={msg("The piece is at hand")}
+            no={msg("No")}
             frozen={frozen}
             value={d.pieceKept ?? false}
             onChange={(pieceKept) => set({ pieceKept })}
@@ -170,7 +173,7 @@ function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
       );
     case "RUST_PITS":
     case "DIVOT":
-      return <OvalFields {...f} more={[{ key: "depthMm", label: "Depth", gauge: "DEPTH_MM" }]} />;
+      return <OvalFields {...f} more={[{ key: "depthMm", label: msg("Depth"), gauge: "DEPTH_MM" }]} />;
     default:
       return <OvalFields {...f} />;
   }
@@ -195,7 +198,7 @@ function YesNo({
       disabled={frozen}
       value={value ? "YES" : "NO"}
       options={[
-        { value: "YES", label: "Yes" },
+        { value: "YES", label: msg("Yes") },
         { value: "NO", label: no },
       ]}
       onChange={(v) => onChange(v === "YES")}

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { Minus, Plus } from "lucide-react";
 import { LiveFigureLine } from "../../devices/live-figure";
 import { Choice, Measure } from "../../shell/field";
@@ -30,7 +31,11 @@ function Figures({
             onChange={(v) => set({ [key]: v } as Partial<DamageDraft>)}
           />
           {gauge && !frozen && (
-            <LiveFigureLine ask={gauge} verb="Take it" onTake={(v) => set({ [key]: v } as Partial<DamageDraft>)} />
+            <LiveFigureLine
+              ask={gauge}
+              verb={msg("Take it")}
+              onTake={(v) => set({ [key]: v } as Partial<DamageDraft>)}
+            />
           )}
         </div>
       ))}
@@ -38,7 +43,7 @@ function Figures({
   );
 }
 
-function Turn({ d, frozen, at, set, label = "Turn of the length, from level" }: FieldsProps & { label?: string }) {
+function Turn({ d, frozen, at, set, label = msg("Turn of the length, from level") }: FieldsProps & { label?: string }) {
   return (
     <Measure
       label={label}
@@ -59,23 +64,23 @@ export function DentFields(f: FieldsProps) {
       <Figures
         {...f}
         fields={[
-          { key: "depthMm", label: "Depth left", wide: true, gauge: "DEPTH_MM" },
-          { key: "lengthMm", label: "Length" },
-          { key: "widthMm", label: "Width" },
-          { key: "xMm", label: "Across" },
-          { key: "yMm", label: "Up" },
+          { key: "depthMm", label: msg("Depth left"), wide: true, gauge: "DEPTH_MM" },
+          { key: "lengthMm", label: msg("Length") },
+          { key: "widthMm", label: msg("Width") },
+          { key: "xMm", label: msg("Across") },
+          { key: "yMm", label: msg("Up") },
         ]}
       />
       <Turn {...f} />
       <Choice
-        label="Shape of the hollow"
+        label={msg("Shape of the hollow")}
         columns={3}
         disabled={f.frozen}
         value={f.d.profile ?? "BOWL"}
         options={[
-          { value: "BOWL", label: "Bowl" },
-          { value: "SOFT", label: "Soft edge" },
-          { value: "POINT", label: "Point" },
+          { value: "BOWL", label: msg("Bowl") },
+          { value: "SOFT", label: msg("Soft edge") },
+          { value: "POINT", label: msg("Point") },
         ]}
         onChange={(profile) => f.set({ profile })}
       />
@@ -94,10 +99,10 @@ export function OvalFields({
         {...f}
         fields={[
           ...more.map((m) => ({ ...m, wide: true })),
-          { key: "lengthMm", label: "Length" },
-          { key: "widthMm", label: "Width" },
-          { key: "xMm", label: "Across" },
-          { key: "yMm", label: "Up" },
+          { key: "lengthMm", label: msg("Length") },
+          { key: "widthMm", label: msg("Width") },
+          { key: "xMm", label: msg("Across") },
+          { key: "yMm", label: msg("Up") },
         ]}
       />
       <Turn {...f} />
@@ -122,8 +127,10 @@ export function TraceFields({
         <Figures
           {...f}
           fields={[
-            ...(depth ? [{ key: "depthMm" as const, label: "Depth", wide: true, gauge: "DEPTH_MM" as const }] : []),
-            ...(width ? [{ key: "widthMm" as const, label: "Width" }] : []),
+            ...(depth
+              ? [{ key: "depthMm" as const, label: msg("Depth"), wide: true, gauge: "DEPTH_MM" as const }]
+              : []),
+            ...(width ? [{ key: "widthMm" as const, label: msg("Width") }] : []),
           ]}
         />
       )}
@@ -131,7 +138,7 @@ export function TraceFields({
       {xy.length === 4 ? (
         <div className="grid grid-cols-2 gap-2">
           <Measure
-            label="Length"
+            label={msg("Length")}
             quantity="length"
             value={Math.round(traceLength(xy) * 10) / 10}
             disabled={frozen}
@@ -139,7 +146,7 @@ export function TraceFields({
             onChange={(mm) => mm !== undefined && set({ trace: straight(xy, mm, turn) })}
           />
           <Measure
-            label="Turn, from level"
+            label={msg("Turn, from level")}
             quantity={{ unit: "°" }}
             value={turn}
             disabled={frozen}
@@ -147,14 +154,14 @@ export function TraceFields({
           />
         </div>
       ) : (
-        <p className="n font-semibold">{length(traceLength(xy), system)} long</p>
+        <p className="n font-semibold">{msg("{xy} long", { xy: length(traceLength(xy), system) })}</p>
       )}
       {Array.from({ length: xy.length / 2 }, (_, i) => (
         <div key={i} className="grid grid-cols-2 gap-2">
-          {(["across", "up"] as const).map((way, k) => (
+          {([msg("across"), msg("up")] as const).map((way, k) => (
             <Measure
               key={way}
-              label={`${i === 0 ? "Start" : i === xy.length / 2 - 1 ? "End" : `Corner ${i + 1}`}, ${way}`}
+              label={`${i === 0 ? msg("Start") : i === xy.length / 2 - 1 ? msg("End") : msg("Corner {i}", { i: i + 1 })}, ${way}`}
               quantity="length"
               value={xy[2 * i + k]}
               disabled={frozen}
@@ -168,7 +175,7 @@ export function TraceFields({
       {!frozen && (
         <div className="grid grid-cols-2 gap-2">
           <button type="button" className="btn" onClick={() => set({ trace: withCorner(xy) })}>
-            <Plus size={18} aria-hidden="true" /> Corner
+            <Plus size={18} aria-hidden="true" /> {msg("Corner")}
           </button>
           <button
             type="button"
@@ -176,7 +183,7 @@ export function TraceFields({
             disabled={xy.length <= 4}
             onClick={() => set({ trace: [...xy.slice(0, -4), ...xy.slice(-2)] })}
           >
-            <Minus size={18} aria-hidden="true" /> Corner
+            <Minus size={18} aria-hidden="true" /> {msg("Corner")}
           </button>
         </div>
       )}
@@ -193,17 +200,17 @@ export function ChipFields(f: FieldsProps) {
   return (
     <div className="flex flex-col gap-3">
       <Choice
-        label="Shape of the break"
+        label={msg("Shape of the break")}
         disabled={frozen}
         value={chip.type}
         problem={at("chip.type")}
         field="chip.type"
         options={[
-          { value: "BULLSEYE", label: "Bullseye" },
-          { value: "HALF_MOON", label: "Half-moon" },
-          { value: "STAR", label: "Star" },
-          { value: "COMBINATION", label: "Combination" },
-          { value: "PIT", label: "Pit, no legs" },
+          { value: "BULLSEYE", label: msg("Bullseye") },
+          { value: "HALF_MOON", label: msg("Half-moon") },
+          { value: "STAR", label: msg("Star") },
+          { value: "COMBINATION", label: msg("Combination") },
+          { value: "PIT", label: msg("Pit, no legs") },
         ]}
         onChange={(type) => put({ type })}
       />
@@ -211,7 +218,7 @@ export function ChipFields(f: FieldsProps) {
         {!pit && (
           <>
             <Measure
-              label="Body across"
+              label={msg("Body across")}
               quantity="length"
               value={d.lengthMm}
               disabled={frozen}
@@ -220,7 +227,7 @@ export function ChipFields(f: FieldsProps) {
               onChange={(lengthMm) => set({ lengthMm })}
             />
             <Measure
-              label="With its legs"
+              label={msg("With its legs")}
               quantity="length"
               value={chip.spanMm}
               disabled={frozen}
@@ -231,7 +238,7 @@ export function ChipFields(f: FieldsProps) {
           </>
         )}
         <Measure
-          label="Pit across"
+          label={msg("Pit across")}
           quantity="length"
           value={chip.pitMm}
           disabled={frozen}
@@ -240,7 +247,7 @@ export function ChipFields(f: FieldsProps) {
           onChange={(pitMm) => put({ pitMm })}
         />
         <Measure
-          label="To next repair"
+          label={msg("To next repair")}
           quantity="length"
           value={chip.repairMm}
           disabled={frozen}
@@ -249,34 +256,34 @@ export function ChipFields(f: FieldsProps) {
           onChange={(repairMm) => put({ repairMm })}
         />
       </div>
-      <p className="lab">No other repair: leave the last one empty.</p>
+      <p className="lab">{msg("No other repair: leave the last one empty.")}</p>
       <Choice
-        label="Wiper passes over it"
+        label={msg("Wiper passes over it")}
         disabled={frozen}
         value={chip.inSweep === undefined ? undefined : chip.inSweep ? "YES" : "NO"}
         problem={at("chip.inSweep")}
         field="chip.inSweep"
         options={[
-          { value: "YES", label: "Yes" },
-          { value: "NO", label: "No" },
+          { value: "YES", label: msg("Yes") },
+          { value: "NO", label: msg("No") },
         ]}
         onChange={(v) => put({ inSweep: v === "YES" })}
       />
       <Choice
-        label="In zone C, by the UK standard's own drawing"
+        label={msg("In zone C, by the UK standard's own drawing")}
         disabled={frozen}
         value={chip.zoneC ? "YES" : "NO"}
         options={[
-          { value: "NO", label: "No drawing" },
-          { value: "YES", label: "In zone C" },
+          { value: "NO", label: msg("No drawing") },
+          { value: "YES", label: msg("In zone C") },
         ]}
         onChange={(v) => put({ zoneC: v === "YES" ? true : undefined })}
       />
       <Figures
         {...f}
         fields={[
-          { key: "xMm", label: "Across" },
-          { key: "yMm", label: "Up" },
+          { key: "xMm", label: msg("Across") },
+          { key: "yMm", label: msg("Up") },
         ]}
       />
     </div>
@@ -290,31 +297,31 @@ export function InjuryFields(f: FieldsProps) {
   return (
     <div className="flex flex-col gap-3">
       <Choice
-        label="Where it is"
+        label={msg("Where it is")}
         disabled={frozen}
         value={injury.place}
         problem={at("injury.place")}
         field="injury.place"
         options={[
-          { value: "CROWN", label: "Crown" },
-          { value: "SHOULDER", label: "Shoulder" },
-          { value: "SIDEWALL", label: "Sidewall" },
-          { value: "BEAD", label: "Bead" },
+          { value: "CROWN", label: msg("Crown") },
+          { value: "SHOULDER", label: msg("Shoulder") },
+          { value: "SIDEWALL", label: msg("Sidewall") },
+          { value: "BEAD", label: msg("Bead") },
         ]}
         onChange={(place) => set({ injury: { ...injury, place } })}
       />
       <Figures
         {...f}
         fields={[
-          { key: "lengthMm", label: "Diameter, cleaned out", wide: true, gauge: "INJURY_MM" },
-          { key: "xMm", label: "From tread's left" },
-          { key: "yMm", label: "Along" },
+          { key: "lengthMm", label: msg("Diameter, cleaned out"), wide: true, gauge: "INJURY_MM" },
+          { key: "xMm", label: msg("From tread's left") },
+          { key: "yMm", label: msg("Along") },
         ]}
       />
-      <Turn {...f} label="Angle from square" />
-      {!frozen && <LiveFigureLine ask="ANGLE_DEG" verb="Take it" onTake={(angleDeg) => set({ angleDeg })} />}
+      <Turn {...f} label={msg("Angle from square")} />
+      {!frozen && <LiveFigureLine ask="ANGLE_DEG" verb={msg("Take it")} onTake={(angleDeg) => set({ angleDeg })} />}
       <Measure
-        label="Inner end from tread's left, if measured"
+        label={msg("Inner end from tread's left, if measured")}
         quantity="length"
         value={injury.innerXMm}
         disabled={frozen}
@@ -330,24 +337,24 @@ export function InjuryFields(f: FieldsProps) {
 export function FilmFields({ d, set, frozen, at }: FieldsProps) {
   const film = d.film ?? {};
   const rows = [
-    { key: "peakUm", label: "Peak, total film" },
-    { key: "totalUm", label: "Beside it, total" },
-    { key: "underUm", label: "Beneath the clear" },
+    { key: "peakUm", label: msg("Peak, total film") },
+    { key: "totalUm", label: msg("Beside it, total") },
+    { key: "underUm", label: msg("Beneath the clear") },
   ] as const;
   const put = (key: (typeof rows)[number]["key"], v: number | undefined) => set({ film: { ...film, [key]: v } });
   return (
     <div className="flex flex-col gap-3">
       <Choice
-        label="Film gauge"
+        label={msg("Film gauge")}
         disabled={frozen}
         value={film.gauge}
         problem={at("film.gauge")}
         field="film.gauge"
         options={[
-          { value: "MAGNETIC", label: "Magnetic" },
-          { value: "EDDY_CURRENT", label: "Eddy current" },
-          { value: "BOTH", label: "Both in one" },
-          { value: "ULTRASONIC", label: "Ultrasonic" },
+          { value: "MAGNETIC", label: msg("Magnetic") },
+          { value: "EDDY_CURRENT", label: msg("Eddy current") },
+          { value: "BOTH", label: msg("Both in one") },
+          { value: "ULTRASONIC", label: msg("Ultrasonic") },
         ]}
         onChange={(gauge) => set({ film: { ...film, gauge } })}
       />
@@ -362,10 +369,12 @@ export function FilmFields({ d, set, frozen, at }: FieldsProps) {
             field={`film.${key}`}
             onChange={(v) => put(key, v)}
           />
-          {!frozen && <LiveFigureLine ask="FILM_UM" verb="Take it" onTake={(v) => put(key, v)} />}
+          {!frozen && <LiveFigureLine ask="FILM_UM" verb={msg("Take it")} onTake={(v) => put(key, v)} />}
         </div>
       ))}
-      <p className="lab">Beneath the clear: read it where the clear is off. Left empty, the coats under Part say it.</p>
+      <p className="lab">
+        {msg("Beneath the clear: read it where the clear is off. Left empty, the coats under Part say it.")}
+      </p>
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { msg, within } from "../../messages/messages";
 import { useRef, useState, type PointerEvent as ReactPointerEvent, useId } from "react";
 import type { Api } from "../../api/client";
 import { useCatalogue } from "../../api/queries";
@@ -45,7 +46,7 @@ export function PlaceDrawing({
   onPlaced: (index: number) => void;
   onChange: (index: number, next: Partial<DamageDraft>) => void;
 }) {
-  const [ref, { width, height }] = useSize();
+  const [ref, { width, height }] = useSize("place");
   const { system } = usePreferences();
   const outlines = useCatalogue().data?.outlines ?? [];
   const [close, setClose] = useState(false);
@@ -57,7 +58,9 @@ export function PlaceDrawing({
   if (!widthMm || !heightMm) {
     return (
       <div className="grid h-full place-items-center p-8 text-center">
-        <p className="max-w-96 text-20">Say how wide and how high the part is: then damage is put on it by touch.</p>
+        <p className="max-w-96 text-20">
+          {msg("Say how wide and how high the part is: then damage is put on it by touch.")}
+        </p>
       </div>
     );
   }
@@ -106,7 +109,7 @@ export function PlaceDrawing({
         width={width}
         height={drawnHeight}
         role="group"
-        aria-label="Part to scale, with its damage"
+        aria-label={msg("Part to scale, with its damage")}
         style={{
           touchAction: placing === undefined ? undefined : "none",
           cursor: placing === undefined ? undefined : "crosshair",
@@ -184,7 +187,7 @@ export function PlaceDrawing({
             aria-pressed={close}
             onClick={() => setClose(!close)}
           >
-            {close ? "Whole part" : "Close up"}
+            {close ? msg("Whole part") : msg("Close up")}
           </button>
         )}
       </div>
@@ -240,27 +243,32 @@ function Told({
       <span>
         <b>{word(placing)}:</b>{" "}
         {damages[placing] && traced(damages[placing])
-          ? "draw it from end to end, or tap where it is."
-          : "tap where it is, or drag from its middle outward."}
+          ? msg("draw it from end to end, or tap where it is.")
+          : msg("tap where it is, or drag from its middle outward.")}
       </span>
     );
-  if (!d) return <span>No damage yet: add it, then put it where it is.</span>;
-  const under = damages.map((x, i) => (i !== chosen && meets(x, d) ? word(i).toLowerCase() : "")).filter(Boolean);
+  if (!d) return <span>{msg("No damage yet: add it, then put it where it is.")}</span>;
+  const under = damages.map((x, i) => (i !== chosen && meets(x, d) ? within(word(i)) : "")).filter(Boolean);
   const edge = toEdge(d, outline);
   return (
     <>
       {under.length > 0 ? (
         <span className="font-bold text-oxide-text">
-          {word(chosen)} lies on {under.join(" and ")}: move one, or take one away if they are the same.
+          {msg("{chosen} lies on {under}: move one, or take one away if they are the same.", {
+            chosen: word(chosen),
+            under: under.join(msg(" and ")),
+          })}
         </span>
       ) : (
         <span>
-          <b>{word(chosen)}:</b> drag it by its handles; arrow keys move it, with Shift ten times as far.
+          <b>{word(chosen)}:</b> {msg("drag it by its handles; arrow keys move it, with Shift ten times as far.")}
         </span>
       )}
       {edge && (
         <span>
-          {edge.mm < 0.5 ? "At the edge of the part." : `${length(edge.mm, system)} to the edge of the part.`}
+          {edge.mm < 0.5
+            ? msg("At the edge of the part.")
+            : msg("{mm} to the edge of the part.", { mm: length(edge.mm, system) })}
         </span>
       )}
     </>
@@ -281,7 +289,7 @@ function Beside({ d, p, word, width }: { d: DamageDraft; p: Projection; word: st
       ? word
       : d.widthMm !== undefined && d.widthMm !== d.lengthMm
         ? `${length(o.lengthMm, system)} × ${length(o.widthMm, system)}, ${Math.round(o.deg)}°`
-        : `${length(o.lengthMm, system)} across`;
+        : msg("{lengthMm} across", { lengthMm: length(o.lengthMm, system) });
   const spots = coverOf(d);
   const top = Math.min(...spots.map((s) => py(p, s.y)));
   const middle = px(p, (Math.min(...spots.map((s) => s.x)) + Math.max(...spots.map((s) => s.x))) / 2);

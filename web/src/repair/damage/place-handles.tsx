@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useRef } from "react";
 import { type Projection, px, py } from "../drawing/projection";
 import type { DamageDraft } from "./fresh";
@@ -40,12 +41,19 @@ export function Handles({ d, p, at, name, onChange }: Held) {
         strokeDasharray="4 3"
         pointerEvents="none"
       />
-      <Handle p={p} at={at} spot={o} name={`${name}, middle`} onTo={(to) => onChange(movedTo(d, to))} round />
+      <Handle
+        p={p}
+        at={at}
+        spot={o}
+        name={msg("{name}, middle", { name })}
+        onTo={(to) => onChange(movedTo(d, to))}
+        round
+      />
       <Handle
         p={p}
         at={at}
         spot={end}
-        name={`${name}, length`}
+        name={msg("{name}, length", { name })}
         onTo={(to) => onChange({ lengthMm: reach(to, long, o.lengthMm), ...(!round && { angleDeg: bearing(o, to) }) })}
       />
       {!round && (
@@ -53,7 +61,7 @@ export function Handles({ d, p, at, name, onChange }: Held) {
           p={p}
           at={at}
           spot={flank}
-          name={`${name}, width`}
+          name={msg("{name}, width", { name })}
           onTo={(to) => onChange({ widthMm: reach(to, broad, o.widthMm) })}
         />
       )}
@@ -74,7 +82,7 @@ function LineHandles({ d, p, at, name, onChange }: Held) {
           p={p}
           at={at}
           spot={plus({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }, off.flank)}
-          name={`${name}, whole`}
+          name={msg("{name}, whole", { name })}
           onTo={(to) => onChange(movedTo(d, plus(to, off.flank, -1)))}
           round
         />
@@ -93,7 +101,13 @@ function LineHandles({ d, p, at, name, onChange }: Held) {
             p={p}
             at={at}
             spot={plus(c, off.end, stands)}
-            name={`${name}, ${i === 0 ? "start" : i === corners.length - 1 ? "end" : `corner ${i + 1}`}`}
+            name={
+              i === 0
+                ? msg("{name}, start", { name })
+                : i === corners.length - 1
+                  ? msg("{name}, end", { name })
+                  : msg("{name}, corner {n}", { name, n: i + 1 })
+            }
             onTo={put}
           />
         );

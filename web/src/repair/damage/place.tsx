@@ -1,3 +1,4 @@
+import { msg, within } from "../../messages/messages";
 import { useVehicles } from "../../begin/vehicles";
 import type { DraftOnScreen } from "../use-draft";
 import type { Chosen } from "./chosen";
@@ -14,7 +15,12 @@ export function Place({ id, on, hand }: { id: number; on: DraftOnScreen; hand: C
   const before = past
     .filter((r) => r.id !== id && !r.open && r.part?.name === part.name)
     .filter((r) => r.part?.widthMm === part.widthMm && r.part?.heightMm === part.heightMm)
-    .flatMap((r) => r.damages.map((damage) => ({ damage, words: `before: ${r.damaged.join(", ").toLowerCase()}` })));
+    .flatMap((r) =>
+      r.damages.map((damage) => ({
+        damage,
+        words: msg("before: {damaged}", { damaged: within(r.damaged.join(", ")) }),
+      })),
+    );
   return (
     <PlaceDrawing
       part={part}

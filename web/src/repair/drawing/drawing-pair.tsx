@@ -26,7 +26,7 @@ export function DrawingPair({
   /** The cut was dragged to another height, mm. */
   onCut?: (yMm: number) => void;
 }) {
-  const [ref, { width, height }] = useSize();
+  const [ref, { width, height }] = useSize(`drawing ${column}`);
   // Without zones there is nothing to label, without a section nothing to put below.
   const labels = drawing.zones.length > 0 ? column : 0;
   const sectionHeight = drawing.section ? Math.round(height * sectionShare) : 0;

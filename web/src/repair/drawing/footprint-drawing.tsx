@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import type { Api } from "../../api/client";
 import { Hatches } from "../../marks/hatch";
 import { usePreferences } from "../../shell/preferences";
@@ -40,7 +41,7 @@ export function FootprintDrawing({
   const outerFirst = [...zones].sort((a, b) => b.areaMm2 - a.areaMm2);
   const caption = outerFirst
     .filter((z) => z.pastMm > 0)
-    .map((z) => `${z.word} ${length(z.pastMm, system)} past the damage`)
+    .map((z) => msg("{word} {pastMm} past the damage", { word: z.word, pastMm: length(z.pastMm, system) }))
     .join(", ");
   return (
     <svg
@@ -48,7 +49,7 @@ export function FootprintDrawing({
       height={height}
       viewBox={`0 0 ${width} ${height}`}
       role="group"
-      aria-label={`Footprint, to scale: ${caption}`}
+      aria-label={msg("Footprint, to scale: {caption}", { caption })}
       onPointerLeave={() => light({})}
     >
       <Hatches id={id} />

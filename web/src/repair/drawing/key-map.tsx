@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import type { Api } from "../../api/client";
 import { type Projection, fitBox, px, py, ringsPath } from "./projection";
 
@@ -23,7 +24,7 @@ export function KeyMap({ drawing, p }: { drawing: Api["Drawing"]; p: Projection 
   const [x0, x1] = [px(map, clamp(p.x0, drawing.widthMm)), px(map, clamp(p.x1, drawing.widthMm))];
   const [y0, y1] = [py(map, clamp(p.y1, drawing.heightMm)), py(map, clamp(p.y0, drawing.heightMm))];
   return (
-    <g role="img" aria-label="The whole part, and what of it is in view" pointerEvents="none">
+    <g role="img" aria-label={msg("The whole part, and what of it is in view")} pointerEvents="none">
       <rect
         x={left - MARGIN}
         y={top - MARGIN}

@@ -60,6 +60,7 @@ const ZONE_LAYER: Partial<Record<ZoneKind, string>> = {
   FILLER: "filler",
   OPENING: "coats-kept",
   FEATHER: "coats",
+  DULLED: "coats-kept",
   PUTTY: "putty",
   FIBRE: "fibre",
   MESH: "cloth",

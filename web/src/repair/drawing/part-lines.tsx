@@ -1,10 +1,11 @@
+import { msg } from "../../messages/messages";
 import type { Api } from "../../api/client";
 import { type Projection, px, py } from "./projection";
 import { Fragment, useRef } from "react";
 
 /** Face or back of the part; the back is drawn as seen through the face. */
 export function SideSwitch({ x, y, shown, turn }: { x: number; y: number; shown: "FACE" | "BACK"; turn: () => void }) {
-  const words = shown === "FACE" ? "Face; tap for the back" : "Back, seen through; tap for the face";
+  const words = shown === "FACE" ? msg("Face; tap for the back") : msg("Back, seen through; tap for the face");
   const wide = words.length * 7.4 + 20;
   return (
     <g
@@ -42,6 +43,9 @@ export function BodyLine({ line, p }: { line: Api["BodyLine"]; p: Projection }) 
   const most = p.left + p.width - 8;
   const late = nameAt + line.name.length * 7.4 > most;
   const along = x1 === x2 ? 0 : (nameAt - x1) / (x2 - x1);
+  const above = y1 + (y2 - y1) * Math.min(1, Math.max(0, along)) - 7;
+  // Of a line that runs through a close view the name stays in view.
+  const y = Math.max(p.top + 18, Math.min(p.top + p.height - 10, above));
   return (
     <g pointerEvents="none">
       <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke="var(--ink)" strokeWidth="4.5" />
@@ -49,7 +53,7 @@ export function BodyLine({ line, p }: { line: Api["BodyLine"]; p: Projection }) 
       <text
         x={late ? most : nameAt}
         textAnchor={late ? "end" : "start"}
-        y={y1 + (y2 - y1) * Math.min(1, Math.max(0, along)) - 7}
+        y={y}
         stroke="var(--sheet)"
         strokeWidth="4"
         paintOrder="stroke"
@@ -104,7 +108,7 @@ export function CutLine({
             strokeWidth="4"
             paintOrder="stroke"
           >
-            A
+            {msg("A")}
           </text>
         </Fragment>
       ))}

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useId, useMemo } from "react";
 import type { Api } from "../../api/client";
 import { Hatches, type HatchName } from "../../marks/hatch";
@@ -75,6 +76,7 @@ export function SectionDrawing({
       "FILLER",
       "FEATHER",
       "PUTTY",
+      "DULLED",
       "DISH",
       "RING_180",
       "SHIELD",
@@ -110,7 +112,7 @@ export function SectionDrawing({
       height={height}
       viewBox={`0 0 ${width} ${height}`}
       role="group"
-      aria-label={`Section A to A, from the top: ${caption}`}
+      aria-label={msg("Section A to A, from the top: {caption}", { caption })}
       onPointerLeave={() => light({})}
     >
       <Hatches id={id} />
@@ -130,10 +132,12 @@ export function SectionDrawing({
         strokeWidth="4"
         paintOrder="stroke"
       >
-        Section A to A
+        {msg("Section A to A")}
         <tspan style={{ fontWeight: 500, fill: "var(--muted)", fontSize: 14 }} dx="10">
-          heights × {exaggeration}
-          {width > 420 && s.proudMm > 0.001 && `, proud ${length(s.proudMm, system, "depth")} as spread`}
+          {msg("heights × {exaggeration}", { exaggeration })}
+          {width > 420 &&
+            s.proudMm > 0.001 &&
+            `, ${msg("proud {height} as spread", { height: length(s.proudMm, system, "depth") })}`}
         </tspan>
       </text>
       {heightTicks(s.lowestMm, s.highestMm, perMm, system).map((t) => (

@@ -35,6 +35,7 @@ export const ZONE_HATCH: Record<ZoneKind, HatchName> = {
   FINE_320: "grain320",
   FINE_240: "grain240",
   REFINE_180: "grain180",
+  DULLED: "grain180",
   PUTTY: "finish",
   FEATHER: "paint",
   OPENING: "coat",

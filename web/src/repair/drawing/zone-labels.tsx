@@ -1,3 +1,5 @@
+import { remembered } from "./remembered";
+import { msg } from "../../messages/messages";
 import type { Api } from "../../api/client";
 import { usePreferences } from "../../shell/preferences";
 import { length } from "../../units/units";
@@ -34,29 +36,31 @@ export function Labels({
   const { system } = usePreferences();
   const { lit, light } = useLit();
   const x = width - column;
-  const rows = useMemo(() => {
-    const outerFirst = seenFrom(drawing.zones, side).sort((a, b) => b.areaMm2 - a.areaMm2);
-    const step = Math.min(64, (height - RULE - 6) / outerFirst.length);
-    return leaders(
-      p,
-      outerFirst.map((zone, i) => ({
-        zone,
-        inner: outerFirst[i + 1]?.rings ?? [],
-        y: RULE + 4 + step * (i + 0.5),
-        step,
-      })),
-      x,
-    );
-  }, [drawing.zones, side, height, p, x]);
+  const rows = useMemo(
+    () =>
+      remembered(drawing.zones, JSON.stringify([side, height, x, p]), () => {
+        const outerFirst = seenFrom(drawing.zones, side).sort((a, b) => b.areaMm2 - a.areaMm2);
+        const step = Math.min(64, (height - RULE - 6) / outerFirst.length);
+        return leaders(
+          p,
+          outerFirst.map((zone, i) => ({
+            zone,
+            inner: outerFirst[i + 1]?.rings ?? [],
+            y: RULE + 4 + step * (i + 0.5),
+            step,
+          })),
+          x,
+        );
+      }),
+    [drawing.zones, side, height, p, x],
+  );
   return (
     <g>
       {rows.map(({ zone, y, step, at }) => {
         const on = lit.zone === zone.kind;
         const words =
           zone.kind === "DAMAGE"
-            ? drawing.damages.length === 1
-              ? "1 place"
-              : `${drawing.damages.length} places`
+            ? msg("{n, plural, one {# place} other {# places}}", { n: drawing.damages.length })
             : zone.pastMm === 0
               ? ""
               : length(zone.pastMm, system);

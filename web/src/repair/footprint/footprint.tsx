@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { Slider } from "radix-ui";
 import { useId } from "react";
 import type { Api } from "../../api/client";
@@ -34,12 +35,12 @@ export function FootprintStation({
   const id = useId();
   const { system } = usePreferences();
   const { lit, light, heights, setHeights } = useLit();
-  if (!workup) return <NotYet what="a footprint" />;
+  if (!workup) return <NotYet what={msg("a footprint")} />;
   const { drawing } = workup;
   if (!drawing.section) {
     return (
       <div className="p-4">
-        <p className="text-20">Zones and the cut appear once the part has damage and a stack is settled.</p>
+        <p className="text-20">{msg("Zones and the cut appear once the part has damage and a stack is settled.")}</p>
       </div>
     );
   }
@@ -49,7 +50,7 @@ export function FootprintStation({
       <svg className="absolute size-0" aria-hidden="true">
         <Hatches id={id} />
       </svg>
-      <Head title="Zones">past the damage, area</Head>
+      <Head title={msg("Zones")}>{msg("past the damage, area")}</Head>
       <ul>
         {[...drawing.zones].sort(outerFirst).map((z) => (
           <li
@@ -70,7 +71,7 @@ export function FootprintStation({
           </li>
         ))}
       </ul>
-      <Head title="Cut A to A">{length(cut, system)} up</Head>
+      <Head title={msg("Cut A to A")}>{msg("{cut} up", { cut: length(cut, system) })}</Head>
       <div className="no-print px-4 py-3">
         <Slider.Root
           className="relative flex h-14 w-full touch-none items-center"
@@ -84,7 +85,7 @@ export function FootprintStation({
           <Slider.Track className="bg-ground firm relative h-4 grow">
             <Slider.Range className="absolute h-full bg-[var(--hair)]" />
           </Slider.Track>
-          <Slider.Thumb className="bg-ink block h-14 w-6 rounded-[2px]" aria-label="Height of the cut" />
+          <Slider.Thumb className="bg-ink block h-14 w-6 rounded-[2px]" aria-label={msg("Height of the cut")} />
         </Slider.Root>
         {!frozen && on.draft?.cutYMm !== undefined && (
           <button
@@ -92,14 +93,14 @@ export function FootprintStation({
             className="btn mt-2 w-full"
             onClick={() => on.change((d) => ({ ...d, cutYMm: undefined }))}
           >
-            Back to the middle of it
+            {msg("Back to the middle of it")}
           </button>
         )}
       </div>
       <div className="no-print">
-        <Head title="Heights in the cut" />
+        <Head title={msg("Heights in the cut")} />
       </div>
-      <div className="no-print grid grid-cols-4 gap-1.5 px-4 py-3" role="group" aria-label="Heights in the cut">
+      <div className="no-print grid grid-cols-4 gap-1.5 px-4 py-3" role="group" aria-label={msg("Heights in the cut")}>
         {[0, 1, 5, 20].map((times) => (
           <button
             key={times}
@@ -108,13 +109,13 @@ export function FootprintStation({
             className={`firm n min-h-14 font-semibold ${heights === times ? "bg-ink text-sheet" : ""}`}
             onClick={() => setHeights(times)}
           >
-            {times === 0 ? "fit" : `× ${times}`}
+            {times === 0 ? msg("fit") : `× ${times}`}
           </button>
         ))}
       </div>
       {drawing.flags.length > 0 && (
         <>
-          <Head title="Lines and edges" />
+          <Head title={msg("Lines and edges")} />
           <ul className="flex flex-col gap-2 p-4">
             {drawing.flags.map((f) => (
               <li key={f}>{f}</li>

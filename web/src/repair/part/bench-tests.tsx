@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { ShieldAlert } from "lucide-react";
 import type { Api } from "../../api/client";
 import { useCatalogue } from "../../api/queries";
@@ -7,8 +8,8 @@ import { Skeleton } from "../../shell/skeleton";
 type Test = Api["TestDraft"];
 
 const CAUTION: Record<string, string> = {
-  dust: "Extraction on, P2 or N95 mask.",
-  solvent: "Gloves, goggles, moving air; rag into a lidded bin.",
+  dust: msg("Extraction on, P2 or N95 mask."),
+  solvent: msg("Gloves, goggles, moving air; rag into a lidded bin."),
 };
 
 /** No mark: tests at the bench, the most telling next one first; each can be skipped or taken back. */
@@ -29,16 +30,16 @@ export function BenchTests({
   const put = (test: string, reading?: string) =>
     onChange([...tests.filter((t) => t.test !== test), { test, reading }]);
   return (
-    <section aria-label="Bench tests" className="flex flex-col gap-3">
+    <section aria-label={msg("Bench tests")} className="flex flex-col gap-3">
       <BeliefBars belief={belief} />
       {proposed && !belief.known && !frozen && (
         <div className="firm p-3">
-          <p className="lab">Tells most next</p>
+          <p className="lab">{msg("Tells most next")}</p>
           <TestBlock test={proposed} onRead={(r) => put(proposed.id, r)} />
         </div>
       )}
       {tests.length > 0 && (
-        <ul aria-label="Tests done">
+        <ul aria-label={msg("Tests done")}>
           {tests.map((t) => {
             const test = catalogue.tests.find((c) => c.id === t.test);
             const reading = test?.readings.find((r) => r.id === t.reading);
@@ -46,7 +47,7 @@ export function BenchTests({
               <li key={t.test} className="flex items-center gap-2 border-b border-hair py-1">
                 <span className="min-w-0 flex-1">
                   <span className="hd block">{test?.title}</span>
-                  <span className="lab block">{reading?.label ?? "skipped"}</span>
+                  <span className="lab block">{reading?.label ?? msg("skipped")}</span>
                 </span>
                 {!frozen && (
                   <button
@@ -54,7 +55,7 @@ export function BenchTests({
                     className="btn"
                     onClick={() => onChange(tests.filter((x) => x.test !== t.test))}
                   >
-                    Take back
+                    {msg("Take back")}
                   </button>
                 )}
               </li>
@@ -64,7 +65,7 @@ export function BenchTests({
       )}
       {!frozen && belief.next.length > 0 && (
         <details>
-          <summary className="hd flex min-h-14 cursor-pointer items-center">All other tests</summary>
+          <summary className="hd flex min-h-14 cursor-pointer items-center">{msg("All other tests")}</summary>
           <div className="flex flex-col gap-3">
             {belief.next
               .filter((n) => belief.known || n.test !== proposed?.id)
@@ -75,7 +76,7 @@ export function BenchTests({
           </div>
         </details>
       )}
-      <p className="lab">Likelihoods: {catalogue.testsShown}.</p>
+      <p className="lab">{msg("Likelihoods: {testsShown}.", { testsShown: catalogue.testsShown })}</p>
     </section>
   );
 }
@@ -87,7 +88,7 @@ function TestBlock({ test, onRead }: { test: Api["BenchTest"]; onRead: (reading?
       <p>{test.how}</p>
       {test.caution && (
         <p className="mt-1 flex gap-2 font-bold">
-          <ShieldAlert className="text-oxide shrink-0" size={20} aria-label="Caution" />
+          <ShieldAlert className="text-oxide shrink-0" size={20} aria-label={msg("Caution")} />
           {CAUTION[test.caution]}
         </p>
       )}
@@ -98,7 +99,7 @@ function TestBlock({ test, onRead }: { test: Api["BenchTest"]; onRead: (reading?
           </button>
         ))}
         <button type="button" className="min-h-14 underline" onClick={() => onRead(undefined)}>
-          Skip this test
+          {msg("Skip this test")}
         </button>
       </div>
     </div>
@@ -110,9 +111,9 @@ function BeliefBars({ belief }: { belief: Api["Belief"] }) {
   return (
     <div>
       <p className={`hd ${belief.known ? "" : "text-oxide-text"}`}>
-        {belief.known ? `Settled: ${belief.families[0]?.word}` : "Too thin to plan on"}
+        {belief.known ? msg("Settled: {word}", { word: belief.families[0]?.word ?? "" }) : msg("Too thin to plan on")}
       </p>
-      <ul aria-label="Belief">
+      <ul aria-label={msg("Belief")}>
         {belief.families.map((f) => (
           <li key={f.family} className="mt-1.5">
             <span className="flex justify-between gap-2">
@@ -136,8 +137,7 @@ function BeliefBars({ belief }: { belief: Api["Belief"] }) {
         ))}
       </ul>
       <p className="lab mt-1">
-        The post stands at {Math.round(belief.enough * 100)}
-        {"\u202f"}%, enough to plan on.
+        {msg("The post stands at {enough} %, enough to plan on.", { enough: Math.round(belief.enough * 100) })}
       </p>
     </div>
   );

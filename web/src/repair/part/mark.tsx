@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useId } from "react";
 import type { Api } from "../../api/client";
 import { Hatches, type HatchName, Swatch } from "../../marks/hatch";
@@ -22,7 +23,7 @@ export function MarkField({
   return (
     <div>
       <label htmlFor={id} className="lab block">
-        Moulded mark, as it stands there
+        {msg("Moulded mark, as it stands there")}
       </label>
       <input
         id={id}
@@ -31,12 +32,12 @@ export function MarkField({
         disabled={frozen}
         autoComplete="off"
         spellCheck={false}
-        placeholder=">PP+EPDM-TD20<"
+        placeholder={msg(">PP+EPDM-TD20<")}
         aria-invalid={Boolean(wrong)}
         aria-describedby={wrong ? `${id}-wrong` : undefined}
         onChange={(e) => onChange(e.target.value)}
       />
-      {mark === "" && <p className="lab mt-1">No mark: leave it empty and test at the bench.</p>}
+      {mark === "" && <p className="lab mt-1">{msg("No mark: leave it empty and test at the bench.")}</p>}
       {reading && wrong && (
         <div id={`${id}-wrong`} className="mt-1" role="status">
           <p className="n text-28 font-semibold break-all" aria-hidden="true">
@@ -52,8 +53,10 @@ export function MarkField({
             ))}
           </p>
           <p className="text-oxide-text text-14 font-bold">
-            {reading.from === reading.to ? `Character ${reading.from}` : `Characters ${reading.from} to ${reading.to}`}:{" "}
-            {reading.says}.
+            {reading.from === reading.to
+              ? msg("Character {from}", { from: reading.from })
+              : msg("Characters {from} to {to}", { from: reading.from, to: reading.to })}
+            : {reading.says}.
           </p>
         </div>
       )}
@@ -66,7 +69,7 @@ export function MarkField({
 function MarkDrawing({ mark }: { mark: Api["Mark"] }) {
   const id = useId();
   return (
-    <figure className="mt-2" aria-label={`Mark read as ${mark.written}`}>
+    <figure className="mt-2" aria-label={msg("Mark read as {written}", { written: mark.written })}>
       <svg className="absolute size-0" aria-hidden="true">
         <Hatches id={id} />
       </svg>
@@ -79,24 +82,28 @@ function MarkDrawing({ mark }: { mark: Api["Mark"] }) {
             key: t.symbol + k,
             hatch: (k === 0 ? "part" : "backing") as HatchName,
             share: l.blend.length === 1 ? rest : k === 0 ? rest * 0.6 : (rest * 0.4) / (l.blend.length - 1),
-            words: `${t.symbol}: ${t.name}${t.plasticizerName ? `, with ${t.plasticizerName}` : ""}`,
+            words: `${t.symbol}: ${t.name}${t.plasticizerName ? msg(", with {plasticizerName}", { plasticizerName: t.plasticizerName }) : ""}`,
             figure:
-              l.blend.length === 1 && l.fillers.length > 0 ? `${rest} %` : k === 0 && l.blend.length > 1 ? "main" : "",
+              l.blend.length === 1 && l.fillers.length > 0
+                ? `${rest} %`
+                : k === 0 && l.blend.length > 1
+                  ? msg("main")
+                  : "",
           })),
           ...l.fillers.map((f) => ({
             key: f.code,
             hatch: FILLER_HATCH[f.code[0] ?? ""] ?? ("fill" as HatchName),
             share: f.percent ?? filled / l.fillers.length,
             words: `${f.code}: ${f.name}`,
-            figure: f.percent !== undefined ? `${f.percent} %` : `of ${filled} %`,
+            figure: f.percent !== undefined ? `${f.percent} %` : msg("of {filled} %", { filled }),
           })),
         ];
         return (
           <div key={i} className="mt-1">
             {mark.layers.length > 1 && (
               <p className="lab">
-                {i === 0 ? "visible layer" : `layer ${i + 1}`}
-                {l.mainMass ? ", main mass" : ""}
+                {i === 0 ? msg("visible layer") : msg("layer {i}", { i: i + 1 })}
+                {l.mainMass ? msg(", main mass") : ""}
               </p>
             )}
             <svg className="firm block h-8 w-full" preserveAspectRatio="none" viewBox="0 0 100 10" aria-hidden="true">
@@ -131,7 +138,7 @@ function MarkDrawing({ mark }: { mark: Api["Mark"] }) {
               ))}
               {l.flameRetardants.map((f) => (
                 <li key={f.code} className="mt-1">
-                  FR({f.code}): {f.name}
+                  {msg("FR({code}): {name}", { code: f.code, name: f.name })}
                 </li>
               ))}
             </ul>

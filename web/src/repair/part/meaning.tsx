@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import type { Api } from "../../api/client";
 import { useCatalogue } from "../../api/queries";
 import { usePreferences } from "../../shell/preferences";
@@ -11,44 +12,47 @@ function Meaning({ identity: i }: { identity: Api["Identity"] }) {
   if (!i.meaning && i.heatCapC === undefined) return null;
   return (
     <>
-      <Head title="What it means">{i.word}</Head>
+      <Head title={msg("What it means")}>{i.word}</Head>
       <dl className="grid gap-2 p-4">
         {i.promoter && (
           <div>
-            <dt className="hd">Low surface energy</dt>
+            <dt className="hd">{msg("Low surface energy")}</dt>
             <dd>
-              Promoter before every layer, and again after every sanding.
-              {i.energy && ` ${i.energy}, recalled, verify.`}
+              {msg("Promoter before every layer, and again after every sanding.")}
+              {i.energy && ` ${msg("{energy}, recalled, verify.", { energy: i.energy })}`}
             </dd>
           </div>
         )}
         {i.heatCapC !== undefined && (
           <div>
-            <dt className="hd">Heat</dt>
-            <dd>Surface at most {said(quantity(i.heatCapC, "°C", "most"), system)}; recalled, verify.</dd>
+            <dt className="hd">{msg("Heat")}</dt>
+            <dd>
+              {msg("Surface at most {heatCapC}; recalled, verify.", {
+                heatCapC: said(quantity(i.heatCapC, "°C", "most"), system),
+              })}
+            </dd>
           </div>
         )}
         {i.floats !== undefined && i.densityGPerCm3 !== undefined && (
           <div>
-            <dt className="hd">{i.floats ? "A shaving floats" : "A shaving sinks"}</dt>
+            <dt className="hd">{i.floats ? msg("A shaving floats") : msg("A shaving sinks")}</dt>
             <dd>
-              {i.densityGPerCm3.toFixed(2)}
-              {"\u202f"}g/cm³ by the rule of mixtures.
+              {msg("{densityGPerCm3} g/cm³ by the rule of mixtures.", { densityGPerCm3: i.densityGPerCm3.toFixed(2) })}
             </dd>
           </div>
         )}
         {i.meaning && (
           <>
             <div>
-              <dt className="hd">Grinding</dt>
+              <dt className="hd">{msg("Grinding")}</dt>
               <dd>{i.meaning.grinding}</dd>
             </div>
             <div>
-              <dt className="hd">Solvent</dt>
+              <dt className="hd">{msg("Solvent")}</dt>
               <dd>{i.meaning.solvent}</dd>
             </div>
             <div>
-              <dt className="hd">So</dt>
+              <dt className="hd">{msg("So")}</dt>
               <dd>{i.meaning.means}</dd>
             </div>
           </>

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { Plus, Trash2 } from "lucide-react";
 import type { Api } from "../../api/client";
 import { useCatalogue, useRules } from "../../api/queries";
@@ -15,12 +16,12 @@ type PartDraft = Api["PartDraft"];
 type CoatKind = NonNullable<Api["CoatDraft"]["kind"]>;
 
 const COATS: readonly { kind: CoatKind; word: string; typical: string; metalOnly?: boolean }[] = [
-  { kind: "E_COAT", word: "E-coat", typical: "coat.e-coat", metalOnly: true },
-  { kind: "EPOXY_PRIMER", word: "Epoxy primer", typical: "coat.epoxy-primer", metalOnly: true },
-  { kind: "PRIMER_SURFACER", word: "Primer surfacer", typical: "coat.primer-surfacer" },
-  { kind: "BASE", word: "Base", typical: "coat.base" },
-  { kind: "SINGLE_STAGE", word: "Single-stage colour", typical: "coat.single-stage" },
-  { kind: "CLEAR", word: "Clear", typical: "coat.clear" },
+  { kind: "E_COAT", word: msg("E-coat"), typical: "coat.e-coat", metalOnly: true },
+  { kind: "EPOXY_PRIMER", word: msg("Epoxy primer"), typical: "coat.epoxy-primer", metalOnly: true },
+  { kind: "PRIMER_SURFACER", word: msg("Primer surfacer"), typical: "coat.primer-surfacer" },
+  { kind: "BASE", word: msg("Base"), typical: "coat.base" },
+  { kind: "SINGLE_STAGE", word: msg("Single-stage colour"), typical: "coat.single-stage" },
+  { kind: "CLEAR", word: msg("Clear"), typical: "coat.clear" },
 ];
 
 /** Station 1: what it is, what it is made of, which side can be reached, what is near. */
@@ -43,11 +44,11 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
     });
   return (
     <>
-      <Head title="Part" />
+      <Head title={msg("Part")} />
       <div className="flex flex-col gap-3 p-4">
         <Questions part={part} set={set} frozen={frozen} damages={on.draft?.damages ?? []} />
         <Line
-          label="What is it"
+          label={msg("What is it")}
           value={part.name ?? ""}
           disabled={frozen}
           problem={at("part.name")}
@@ -55,7 +56,7 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
           onChange={(name) => set({ name })}
         />
         <Line
-          label="Vehicle and number"
+          label={msg("Vehicle and number")}
           value={part.vehicle ?? ""}
           disabled={frozen}
           problem={at("part.vehicle")}
@@ -63,7 +64,7 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
           onChange={(vehicle) => set({ vehicle })}
         />
         <Choice
-          label="What it is, at first sight"
+          label={msg("What it is, at first sight")}
           value={material}
           disabled={frozen}
           options={MATERIALS}
@@ -72,7 +73,7 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
         <Substrate part={part} set={set} frozen={frozen} at={at} />
         <div className="grid grid-cols-2 gap-2">
           <Measure
-            label={material === "TYRE" ? "Tread width" : "Part width"}
+            label={material === "TYRE" ? msg("Tread width") : msg("Part width")}
             quantity="length"
             value={part.widthMm}
             disabled={frozen}
@@ -82,7 +83,7 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
             onChange={(widthMm) => set({ widthMm, ...measured(part, "WIDTH") })}
           />
           <Measure
-            label={material === "TYRE" ? "Length shown" : "Part height"}
+            label={material === "TYRE" ? msg("Length shown") : msg("Part height")}
             quantity="length"
             value={part.heightMm}
             disabled={frozen}
@@ -95,13 +96,13 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
         <OutlinePick part={part} set={set} frozen={frozen} material={material} />
         {sided && (
           <Choice
-            label="Side that can be reached"
+            label={msg("Side that can be reached")}
             value={part.reach}
             disabled={frozen}
             field="part.reach"
             options={[
-              { value: "BOTH_SIDES", label: "Both" },
-              { value: "FACE_ONLY", label: "Face only" },
+              { value: "BOTH_SIDES", label: msg("Both") },
+              { value: "FACE_ONLY", label: msg("Face only") },
             ]}
             onChange={(reach) => set({ reach })}
           />
@@ -110,7 +111,7 @@ export function PartStation({ id, on, frozen }: { id: number; on: DraftOnScreen;
         {sided && <Coats part={part} set={set} frozen={frozen} problems={told} />}
         {sided && <BodyLines part={part} set={set} frozen={frozen} problems={told} />}
         <MomentField
-          label="Promised for"
+          label={msg("Promised for")}
           value={on.draft?.promisedAt}
           disabled={frozen}
           onChange={(promisedAt) => on.change((d) => ({ ...d, promisedAt }))}
@@ -142,7 +143,9 @@ function Coats({ part, set, frozen, problems = [] }: Piece) {
   return (
     <fieldset disabled={frozen}>
       <legend className="lab">
-        Coats, from the part up{part.assumed?.includes("COATS") ? ": usual, not looked at" : ""}
+        {part.assumed?.includes("COATS")
+          ? msg("Coats, from the part up: usual, not looked at")
+          : msg("Coats, from the part up")}
       </legend>
       <div className="flex flex-col gap-1">
         {COATS.filter((c) => metal || !c.metalOnly).map(({ kind, word, typical: valueId }) => {
@@ -158,16 +161,18 @@ function Coats({ part, set, frozen, problems = [] }: Piece) {
               >
                 {word}
                 <span className="text-14 font-medium">
-                  {i >= 0 ? `${coats[i]?.thicknessUm ?? known?.value ?? "–"}\u202fµm` : "absent"}
+                  {i >= 0 ? `${coats[i]?.thicknessUm ?? known?.value ?? "–"}\u202fµm` : msg("absent")}
                 </span>
               </button>
               {i >= 0 && (
                 <details className="lab pt-1">
                   <summary className="min-h-6 cursor-pointer">
-                    {known ? `typical ${known.value}\u202fµm: ${known.shown}` : "thickness"}
+                    {known
+                      ? msg("typical {value} µm: {shown}", { value: known.value, shown: known.shown })
+                      : "thickness"}
                   </summary>
                   <Measure
-                    label={`${word}, from the film gauge`}
+                    label={msg("{word}, from the film gauge", { word })}
                     quantity={{ unit: "µm" }}
                     value={coats[i]?.thicknessUm}
                     problem={problemAt(problems, `part.coats[${i}].thicknessUm`)}
@@ -205,15 +210,22 @@ function BodyLines({ part, set, frozen, problems = [] }: Piece) {
     });
   return (
     <fieldset disabled={frozen} className="flex flex-col gap-2">
-      <legend className="lab">Body lines near, from the part's lower left corner</legend>
+      <legend className="lab">{msg("Body lines near, from the part's lower left corner")}</legend>
       {lines.map((l, i) => (
         <div key={i} className="firm flex flex-col gap-2 p-2">
-          <Line label="Called" value={l.name ?? ""} onChange={(name) => put(i, { name })} />
+          <Line label={msg("Called")} value={l.name ?? ""} onChange={(name) => put(i, { name })} />
           <div className="grid grid-cols-2 gap-2">
             {(["x1Mm", "y1Mm", "x2Mm", "y2Mm"] as const).map((k) => (
               <Measure
                 key={k}
-                label={{ x1Mm: "Start, across", y1Mm: "Start, up", x2Mm: "End, across", y2Mm: "End, up" }[k]}
+                label={
+                  {
+                    x1Mm: msg("Start, across"),
+                    y1Mm: msg("Start, up"),
+                    x2Mm: msg("End, across"),
+                    y2Mm: msg("End, up"),
+                  }[k]
+                }
                 quantity="length"
                 value={l[k]}
                 problem={problemAt(problems, `part.bodyLines[${i}].${k}`)}
@@ -223,13 +235,13 @@ function BodyLines({ part, set, frozen, problems = [] }: Piece) {
             ))}
           </div>
           <button type="button" className="btn" onClick={() => set({ bodyLines: lines.filter((_, k) => k !== i) })}>
-            <Trash2 size={18} aria-hidden="true" /> Take this line away
+            <Trash2 size={18} aria-hidden="true" /> {msg("Take this line away")}
           </button>
         </div>
       ))}
       {!frozen && (
         <button type="button" className="btn" onClick={add}>
-          <Plus size={18} aria-hidden="true" /> Body line
+          <Plus size={18} aria-hidden="true" /> {msg("Body line")}
         </button>
       )}
     </fieldset>
@@ -243,7 +255,7 @@ function OutlinePick({ part, set, frozen, material }: Piece & { material: Materi
   if (outlines.length < 2) return null;
   return (
     <fieldset disabled={frozen}>
-      <legend className="lab">Outline</legend>
+      <legend className="lab">{msg("Outline")}</legend>
       <div className="grid grid-cols-4 gap-1">
         {outlines.map((o) => {
           let d = "";
@@ -269,7 +281,7 @@ function OutlinePick({ part, set, frozen, material }: Piece & { material: Materi
       </div>
       <p className="lab">
         {outlines.find((o) => o.id === chosen)?.name}
-        {part.assumed?.includes("OUTLINE") ? ", usual" : ""}
+        {part.assumed?.includes("OUTLINE") ? msg(", usual") : ""}
       </p>
     </fieldset>
   );
@@ -287,7 +299,7 @@ function Surfaces({ part, set, frozen, material, problems = [] }: Piece & { mate
   const lying = (side: Side) => states.filter((s) => part[side]?.includes(s.state));
   return (
     <fieldset disabled={frozen}>
-      <legend className="lab">Also on it: face, back</legend>
+      <legend className="lab">{msg("Also on it: face, back")}</legend>
       <ul>
         {states.map((s) => (
           <li key={s.state} className="flex items-center gap-1 py-0.5">
@@ -297,11 +309,15 @@ function Surfaces({ part, set, frozen, material, problems = [] }: Piece & { mate
                 key={side}
                 type="button"
                 aria-pressed={part[side]?.includes(s.state) ?? false}
-                aria-label={`${s.word} on the ${side}`}
+                aria-label={
+                  side === "face"
+                    ? msg("{word} on the face", { word: s.word })
+                    : msg("{word} on the back", { word: s.word })
+                }
                 className={`firm n h-14 w-14 text-14 font-semibold ${part[side]?.includes(s.state) ? "bg-ink text-sheet" : ""}`}
                 onClick={() => turn(side, s.state)}
               >
-                {side === "face" ? "Face" : "Back"}
+                {side === "face" ? msg("Face") : msg("Back")}
               </button>
             ))}
           </li>
@@ -310,9 +326,7 @@ function Surfaces({ part, set, frozen, material, problems = [] }: Piece & { mate
       {(["face", "back"] as const).flatMap((side) =>
         lying(side).map((s) => (
           <p key={side + s.state} className="mt-1">
-            <b>
-              {s.word}, {side}:
-            </b>{" "}
+            <b>{side === "face" ? msg("{word}, face:", { word: s.word }) : msg("{word}, back:", { word: s.word })}</b>{" "}
             {s.asks}.
           </p>
         )),

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useState } from "react";
 import { useLocation } from "react-router";
 import type { Api } from "../../api/client";
@@ -8,7 +9,7 @@ type PartDraft = Api["PartDraft"];
 type Answer = "YES" | "NO" | "UNKNOWN";
 type Asked = Api["RulesView"]["limits"][number];
 
-const WORDS: Record<Answer, string> = { NO: "No", YES: "Yes", UNKNOWN: "Not known" };
+const WORDS: Record<Answer, string> = { NO: msg("No"), YES: msg("Yes"), UNKNOWN: msg("Not known") };
 
 /** Those of {@code limits} that a person must answer for this part and its damage. */
 export function askedOf(
@@ -68,10 +69,14 @@ export function Questions({
   };
   if (limits.length === 0) return null;
   return (
-    <section aria-label="Is it any of these" className="firm flex flex-col gap-2 p-3">
+    <section aria-label={msg("Is it any of these")} className="firm flex flex-col gap-2 p-3">
       <h2 className="hd flex justify-between gap-2">
-        Is it any of these
-        <span className="lab">{open.length === 0 ? "all answered" : `${open.length} open of ${limits.length}`}</span>
+        {msg("Is it any of these")}
+        <span className="lab">
+          {open.length === 0
+            ? msg("all answered")
+            : msg("{open} open of {limits}", { open: open.length, limits: limits.length })}
+        </span>
       </h2>
       {now && !frozen && (
         <div data-question={now.id}>
@@ -97,7 +102,7 @@ export function Questions({
       {no.length > 0 && (
         <details>
           <summary className="flex min-h-14 cursor-pointer items-center border-t border-hair underline">
-            Answered with no: {no.length}
+            {msg("Answered with no: {no}", { no: no.length })}
           </summary>
           <Answered asked={no} {...list} />
         </details>
@@ -126,7 +131,7 @@ function Answered({
             <button
               type="button"
               disabled={frozen}
-              aria-label={`${r.ask} ${WORDS[answer]}: answer again`}
+              aria-label={msg("{ask} {WORDS}: answer again", { ask: r.ask, WORDS: WORDS[answer] })}
               className="flex min-h-14 w-full items-center justify-between gap-3 py-1 text-left"
               onClick={() => onAgain(r.id)}
             >

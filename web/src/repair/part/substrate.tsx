@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import type { Api } from "../../api/client";
 import { useCatalogue } from "../../api/queries";
 import { Choice, Line, Measure } from "../../shell/field";
@@ -9,12 +10,12 @@ type Made = Api["SubstrateDraft"];
 export type Material = NonNullable<Made["material"]>;
 
 export const MATERIALS: readonly { value: Material; label: string }[] = [
-  { value: "METAL", label: "Metal" },
-  { value: "PLASTIC", label: "Plastic" },
-  { value: "COMPOSITE", label: "Composite" },
-  { value: "GLASS", label: "Glass" },
-  { value: "TYRE", label: "Tyre" },
-  { value: "FILM", label: "Clear coat" },
+  { value: "METAL", label: msg("Metal") },
+  { value: "PLASTIC", label: msg("Plastic") },
+  { value: "COMPOSITE", label: msg("Composite") },
+  { value: "GLASS", label: msg("Glass") },
+  { value: "TYRE", label: msg("Tyre") },
+  { value: "FILM", label: msg("Clear coat") },
 ];
 
 interface Props {
@@ -30,7 +31,7 @@ export function Substrate({ part, set, frozen, at }: Props) {
   const put = (next: Partial<Made>) => set({ made: { ...made, ...next } });
   const wall = (
     <Measure
-      label="Wall thickness"
+      label={msg("Wall thickness")}
       quantity="depth"
       value={made.thicknessMm}
       disabled={frozen}
@@ -45,23 +46,23 @@ export function Substrate({ part, set, frozen, at }: Props) {
       return (
         <>
           <Choice
-            label="Metal"
+            label={msg("Metal")}
             value={part.metal}
             disabled={frozen}
             field="part.metal"
             options={[
-              { value: "MILD_STEEL", label: "Steel" },
-              { value: "GALVANISED_STEEL", label: "Galvanised" },
-              { value: "ALUMINIUM", label: "Aluminium" },
-              { value: "STAINLESS_STEEL", label: "Stainless" },
-              { value: "MAGNESIUM", label: "Magnesium" },
-              { value: "ZINC", label: "Zinc casting" },
-              { value: "UNKNOWN", label: "Not known" },
+              { value: "MILD_STEEL", label: msg("Steel") },
+              { value: "GALVANISED_STEEL", label: msg("Galvanised") },
+              { value: "ALUMINIUM", label: msg("Aluminium") },
+              { value: "STAINLESS_STEEL", label: msg("Stainless") },
+              { value: "MAGNESIUM", label: msg("Magnesium") },
+              { value: "ZINC", label: msg("Zinc casting") },
+              { value: "UNKNOWN", label: msg("Not known") },
             ]}
             onChange={(metal) => set({ metal })}
           />
           <Measure
-            label="Sheet gauge"
+            label={msg("Sheet gauge")}
             quantity="depth"
             value={part.gaugeMm}
             disabled={frozen}
@@ -84,15 +85,15 @@ export function Substrate({ part, set, frozen, at }: Props) {
       return (
         <>
           <Choice
-            label="Composite"
+            label={msg("Composite")}
             value={made.composite}
             disabled={frozen}
             problem={at("part.made.composite")}
             field="part.made.composite"
             options={[
               { value: "SMC", label: "SMC" },
-              { value: "HAND_LAID", label: "Hand-laid" },
-              { value: "CARBON", label: "Carbon" },
+              { value: "HAND_LAID", label: msg("Hand-laid") },
+              { value: "CARBON", label: msg("Carbon") },
             ]}
             onChange={(composite) => put({ composite })}
           />
@@ -107,21 +108,23 @@ export function Substrate({ part, set, frozen, at }: Props) {
       return (
         <>
           <Choice
-            label="The film lies on"
+            label={msg("The film lies on")}
             value={made.filmOver}
             disabled={frozen}
             problem={at("part.made.filmOver")}
             field="part.made.filmOver"
             options={[
-              { value: "STEEL", label: "Steel" },
-              { value: "ALUMINIUM", label: "Aluminium" },
-              { value: "PLASTIC", label: "Plastic" },
-              { value: "COMPOSITE", label: "Composite" },
+              { value: "STEEL", label: msg("Steel") },
+              { value: "ALUMINIUM", label: msg("Aluminium") },
+              { value: "PLASTIC", label: msg("Plastic") },
+              { value: "COMPOSITE", label: msg("Composite") },
             ]}
             onChange={(filmOver) => set({ made: { ...made, filmOver }, coats: beneath(part.coats ?? [], filmOver) })}
           />
           <p>
-            The clear itself is mended, inside its own thickness. Readings of the film gauge are typed under Damage.
+            {msg(
+              "The clear itself is mended, inside its own thickness. Readings of the film gauge are typed under Damage.",
+            )}
           </p>
         </>
       );
@@ -148,14 +151,14 @@ function GlassFields({ made, put, frozen, at }: Piece) {
   return (
     <>
       <label className="lab flex flex-col">
-        Stamp on the pane
+        {msg("Stamp on the pane")}
         <select
           className="firm n h-14 w-full px-2 text-16 font-semibold text-ink"
           disabled={frozen}
           value={made.stamp ?? ""}
           onChange={(e) => put({ stamp: (e.target.value || undefined) as Made["stamp"] })}
         >
-          <option value="">Read it</option>
+          <option value="">{msg("Read it")}</option>
           {stamps.map((s) => (
             <option key={s.stamp} value={s.stamp}>
               {s.word}
@@ -164,7 +167,7 @@ function GlassFields({ made, put, frozen, at }: Piece) {
         </select>
       </label>
       <Measure
-        label="Middle of the steering wheel, from the left as drawn"
+        label={msg("Middle of the steering wheel, from the left as drawn")}
         quantity="length"
         value={made.wheelXMm}
         disabled={frozen}
@@ -173,12 +176,12 @@ function GlassFields({ made, put, frozen, at }: Piece) {
         onChange={(wheelXMm) => put({ wheelXMm })}
       />
       <Choice
-        label="Vehicle over 3.5 t"
+        label={msg("Vehicle over 3.5 t")}
         disabled={frozen}
         value={made.heavy ? "YES" : "NO"}
         options={[
-          { value: "NO", label: "No" },
-          { value: "YES", label: "Yes" },
+          { value: "NO", label: msg("No") },
+          { value: "YES", label: msg("Yes") },
         ]}
         onChange={(v) => put({ heavy: v === "YES" })}
       />
@@ -192,31 +195,31 @@ function TyreFields({ made, put, frozen, at }: Piece) {
   return (
     <>
       <Choice
-        label="Class by the sidewall"
+        label={msg("Class by the sidewall")}
         disabled={frozen}
         value={made.use}
         problem={at("part.made.use")}
         field="part.made.use"
         options={[
-          { value: "CAR", label: "Car, light truck" },
-          { value: "TRUCK", label: "Medium truck, bus" },
+          { value: "CAR", label: msg("Car, light truck") },
+          { value: "TRUCK", label: msg("Medium truck, bus") },
         ]}
         onChange={(use) => put({ use })}
       />
       <Choice
-        label="Axle"
+        label={msg("Axle")}
         disabled={frozen}
         value={made.position}
         problem={at("part.made.position")}
         field="part.made.position"
         options={[
-          { value: "FRONT", label: "Front" },
-          { value: "REAR", label: "Rear" },
+          { value: "FRONT", label: msg("Front") },
+          { value: "REAR", label: msg("Rear") },
         ]}
         onChange={(position) => put({ position })}
       />
       <Measure
-        label="Shallowest groove"
+        label={msg("Shallowest groove")}
         quantity="depth"
         value={made.treadDepthMm}
         disabled={frozen}
@@ -226,7 +229,7 @@ function TyreFields({ made, put, frozen, at }: Piece) {
       />
       <div className="grid grid-cols-2 gap-2">
         <Measure
-          label="Over the crown, thick"
+          label={msg("Over the crown, thick")}
           quantity="depth"
           value={made.crownMm}
           disabled={frozen}
@@ -235,7 +238,7 @@ function TyreFields({ made, put, frozen, at }: Piece) {
           onChange={(crownMm) => put({ crownMm })}
         />
         <Line
-          label="Size, load index"
+          label={msg("Size, load index")}
           value={made.tyreSize ?? ""}
           disabled={frozen}
           problem={at("part.made.tyreSize")}
@@ -243,7 +246,7 @@ function TyreFields({ made, put, frozen, at }: Piece) {
           onChange={(tyreSize) => put({ tyreSize: tyreSize || undefined })}
         />
         <Line
-          label="Date code"
+          label={msg("Date code")}
           value={made.dateCode ?? ""}
           disabled={frozen}
           problem={at("part.made.dateCode")}
@@ -251,7 +254,7 @@ function TyreFields({ made, put, frozen, at }: Piece) {
           onChange={(dateCode) => put({ dateCode: dateCode || undefined })}
         />
         <label className="lab flex flex-col">
-          Speed symbol
+          {msg("Speed symbol")}
           <select
             className="firm n h-14 w-full px-2 text-20 font-semibold text-ink"
             disabled={frozen}
@@ -266,8 +269,9 @@ function TyreFields({ made, put, frozen, at }: Piece) {
         </label>
       </div>
       <p className="lab">
-        Date code: week and year, four digits; leave it empty if it cannot be read. Thickness left empty: the usual of
-        its class.
+        {msg(
+          "Date code: week and year, four digits; leave it empty if it cannot be read. Thickness left empty: the usual of its class.",
+        )}
       </p>
     </>
   );

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { ask } from "../../api/client";
@@ -26,11 +27,11 @@ export function ThrowAway({ id, name }: { id: number; name: string }) {
   return (
     <div className="p-4">
       <SheetDialog
-        title={`Throw “${name || "this draft"}” away`}
-        told="It leaves every list for good. No work has begun on it, so no record is lost."
+        title={msg("Throw “{n}” away", { n: name || msg("this draft") })}
+        told={msg("It leaves every list for good. No work has begun on it, so no record is lost.")}
         trigger={
           <button type="button" className="btn w-full">
-            <Trash2 size={20} aria-hidden="true" /> Throw this draft away
+            <Trash2 size={20} aria-hidden="true" /> {msg("Throw this draft away")}
           </button>
         }
         open={open}
@@ -46,10 +47,10 @@ export function ThrowAway({ id, name }: { id: number; name: string }) {
         )}
         <div className="grid grid-cols-2 gap-2">
           <button type="button" className="btn go" onClick={() => setOpen(false)}>
-            Keep it
+            {msg("Keep it")}
           </button>
           <button type="button" className="btn" onClick={() => void away()}>
-            Throw it away
+            {msg("Throw it away")}
           </button>
         </div>
       </SheetDialog>

@@ -1,3 +1,4 @@
+import { msg, within } from "../../messages/messages";
 import { useMutation } from "@tanstack/react-query";
 import { Camera, Eraser } from "lucide-react";
 import { useRef, useState } from "react";
@@ -12,9 +13,9 @@ type Picture = Api["Picture"];
 type Moment = Picture["moment"];
 
 const MOMENTS: readonly { moment: Moment; word: string }[] = [
-  { moment: "BEFORE", word: "Before" },
-  { moment: "DURING", word: "During" },
-  { moment: "AFTER", word: "After" },
+  { moment: "BEFORE", word: msg("Before") },
+  { moment: "DURING", word: msg("During") },
+  { moment: "AFTER", word: msg("After") },
 ];
 /** Pictures before, during and after: as evidence, so that one is taken away with a reason only. */
 export function Pictures({ id }: { id: number }) {
@@ -24,13 +25,13 @@ export function Pictures({ id }: { id: number }) {
   });
   const add = useSendPicture(id);
   return (
-    <section className="keep mt-5" aria-label="Pictures">
-      <h3 className="hd">Pictures</h3>
+    <section className="keep mt-5" aria-label={msg("Pictures")}>
+      <h3 className="hd">{msg("Pictures")}</h3>
       {add.isError && (
         <p role="alert" className="flex items-center gap-4 py-1 font-bold text-oxide-text">
           {add.variables?.file.name}: {add.error.message}
           <button type="button" className="btn" onClick={add.again}>
-            Send it again
+            {msg("Send it again")}
           </button>
         </p>
       )}
@@ -67,7 +68,7 @@ function Add({ word, busy, onFile }: { word: string; busy: boolean; onFile: (fil
         type="file"
         accept="image/jpeg,image/png"
         className="hidden"
-        aria-label={`Picture ${word.toLowerCase()}`}
+        aria-label={msg("Picture {word}", { word: within(word) })}
         onChange={(e) => {
           const file = e.target.files?.[0];
           e.target.value = "";
@@ -75,7 +76,7 @@ function Add({ word, busy, onFile }: { word: string; busy: boolean; onFile: (fil
         }}
       />
       <button type="button" className="btn" disabled={busy} onClick={() => input.current?.click()}>
-        <Camera size={20} aria-hidden="true" /> {busy ? "Sending" : `Add ${word.toLowerCase()}`}
+        <Camera size={20} aria-hidden="true" /> {busy ? msg("Sending") : msg("Add {word}", { word: within(word) })}
       </button>
     </span>
   );
@@ -99,7 +100,7 @@ function Shot({ id, picture: p, word }: { id: number; picture: Picture; word: st
           src={`/api/pictures/${p.id}.jpg`}
           width={p.width}
           height={p.height}
-          alt={`${word}, taken in ${dayAndTime(p.at, zone)} by ${p.by}`}
+          alt={msg("{word}, taken in {at} by {by}", { word, at: dayAndTime(p.at, zone), by: p.by })}
           className="firm block h-auto w-full"
         />
       </a>
@@ -108,15 +109,15 @@ function Shot({ id, picture: p, word }: { id: number; picture: Picture; word: st
           {dayAndTime(p.at, zone)}, {p.by}
         </span>
         <SheetDialog
-          title="Take this picture away"
-          told="It is shown no more; that it was there, who took it away and why stays in the audit."
+          title={msg("Take this picture away")}
+          told={msg("It is shown no more; that it was there, who took it away and why stays in the audit.")}
           open={open}
           onOpenChange={setOpen}
           trigger={
             <button
               type="button"
               className="no-print grid h-14 w-14 place-items-center"
-              aria-label="Take this picture away"
+              aria-label={msg("Take this picture away")}
             >
               <Eraser size={20} aria-hidden="true" />
             </button>
@@ -129,9 +130,9 @@ function Shot({ id, picture: p, word }: { id: number; picture: Picture; word: st
               away.mutate();
             }}
           >
-            <Line label="Why" value={reason} onChange={setReason} problem={away.error?.message} />
+            <Line label={msg("Why")} value={reason} onChange={setReason} problem={away.error?.message} />
             <button className="btn go" disabled={reason.trim() === "" || away.isPending}>
-              Take it away
+              {msg("Take it away")}
             </button>
           </form>
         </SheetDialog>

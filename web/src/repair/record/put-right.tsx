@@ -1,3 +1,4 @@
+import { msg, within } from "../../messages/messages";
 import { Eraser } from "lucide-react";
 import { useState } from "react";
 import type { Api } from "../../api/client";
@@ -30,7 +31,11 @@ function happenings(run: Api["RunView"], asked: (ask: Ask) => Asked, system: Sys
     return {
       event: r.event,
       at: r.at,
-      said: `${ask.label} ${amountOf(r.value, ask.unit, system)}, at ${title(r.step).toLowerCase()}`,
+      said: msg("{label} {value}, at {step}", {
+        label: ask.label,
+        value: amountOf(r.value, ask.unit, system),
+        step: within(title(r.step)),
+      }),
       quantity: ask.quantity,
       value: r.value,
       field: ask.label,
@@ -39,19 +44,26 @@ function happenings(run: Api["RunView"], asked: (ask: Ask) => Asked, system: Sys
     };
   });
   const minutes = { unit: "min" };
-  const earlier = { quantity: minutes, value: 0, field: "How much earlier it was", mayGo: false, note: false };
+  const earlier = { quantity: minutes, value: 0, field: msg("How much earlier it was"), mayGo: false, note: false };
   const steps = run.state.steps.flatMap((s): Happened[] => [
     ...(s.clockEvent
-      ? [{ event: s.clockEvent, at: s.beganAt ?? "", said: `The clock of ${s.step.title.toLowerCase()}`, ...earlier }]
+      ? [
+          {
+            event: s.clockEvent,
+            at: s.beganAt ?? "",
+            said: msg("The clock of {title}", { title: within(s.step.title) }),
+            ...earlier,
+          },
+        ]
       : []),
     ...(s.doneEvent && s.doneAt
-      ? [{ event: s.doneEvent, at: s.doneAt, said: `${s.step.title}: done`, ...earlier }]
+      ? [{ event: s.doneEvent, at: s.doneAt, said: msg("{title}: done", { title: s.step.title }), ...earlier }]
       : []),
   ]);
   const notes = run.state.notes.map((n): Happened => ({
     event: n.event,
     at: n.at,
-    said: `Note: ${n.text}`,
+    said: msg("Note: {text}", { text: n.text }),
     ...earlier,
     mayGo: true,
     note: true,
@@ -83,12 +95,12 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
   };
   const note = picked?.note ?? false;
   return (
-    <section aria-label="Put right" className="mt-5">
+    <section aria-label={msg("Put right")} className="mt-5">
       <div className="flex items-center gap-3">
-        <h3 className="hd flex-1">Put right and taken back</h3>
+        <h3 className="hd flex-1">{msg("Put right and taken back")}</h3>
         <SheetDialog
-          title="Put something right"
-          told="What stood there stays in the record, with what it should have been and why."
+          title={msg("Put something right")}
+          told={msg("What stood there stays in the record, with what it should have been and why.")}
           wide
           open={open}
           onOpenChange={(o) => {
@@ -97,12 +109,12 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
           }}
           trigger={
             <button type="button" className="btn no-print">
-              <Eraser size={20} aria-hidden="true" /> Put right
+              <Eraser size={20} aria-hidden="true" /> {msg("Put right")}
             </button>
           }
         >
           {picked === undefined ? (
-            <ul className="max-h-[60vh] overflow-y-auto" aria-label="What happened">
+            <ul className="max-h-[60vh] overflow-y-auto" aria-label={msg("What happened")}>
               {(run.data ? happenings(run.data, asked, system) : []).map((h) => (
                 <li key={h.event} className="border-b border-hair">
                   <button
@@ -133,10 +145,10 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
               {!note && (
                 <Measure large label={picked.field} quantity={picked.quantity} value={value} onChange={setValue} />
               )}
-              <Line label="Why" value={why} onChange={setWhy} />
+              <Line label={msg("Why")} value={why} onChange={setWhy} />
               <div className="flex gap-2">
                 <button type="button" className="btn" onClick={() => setPicked(undefined)}>
-                  Something else
+                  {msg("Something else")}
                 </button>
                 {picked.mayGo && (
                   <button
@@ -145,12 +157,12 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
                     disabled={why.trim() === ""}
                     onClick={() => push({ kind: "UNDO" })}
                   >
-                    Take it back
+                    {msg("Take it back")}
                   </button>
                 )}
                 {!note && (
                   <button className="btn go" disabled={why.trim() === "" || value === undefined}>
-                    Put it right
+                    {msg("Put it right")}
                   </button>
                 )}
               </div>
@@ -158,7 +170,7 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
           )}
         </SheetDialog>
       </div>
-      {record.amended.length + record.takenBack.length + record.uncounted.length === 0 && <p>Nothing.</p>}
+      {record.amended.length + record.takenBack.length + record.uncounted.length === 0 && <p>{msg("Nothing.")}</p>}
       <ul>
         {record.amended.map((a) => (
           <li key={`${a.target}${a.at}`} className="border-b border-hair py-1.5">
@@ -167,13 +179,18 @@ export function PutRight({ id, record }: { id: number; record: Api["RepairRecord
         ))}
         {record.takenBack.map((t) => (
           <li key={`${t.target}${t.at}`} className="border-b border-hair py-1.5">
-            Taken back: {t.said}. {t.by}, {dayAndTime(t.at, zone)}
+            {msg("Taken back: {said}. {by}, {at}", { said: t.said, by: t.by, at: dayAndTime(t.at, zone) })}
             {t.reason && `: “${t.reason}”`}
           </li>
         ))}
         {record.uncounted.map((u) => (
           <li key={u.event} className="border-b border-hair py-1.5">
-            Not counted: {u.said}. {u.by}, {dayAndTime(u.at, zone)}: {u.why}
+            {msg("Not counted: {said}. {by}, {at}: {why}", {
+              said: u.said,
+              by: u.by,
+              at: dayAndTime(u.at, zone),
+              why: u.why,
+            })}
           </li>
         ))}
       </ul>

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useMutation } from "@tanstack/react-query";
 import { FileDown } from "lucide-react";
 import { ask, type Api, problemsOf } from "../../api/client";
@@ -21,11 +22,11 @@ export function ReadingsFile({ id }: { id: number }) {
   return (
     <div className="no-print mt-3 flex flex-wrap items-center gap-2">
       <a className="btn" href={`/api/repairs/${id}/readings.csv`} download>
-        <FileDown size={20} aria-hidden="true" /> Readings, CSV
+        <FileDown size={20} aria-hidden="true" /> {msg("Readings, CSV")}
       </a>
       <FileButton
-        label="Read readings in"
-        files="Readings file"
+        label={msg("Read readings in")}
+        files={msg("Readings file")}
         accept=".csv,text/csv"
         disabled={read.isPending}
         onFile={(file) => read.mutate(file)}
@@ -33,14 +34,14 @@ export function ReadingsFile({ id }: { id: number }) {
       {read.isSuccess && (
         <span role="status" className="font-bold">
           {read.data.taken === 0
-            ? "Nothing new: all of them are here already."
-            : `${read.data.taken} new ${read.data.taken === 1 ? "reading" : "readings"}.`}
+            ? msg("Nothing new: all of them are here already.")
+            : msg("{n, plural, one {# new reading} other {# new readings}}.", { n: read.data.taken })}
         </span>
       )}
       {read.isError && (
         <span role="alert" className="font-bold text-oxide-text">
-          Nothing was taken. {read.error.message}
-          {problems.length > 1 && ` And ${problems.length - 1} more.`}
+          {msg("Nothing was taken. {message}", { message: read.error.message })}
+          {problems.length > 1 && ` ${msg("And {n} more.", { n: problems.length - 1 })}`}
         </span>
       )}
     </div>

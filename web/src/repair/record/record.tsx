@@ -1,3 +1,5 @@
+import { firstName } from "../../shell/first-name";
+import { msg, within } from "../../messages/messages";
 import { FileDown, OctagonX, Printer, TriangleAlert } from "lucide-react";
 import { Link } from "react-router";
 import type { Api } from "../../api/client";
@@ -25,10 +27,10 @@ export default function RecordStation({ id, frozen }: { id: number; frozen: bool
   if (!frozen) {
     return (
       <div className="p-6">
-        <h2 className="text-28 font-semibold">No record yet</h2>
-        <p className="mt-2 text-20">The record begins with the work. Look at the steps, then begin the run.</p>
+        <h2 className="text-28 font-semibold">{msg("No record yet")}</h2>
+        <p className="mt-2 text-20">{msg("The record begins with the work. Look at the steps, then begin the run.")}</p>
         <Link to={`/repairs/${id}/run`} className="btn go mt-4">
-          To the run
+          {msg("To the run")}
         </Link>
       </div>
     );
@@ -42,8 +44,8 @@ const finished = (record: Api["RepairRecord"], zone: string) =>
   record.finishedAt
     ? dayAndTime(record.finishedAt, zone)
     : record.ended
-      ? `ended ${dayAndTime(record.ended.at, zone)}`
-      : "not yet";
+      ? msg("ended {at}", { at: dayAndTime(record.ended.at, zone) })
+      : msg("not yet");
 
 /** Steps that were done, planned against taken. */
 function Lines({ lines, begun }: { lines: Api["RepairRecord"]["lines"]; begun: number }) {
@@ -52,12 +54,12 @@ function Lines({ lines, begun }: { lines: Api["RepairRecord"]["lines"]; begun: n
     <table className="w-full text-left">
       <thead>
         <tr className="lab firm-b">
-          <th className="py-1 pr-3">Done</th>
-          <th className="pr-3">Step</th>
-          <th className="pr-3 text-right">Planned</th>
-          <th className="pr-3 text-right">Taken</th>
-          <th className="pr-3">Gate, readings, notes</th>
-          <th>Hands</th>
+          <th className="py-1 pr-3">{msg("Done")}</th>
+          <th className="pr-3">{msg("Step")}</th>
+          <th className="pr-3 text-right">{msg("Planned")}</th>
+          <th className="pr-3 text-right">{msg("Taken")}</th>
+          <th className="pr-3">{msg("Gate, readings, notes")}</th>
+          <th>{msg("Hands")}</th>
         </tr>
       </thead>
       <tbody>
@@ -71,7 +73,7 @@ function Lines({ lines, begun }: { lines: Api["RepairRecord"]["lines"]; begun: n
             <td className="py-1.5 n pr-3 text-right whitespace-nowrap">{minutes(l.plannedMin)}</td>
             <td className="py-1.5 n pr-3 text-right whitespace-nowrap">{span(l.takenMin)}</td>
             <td className="py-1.5 pr-3">{[l.answer, ...l.remarks].filter(Boolean).join("; ")}</td>
-            <td className="py-1.5 whitespace-nowrap">{l.by.split(" ")[0]}</td>
+            <td className="py-1.5 whitespace-nowrap">{firstName(l.by)}</td>
           </tr>
         ))}
       </tbody>
@@ -88,15 +90,20 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
   const begun = Date.parse(record.startedAt ?? record.frozen);
   return (
     <div className="print-flow min-h-0 flex-1 overflow-y-auto">
-      <article className="mx-auto max-w-[1120px] p-6 pt-4" aria-label="Record">
+      <article className="mx-auto max-w-[1120px] p-6 pt-4" aria-label={msg("Record")}>
         <header className="firm-b flex items-start gap-4 pb-3">
           <div className="min-w-0 flex-1">
             <h2 className="text-28 font-semibold">
-              Record: {workup.name}, {workup.vehicle}
+              {msg("Record: {name}, {vehicle}", { name: workup.name, vehicle: workup.vehicle })}
             </h2>
             <p>
-              {workup.mark}. Plan frozen {dayAndTime(record.frozen, zone)} by {frozen.by}, rule book {record.ruleBook},
-              shop air {plan && temperature(plan.air.tempC, system)} {plan && percent(plan.air.rhPercent)}.
+              {msg("{mark}. Plan frozen {frozen} by {by}, rule book {ruleBook}, shop air", {
+                mark: workup.mark,
+                frozen: dayAndTime(record.frozen, zone),
+                by: frozen.by,
+                ruleBook: record.ruleBook,
+              })}{" "}
+              {plan && temperature(plan.air.tempC, system)} {plan && percent(plan.air.rhPercent)}.
             </p>
           </div>
           <VerdictMark outcome={workup.verdict.outcome} />
@@ -107,32 +114,38 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
               </a>
             ))}
             <button type="button" className="btn" onClick={() => window.print()}>
-              <Printer size={20} aria-hidden="true" /> Print
+              <Printer size={20} aria-hidden="true" /> {msg("Print")}
             </button>
           </div>
         </header>
         <Assumed part={frozen.draft.part} />
         <div className="grid grid-cols-4 divide-x divide-hair border-b border-hair">
-          <Fact label="Begun" value={record.startedAt ? dayAndTime(record.startedAt, zone) : "not yet"} />
-          <Fact label="Finished" value={finished(record, zone)} />
-          <Fact label="Taken, planned" value={`${minutes(record.takenMin, "down")} of ${minutes(record.plannedMin)}`} />
-          <Fact label="Hands" value={record.people.join(", ") || "none yet"} />
+          <Fact label={msg("Begun")} value={record.startedAt ? dayAndTime(record.startedAt, zone) : msg("not yet")} />
+          <Fact label={msg("Finished")} value={finished(record, zone)} />
+          <Fact
+            label={msg("Taken, planned")}
+            value={msg("{taken} of {planned}", {
+              taken: minutes(record.takenMin, "down"),
+              planned: minutes(record.plannedMin),
+            })}
+          />
+          <Fact label={msg("Hands")} value={record.people.join(", ") || msg("none yet")} />
         </div>
 
         {record.ended && (
           <p className="firm keep mt-4 flex items-start gap-3 px-4 py-3">
             <OctagonX className="text-oxide mt-0.5 shrink-0" size={24} aria-hidden="true" />
             <span>
-              <b>Ended before the last step: {ENDINGS[record.ended.how].toLowerCase()}.</b> {record.ended.why} (
-              {record.ended.by}, {dayAndTime(record.ended.at, zone)})
+              <b>{msg("Ended before the last step: {how}.", { how: within(ENDINGS[record.ended.how]) })}</b>{" "}
+              {record.ended.why} ({record.ended.by}, {dayAndTime(record.ended.at, zone)})
             </span>
           </p>
         )}
         <Signature view={view} />
 
-        <h3 className="hd mt-5">Deviations</h3>
+        <h3 className="hd mt-5">{msg("Deviations")}</h3>
         {record.deviations.length === 0 ? (
-          <p>None: done as planned.</p>
+          <p>{msg("None: done as planned.")}</p>
         ) : (
           <ul>
             {record.deviations.map((d, i) => (
@@ -149,17 +162,17 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
 
         <PutRight id={id} record={record} />
 
-        <h3 className="hd mt-5">Mixes</h3>
+        <h3 className="hd mt-5">{msg("Mixes")}</h3>
         <table className="w-full text-left">
           <thead>
             <tr className="lab firm-b">
-              <th className="py-1 pr-3">Material</th>
-              <th className="pr-3">Lot</th>
-              <th className="pr-3 text-right">Filler planned</th>
-              <th className="pr-3 text-right">weighed</th>
-              <th className="pr-3 text-right">Cream weighed</th>
-              <th className="pr-3 text-right">Dose asked</th>
-              <th className="text-right">given</th>
+              <th className="py-1 pr-3">{msg("Material")}</th>
+              <th className="pr-3">{msg("Lot")}</th>
+              <th className="pr-3 text-right">{msg("Filler planned")}</th>
+              <th className="pr-3 text-right">{msg("weighed")}</th>
+              <th className="pr-3 text-right">{msg("Cream weighed")}</th>
+              <th className="pr-3 text-right">{msg("Dose asked")}</th>
+              <th className="text-right">{msg("given")}</th>
             </tr>
           </thead>
           <tbody>
@@ -168,11 +181,15 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
                 <td className="py-1.5 pr-3">{d.title}</td>
                 <td className="py-1.5 n pr-3">{d.lot}</td>
                 <td className="py-1.5 n pr-3 text-right">{grams(d.plannedFillerG)}</td>
-                <td className="py-1.5 n pr-3 text-right">{d.fillerG === undefined ? "not typed" : grams(d.fillerG)}</td>
-                <td className="py-1.5 n pr-3 text-right">{d.creamG === undefined ? "not typed" : grams(d.creamG)}</td>
+                <td className="py-1.5 n pr-3 text-right">
+                  {d.fillerG === undefined ? msg("not typed") : grams(d.fillerG)}
+                </td>
+                <td className="py-1.5 n pr-3 text-right">
+                  {d.creamG === undefined ? msg("not typed") : grams(d.creamG)}
+                </td>
                 <td className="py-1.5 n pr-3 text-right">{percent(d.askedPercent)}</td>
                 <td className="py-1.5 n text-right font-semibold">
-                  {d.percent === undefined ? "not known" : percent(d.percent)}
+                  {d.percent === undefined ? msg("not known") : percent(d.percent)}
                 </td>
               </tr>
             ))}
@@ -182,16 +199,16 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
         {record.former.map((f, i) => (
           <section key={f.left}>
             <h3 className="hd mt-5">
-              Plan {i + 1}, {f.title}, until {moment(f.left, begun, zone)}
+              {msg("Plan {i}, {title}, until {left}", { i: i + 1, title: f.title, left: moment(f.left, begun, zone) })}
             </h3>
-            <p className="py-1">
-              Left for another by {f.by}: {f.why}
-            </p>
+            <p className="py-1">{msg("Left for another by {by}: {why}", { by: f.by, why: f.why })}</p>
             <Lines lines={f.lines} begun={begun} />
           </section>
         ))}
         <h3 className="hd mt-5">
-          {record.former.length > 0 ? `Plan ${record.former.length + 1}: steps` : "Steps"}, planned against done
+          {record.former.length > 0
+            ? msg("Plan {n}: steps, planned against done", { n: record.former.length + 1 })
+            : msg("Steps, planned against done")}
         </h3>
         <Lines lines={record.lines} begun={begun} />
 
@@ -200,21 +217,21 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
 
         <div className="keep mt-5 grid grid-cols-3 gap-6">
           <div>
-            <h3 className="hd">Taken from the shelf</h3>
+            <h3 className="hd">{msg("Taken from the shelf")}</h3>
             <ul>
               {record.used.map((u) => (
                 <li key={u.itemId} className="flex justify-between gap-3 border-b border-hair py-1">
                   <span>{u.name}</span>
                   <span className="text-right">
                     <b className="n">{amount(Math.round(u.amount * 10) / 10, u.unit, system)}</b>
-                    <span className="lab block">{u.read ? "as read" : "as planned"}</span>
+                    <span className="lab block">{u.read ? msg("as read") : msg("as planned")}</span>
                   </span>
                 </li>
               ))}
             </ul>
           </div>
           <div>
-            <h3 className="hd">Lots</h3>
+            <h3 className="hd">{msg("Lots")}</h3>
             <ul>
               {record.lots.map((l) => (
                 <li key={`${l.role}${l.name}`} className="flex justify-between gap-3 border-b border-hair py-1">
@@ -227,7 +244,7 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
             </ul>
           </div>
           <div>
-            <h3 className="hd">Schools followed</h3>
+            <h3 className="hd">{msg("Schools followed")}</h3>
             <ul>
               {record.schools.map((s) => (
                 <li key={s.school} className="border-b border-hair py-1">
@@ -238,8 +255,8 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
           </div>
         </div>
         {record.house.length > 0 && (
-          <section aria-label="The house’s own page" className="keep mt-5">
-            <h3 className="hd">The house’s own page</h3>
+          <section aria-label={msg("The house’s own page")} className="keep mt-5">
+            <h3 className="hd">{msg("The house’s own page")}</h3>
             <ul>
               {record.house.map((h) => (
                 <li key={h.rule} className="border-b border-hair py-1">
@@ -254,11 +271,12 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
         </div>
         {record.again.map((a) => (
           <p key={a.due} className="mt-4">
-            <b>Look again {dayAndTime(a.due, zone)}.</b> {a.what} <span className="lab">{a.shown}</span>
+            <b>{msg("Look again {due}.", { due: dayAndTime(a.due, zone) })}</b> {a.what}{" "}
+            <span className="lab">{a.shown}</span>
           </p>
         ))}
         <p className="mt-4">{record.closing}</p>
-        <p className="lab mt-2">{record.events} bench events kept for this repair.</p>
+        <p className="lab mt-2">{msg("{events} bench events kept for this repair.", { events: record.events })}</p>
       </article>
     </div>
   );

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { PenLine, Undo2 } from "lucide-react";
 import { useState } from "react";
 import { type Api, fresh } from "../../api/client";
@@ -32,36 +33,34 @@ export function Signature({ view }: { view: Api["RecordView"] }) {
   };
   const { signed } = record;
   return (
-    <section aria-label="Signature" className="keep flex flex-wrap items-center gap-3 border-b border-hair py-3">
+    <section aria-label={msg("Signature")} className="keep flex flex-wrap items-center gap-3 border-b border-hair py-3">
       <p className="min-w-60 flex-1 text-20">
-        {signed === undefined && "Not signed yet."}
-        {signed?.stands && (
-          <b>
-            Signed by {signed.by}, {dayAndTime(signed.at, zone)}
-          </b>
-        )}
+        {signed === undefined && msg("Not signed yet.")}
+        {signed?.stands && <b>{msg("Signed by {by}, {at}", { by: signed.by, at: dayAndTime(signed.at, zone) })}</b>}
         {signed && !signed.stands && (
           <b className="text-oxide-text">
-            Sent back by {signed.by}, {dayAndTime(signed.at, zone)}: {signed.why}
+            {msg("Sent back by {by}, {at}: {why}", { by: signed.by, at: dayAndTime(signed.at, zone), why: signed.why })}
           </b>
         )}
         {signed?.stands && signature?.holds && (
           <span className="lab block">
-            for plans and events with the digest <Digits of={signature.digest} />
+            {msg("for plans and events with the digest")} <Digits of={signature.digest} />
           </span>
         )}
         {signature && !signature.holds && (
           <b role="alert" className="block text-oxide-text">
-            What is kept is not what was signed: somebody changed it in the store. Tell the lead.
+            {msg("What is kept is not what was signed: somebody changed it in the store. Tell the lead.")}
           </b>
         )}
         {origin && (
           <span className={origin.seal === "NONE" ? "block text-16 font-bold text-oxide-text" : "lab block"}>
-            {origin.seal === "NONE" && "Read in from a file without a seal: nobody can tell whether it was changed."}
-            {origin.seal === "OWN" && "Read in from a file that this installation sealed; it is as it was written."}
+            {origin.seal === "NONE" &&
+              msg("Read in from a file without a seal: nobody can tell whether it was changed.")}
+            {origin.seal === "OWN" &&
+              msg("Read in from a file that this installation sealed; it is as it was written.")}
             {origin.seal === "OTHER" && (
               <>
-                Read in as it was written, sealed by the installation <Digits of={origin.by ?? ""} />
+                {msg("Read in as it was written, sealed by the installation")} <Digits of={origin.by ?? ""} />
               </>
             )}
           </span>
@@ -70,10 +69,10 @@ export function Signature({ view }: { view: Api["RecordView"] }) {
       {maySign && !signed?.stands && !back && (
         <div className="no-print flex gap-2">
           <button type="button" className="btn" disabled={waits} onClick={() => setBack(true)}>
-            <Undo2 size={20} aria-hidden="true" /> Send back
+            <Undo2 size={20} aria-hidden="true" /> {msg("Send back")}
           </button>
           <button type="button" className="btn go" disabled={waits} onClick={() => void sign("signed")}>
-            <PenLine size={20} aria-hidden="true" /> Sign
+            <PenLine size={20} aria-hidden="true" /> {msg("Sign")}
           </button>
         </div>
       )}
@@ -86,13 +85,13 @@ export function Signature({ view }: { view: Api["RecordView"] }) {
           }}
         >
           <div className="flex-1">
-            <Line label="Why does it go back?" value={why} onChange={setWhy} />
+            <Line label={msg("Why does it go back?")} value={why} onChange={setWhy} />
           </div>
           <button type="button" className="btn" onClick={() => setBack(false)}>
-            Leave it
+            {msg("Leave it")}
           </button>
           <button className="btn go" disabled={why.trim() === ""}>
-            Send back
+            {msg("Send back")}
           </button>
         </form>
       )}

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import type { Api } from "../../api/client";
 import { creamFor, neverCures, percentOf } from "./dose";
 import { answered, findingsAt, leaves, stopping, stopsAfter } from "./judge";
@@ -157,7 +158,7 @@ function startClock(plan: Plan, state: State, now: RunStep, at: string, undoable
   const clock: Api["LiveClock"] = {
     step: now.id,
     kind: "BY",
-    label: "On the part by",
+    label: msg("On the part by"),
     startedAt: at,
     endsAt: plus(at, pour?.onPartByMin ?? 0),
     note: "",

@@ -1,8 +1,9 @@
+import { msg } from "../../messages/messages";
 import { Check, RotateCcw, Timer, Trash2 } from "lucide-react";
 import type { Api } from "../../api/client";
 import { stretch } from "../../units/units";
 
-const WITHOUT = "without what the house wants: it stands in the record";
+const WITHOUT = msg("without what the house wants: it stands in the record");
 
 /** The answers of the step in hand, wide enough for a glove: done, started, or what its gate can be answered. */
 export function AnswerBar({
@@ -50,7 +51,7 @@ export function AnswerBar({
           <Answer key={b.id} Icon={RotateCcw} word={b.label} note={b.note} onClick={() => answer(b.id)} />
         ))}
         <button type="button" className="n min-w-28 px-4 text-20 font-semibold" onClick={() => setBranching(false)}>
-          Back
+          {msg("Back")}
         </button>
       </div>
     );
@@ -68,17 +69,20 @@ export function AnswerBar({
           word={gate.yes}
           note={
             unread
-              ? "not read: it stands in the record"
+              ? msg("not read: it stands in the record")
               : lacking
                 ? WITHOUT
-                : (never ?? (early > 0 ? `${stretch(early, "up")} early: say what it was judged by` : gate.yesNote))
+                : (never ??
+                  (early > 0
+                    ? msg("{early} early: say what it was judged by", { early: stretch(early, "up") })
+                    : gate.yesNote))
           }
           onClick={primary}
         />
         <Answer
           Icon={RotateCcw}
           word={gate.no}
-          note={gate.branches.length === 1 ? (gate.branches[0]?.note ?? "") : "say what"}
+          note={gate.branches.length === 1 ? (gate.branches[0]?.note ?? "") : msg("say what")}
           onClick={other}
         />
       </div>
@@ -90,17 +94,21 @@ export function AnswerBar({
     return (
       <div className="firm-t flex min-h-[112px] shrink-0 flex-wrap" data-answers>
         <div className="n flex min-w-60 flex-1 items-center px-4 text-20 leading-7 font-semibold sm:px-8">
-          {mixing ? "Not yet" : "Not ready"}: {off.map((m) => m.said).join(", ")}
+          {mixing ? msg("Not yet") : msg("Not ready")}: {off.map((m) => m.said).join(", ")}
         </div>
-        {mixing && weigh && <Answer Icon={RotateCcw} word="Weigh again" note="the cream" onClick={weigh} />}
-        {mixing && weighed && <Answer Icon={Trash2} word="Scrap it" note="it counts as used" onClick={scrap} />}
+        {mixing && weigh && (
+          <Answer Icon={RotateCcw} word={msg("Weigh again")} note={msg("the cream")} onClick={weigh} />
+        )}
+        {mixing && weighed && (
+          <Answer Icon={Trash2} word={msg("Scrap it")} note={msg("it counts as used")} onClick={scrap} />
+        )}
         <button
           type="button"
           className="firm-l n min-h-[72px] min-w-40 flex-1 px-4 text-20 font-semibold disabled:text-muted"
           disabled={never}
           onClick={primary}
         >
-          {never ? "This dose never starts" : "Start all the same, say why"}
+          {never ? msg("This dose never starts") : msg("Start all the same, say why")}
         </button>
       </div>
     );
@@ -108,14 +116,26 @@ export function AnswerBar({
   return (
     <div className="firm-t flex min-h-[112px] shrink-0" data-answers>
       {mixing ? (
-        <Answer go Icon={Timer} word="Cream meets filler" note="the clock starts" onClick={primary} />
+        <Answer go Icon={Timer} word={msg("Cream meets filler")} note={msg("the clock starts")} onClick={primary} />
       ) : (
         <Answer
           yes
           go={!lacking && early === 0}
           Icon={Check}
-          word={step.kind === "MIX" ? "Mixed, one colour" : step.kind === "SPREAD" ? "All on the part" : "Done"}
-          note={lacking ? WITHOUT : early > 0 ? `${stretch(early, "up")} early: say what it was judged by` : "and on"}
+          word={
+            step.kind === "MIX"
+              ? msg("Mixed, one colour")
+              : step.kind === "SPREAD"
+                ? msg("All on the part")
+                : msg("Done")
+          }
+          note={
+            lacking
+              ? WITHOUT
+              : early > 0
+                ? msg("{early} early: say what it was judged by", { early: stretch(early, "up") })
+                : msg("and on")
+          }
           onClick={primary}
         />
       )}

@@ -1,3 +1,5 @@
+import { msg } from "../../messages/messages";
+import { told } from "../../messages/told";
 import type { Api } from "../../api/client";
 import { useCatalogue } from "../../api/queries";
 import type { Quantity } from "../../shell/field";
@@ -40,7 +42,10 @@ export function useAsked(): (ask: Ask) => Asked {
     const q = quantities.find((x) => x.quantity === ask);
     if (!q) return UNKNOWN;
     const quantity = q.sort === "PLAIN" ? { unit: q.unit } : FIELD[q.sort];
-    const told = `${amountOf(q.min, q.unit, system, false)} to ${amountOf(q.max, q.unit, system)}`;
-    return { label: q.word, quantity, unit: q.unit, from: q.min, to: q.max, told };
+    const range = msg("{min} to {max}", {
+      min: amountOf(q.min, q.unit, system, false),
+      max: amountOf(q.max, q.unit, system),
+    });
+    return { label: told(q.word), quantity, unit: q.unit, from: q.min, to: q.max, told: range };
   };
 }

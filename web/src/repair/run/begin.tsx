@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { Play } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -51,29 +52,40 @@ export function Begin({ id, anew }: { id: number; anew?: string }) {
     <main className="flex min-h-0 flex-1 flex-col overflow-auto">
       <div className="firm-b flex flex-wrap items-center gap-4 px-6 py-4">
         <h1 className="text-44 font-semibold" style={{ fontStretch: "88%" }}>
-          {on.draft?.part?.name || "New repair"}
+          {on.draft?.part?.name || msg("New repair")}
         </h1>
         {on.workup && <VerdictMark outcome={on.workup.verdict.outcome} />}
       </div>
       {plan ? (
         <div className="flex flex-col gap-4 px-6 py-6 text-28">
           <p>
-            {plan.steps.length} steps, {minutes(plan.activeMin)} hands on, {minutes(plan.totalMin)} in all at today's
-            air.
+            {msg("{steps} steps, {active} hands on, {total} in all at today’s air.", {
+              steps: plan.steps.length,
+              active: minutes(plan.activeMin),
+              total: minutes(plan.totalMin),
+            })}
           </p>
           {plan.mixes.map((m) => (
             <p key={m.id}>
-              {m.pour.material}, lot {m.pour.lot}: {grams(m.pour.fillerG)}
-              {m.pour.batches > 1 ? ` × ${m.pour.batches}` : ""}, cream {grams(m.pour.creamG)}.
+              {msg("{material}, lot {lot}: {filler}, cream {cream}.", {
+                material: m.pour.material,
+                lot: m.pour.lot,
+                filler: m.pour.batches > 1 ? `${grams(m.pour.fillerG)} × ${m.pour.batches}` : grams(m.pour.fillerG),
+                cream: grams(m.pour.creamG),
+              })}
             </p>
           ))}
           {anew !== undefined && (
             <p className="text-20">
-              The plan before is left: {anew}. What was done under it and is the same in this plan counts as done; the
-              rest is asked again.
+              {msg(
+                "The plan before is left: {why}. What was done under it and is the same in this plan counts as done; the rest is asked again.",
+                { why: anew },
+              )}
             </p>
           )}
-          <p className="text-20 text-muted">Beginning freezes this plan; a later change of rules does not reach it.</p>
+          <p className="text-20 text-muted">
+            {msg("Beginning freezes this plan; a later change of rules does not reach it.")}
+          </p>
           <div className="text-20">
             <Assumed part={on.draft?.part} />
           </div>
@@ -81,7 +93,7 @@ export function Begin({ id, anew }: { id: number; anew?: string }) {
         </div>
       ) : (
         <ul className="flex flex-col gap-3 px-6 py-6 text-28">
-          {on.draft === undefined && <li>One moment.</li>}
+          {on.draft === undefined && <li>{msg("One moment.")}</li>}
           {blockers.map((b) => (
             <li key={b} className="text-oxide-text">
               {b}
@@ -99,7 +111,7 @@ export function Begin({ id, anew }: { id: number; anew?: string }) {
           to={`/repairs/${id}/steps`}
           className="n grid min-h-[96px] flex-1 place-items-center text-28 font-semibold"
         >
-          Back to the plan
+          {msg("Back to the plan")}
         </Link>
         {anew !== undefined && (
           <button
@@ -108,7 +120,7 @@ export function Begin({ id, anew }: { id: number; anew?: string }) {
             disabled={busy}
             onClick={() => void keep()}
           >
-            Keep the plan that runs
+            {msg("Keep the plan that runs")}
           </button>
         )}
         <button
@@ -118,7 +130,7 @@ export function Begin({ id, anew }: { id: number; anew?: string }) {
           onClick={() => void begin()}
         >
           <Play size={40} className="fill-current" aria-hidden="true" />{" "}
-          {anew === undefined ? "Begin the work" : "Go on by this plan"}
+          {anew === undefined ? msg("Begin the work") : msg("Go on by this plan")}
         </button>
       </div>
     </main>

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useState } from "react";
 import { ask, type Api, Unreachable } from "../../api/client";
 import { keys, queryClient } from "../../api/queries";
@@ -10,10 +11,10 @@ import { SayDialog } from "./say-dialog";
 type How = Api["Ended"]["how"];
 
 export const ENDINGS: Record<How, string> = {
-  REFERRED: "Referred",
-  SCRAPPED: "Scrapped or replaced",
-  REFINISH: "Handed to refinish",
-  WITHDRAWN: "Customer withdrew",
+  REFERRED: msg("Referred"),
+  SCRAPPED: msg("Scrapped or replaced"),
+  REFINISH: msg("Handed to refinish"),
+  WITHDRAWN: msg("Customer withdrew"),
 };
 
 /** Leaves the plan for one made anew, with what was found put into the draft; only the server can. */
@@ -30,7 +31,7 @@ export function usePlanAnew(run: number) {
     } catch (e) {
       setRefused(
         e instanceof Unreachable
-          ? "Another plan needs the server, which is out of reach: the stop stays until then."
+          ? msg("Another plan needs the server, which is out of reach: the stop stays until then.")
           : e instanceof Error
             ? e.message
             : String(e),
@@ -55,11 +56,13 @@ export function PlanAnewDialog({
   return (
     <>
       <SayDialog
-        title="Plan anew from here"
-        told="The draft opens with what was read put into it. What is done and still holds counts; what was used stays used."
-        label="Why is this plan left?"
+        title={msg("Plan anew from here")}
+        told={msg(
+          "The draft opens with what was read put into it. What is done and still holds counts; what was used stays used.",
+        )}
+        label={msg("Why is this plan left?")}
         first={why}
-        act="Open the draft"
+        act={msg("Open the draft")}
         open={open}
         onOpenChange={onOpenChange}
         onSaid={(reason) => void planAnew(reason)}
@@ -87,8 +90,10 @@ export function EndDialog({
 }) {
   return (
     <SheetDialog
-      title="End here"
-      told="The run is ended, not finished. The shelf keeps what was used; Bench, Repairs and the record say why."
+      title={msg("End here")}
+      told={msg(
+        "The run is ended, not finished. The shelf keeps what was used; Bench, Repairs and the record say why.",
+      )}
       open={open}
       onOpenChange={onOpenChange}
     >
@@ -112,7 +117,7 @@ function End({ run, why, onEnded }: { run: number; why: string; onEnded: () => v
       }}
     >
       <fieldset className="flex flex-col gap-2">
-        <legend className="lab">What becomes of it?</legend>
+        <legend className="lab">{msg("What becomes of it?")}</legend>
         {(Object.keys(ENDINGS) as How[]).map((h) => (
           <label key={h} className="firm flex min-h-14 items-center gap-3 px-3 text-20 font-semibold">
             <input type="radio" name="how" className="size-6" checked={how === h} onChange={() => setHow(h)} />
@@ -120,9 +125,9 @@ function End({ run, why, onEnded }: { run: number; why: string; onEnded: () => v
           </label>
         ))}
       </fieldset>
-      <Line label="Why?" value={text} onChange={setText} />
+      <Line label={msg("Why?")} value={text} onChange={setText} />
       <button className="btn go min-h-[72px] text-20" disabled={!ready}>
-        End the work
+        {msg("End the work")}
       </button>
     </form>
   );

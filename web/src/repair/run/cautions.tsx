@@ -1,3 +1,5 @@
+import { msg } from "../../messages/messages";
+import { told } from "../../messages/told";
 import { ShieldAlert } from "lucide-react";
 import { useState } from "react";
 import type { Api } from "../../api/client";
@@ -35,17 +37,17 @@ export function Cautions({ run, cautions }: { run: number; cautions: readonly Ap
   const known = cautions.filter((c) => read.includes(key(c)));
   const shown = known.find((c) => c.id === again);
   return (
-    <section aria-label="Cautions" className="flex flex-col gap-1">
+    <section aria-label={msg("Cautions")} className="flex flex-col gap-1">
       {[...fresh, ...(shown ? [shown] : [])].map((c) => (
         <p key={c.id} className="flex items-start gap-2 text-16 font-bold sm:text-20">
-          <ShieldAlert className="text-oxide mt-0.5 shrink-0" size={26} aria-label="Caution" />
+          <ShieldAlert className="text-oxide mt-0.5 shrink-0" size={26} aria-label={msg("Caution")} />
           {c.text}
         </p>
       ))}
       <div className="flex flex-wrap gap-1">
         {fresh.length > 0 && (
           <button type="button" className="btn min-h-[72px]" onClick={() => take(fresh)}>
-            Read
+            {msg("Read")}
           </button>
         )}
         {known.map((c) => (
@@ -57,7 +59,7 @@ export function Cautions({ run, cautions }: { run: number; cautions: readonly Ap
             onClick={() => setAgain(again === c.id ? undefined : c.id)}
           >
             <ShieldAlert className="text-oxide shrink-0" size={22} aria-hidden="true" />
-            {signs[c.id] ?? "Caution"}
+            {told(signs[c.id] ?? "") || msg("Caution")}
           </button>
         ))}
       </div>

@@ -1,3 +1,4 @@
+import { msg, within } from "../../messages/messages";
 import { useState } from "react";
 import { Link } from "react-router";
 import { ask, type Api } from "../../api/client";
@@ -26,13 +27,15 @@ export function Ended({ run, state, ended }: { run: Api["RunView"]; state: Api["
     <main className="flex min-h-0 flex-1 flex-col">
       <div className="flex-1 overflow-y-auto p-4 sm:p-8">
         <h1 className="text-44 font-semibold sm:text-96" style={{ fontStretch: "88%" }}>
-          Ended: {ENDINGS[ended.how].toLowerCase()}
+          {msg("Ended: {how}", { how: within(ENDINGS[ended.how]) })}
         </h1>
         <p className="mt-4 text-28">
           {run.frozen.workup.name}. {ended.why}
         </p>
         <p className="mt-4 text-20">
-          The plan was not finished. What was used stays used; the record says how far it came and why it ended.
+          {msg(
+            "The plan was not finished. What was used stays used; the record says how far it came and why it ended.",
+          )}
         </p>
         {refused && (
           <p role="alert" className="text-oxide-text mt-4 text-20 font-bold">
@@ -47,7 +50,7 @@ export function Ended({ run, state, ended }: { run: Api["RunView"]; state: Api["
             className="n grid min-h-[96px] flex-1 place-items-center px-4 text-28 font-semibold"
             onClick={() => happened(run.id, "UNDO", { target: undoable })}
           >
-            Undo
+            {msg("Undo")}
           </button>
         )}
         <button
@@ -55,13 +58,13 @@ export function Ended({ run, state, ended }: { run: Api["RunView"]; state: Api["
           className="firm-l n grid min-h-[96px] flex-1 place-items-center px-4 text-28 font-semibold"
           onClick={() => void followUp()}
         >
-          Open a follow-up
+          {msg("Open a follow-up")}
         </button>
         <Link
           to={`/repairs/${run.id}/record`}
           className="bg-pine text-on-pine n grid min-h-[96px] flex-[2] place-items-center px-4 text-44 font-semibold"
         >
-          To the record
+          {msg("To the record")}
         </Link>
       </div>
     </main>

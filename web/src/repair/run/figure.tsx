@@ -1,3 +1,4 @@
+import { msg, within } from "../../messages/messages";
 import { TriangleAlert } from "lucide-react";
 import type { Api } from "../../api/client";
 import { isDeadline } from "../../marks/clock-rule";
@@ -45,7 +46,9 @@ export function BigFigure({ figure, far = false }: { figure: Figure; far?: boole
       <div
         className={`flex items-end gap-x-4 sm:gap-x-6 ${characters > LONG ? "flex-wrap gap-y-2" : ""} ${figure.alarm || figure.off ? "text-oxide-text" : ""}`}
       >
-        {figure.alarm && <TriangleAlert className="size-14 shrink-0 sm:size-24" strokeWidth={2.2} aria-label="Alarm" />}
+        {figure.alarm && (
+          <TriangleAlert className="size-14 shrink-0 sm:size-24" strokeWidth={2.2} aria-label={msg("Alarm")} />
+        )}
         <span
           className="n shrink-0 leading-[0.86] font-semibold whitespace-nowrap"
           style={{ fontSize: `min(${height}, ${100 / (CHARACTER * characters)}cqw)`, fontStretch: "82%" }}
@@ -77,14 +80,14 @@ function readHere(state: Api["RunState"], current: Api["RunStep"], system: Syste
     const film = here.map((r) => r.value);
     return {
       ...split(micrometres(Math.min(...film))),
-      note: film.length === 1 ? "read" : `lowest of ${film.length} readings`,
+      note: film.length === 1 ? msg("read") : msg("lowest of {n} readings", { n: film.length }),
     };
   }
   const watch = current.step.watches.find((w) => w.quantity === last.quantity && w.sense === "PLANNED");
   const unit = UNIT[last.quantity] ?? "";
   return {
     ...split(amountOf(last.value, unit, system)),
-    note: watch ? `read; ${amountOf(watch.limit, unit, system)} planned` : "read",
+    note: watch ? msg("read; {limit} planned", { limit: amountOf(watch.limit, unit, system) }) : msg("read"),
   };
 }
 
@@ -102,21 +105,24 @@ export function figureOf(
   system: System,
 ): Figure {
   const { step } = current;
-  if (live && left === undefined) return { value: "never", note: curedBy(step).never };
+  if (live && left === undefined) return { value: msg("never"), note: curedBy(step).never };
   if (live && left !== undefined && isDeadline(live)) {
     return left > 0
-      ? { ...split(stretch(left, "down")), note: "left to have it all on the part", alarm: left <= ALARM_S }
-      : { value: "over", note: "work time is gone: what is not on the part stays off", alarm: true };
+      ? { ...split(stretch(left, "down")), note: msg("left to have it all on the part"), alarm: left <= ALARM_S }
+      : { value: msg("over"), note: msg("work time is gone: what is not on the part stays off"), alarm: true };
   }
   if (live && left !== undefined) {
     return left > 0
       ? {
           ...split(stretch(left, "up")),
-          note: `${live.label.toLowerCase()} ${moment(live.endsAt ?? "", now, zone, "up")}`,
+          note: `${within(live.label)} ${moment(live.endsAt ?? "", now, zone, "up")}`,
         }
       : {
-          value: "now",
-          note: `${live.label.toLowerCase()} ${moment(live.endsAt ?? "", now, zone, "up")}: ask for the sign`,
+          value: msg("now"),
+          note: msg("{label} {at}: ask for the sign", {
+            label: within(live.label),
+            at: moment(live.endsAt ?? "", now, zone, "up"),
+          }),
         };
   }
   const mix = state.mixes.find((m) => m.step === current.id);
@@ -125,27 +131,30 @@ export function figureOf(
       const again = step.asks.includes("DEPTH_MM");
       const deep = depthMm(current.at, state.readings);
       const note = !again
-        ? "filler to weigh; a little over is fine"
+        ? msg("filler to weigh; a little over is fine")
         : deep === undefined
-          ? "as the first time: read the depth, weigh less"
+          ? msg("as the first time: read the depth, weigh less")
           : deep > 0
-            ? `filler, for ${length(deep, system, "depth")} of depth`
-            : "filler, for a coat";
+            ? msg("filler, for {deep} of depth", { deep: length(deep, system, "depth") })
+            : msg("filler, for a coat");
       return { ...split(grams(mix.fillerTargetG)), note };
     }
     if (mix.creamG === undefined)
-      return { ...split(grams(mix.creamTargetG)), note: `cream, for the ${grams(mix.fillerG)} really weighed` };
-    return { ...split(percent(mix.percent ?? 0)), note: "cream, really weighed" };
+      return {
+        ...split(grams(mix.creamTargetG)),
+        note: msg("cream, for the {filler} really weighed", { filler: grams(mix.fillerG) }),
+      };
+    return { ...split(percent(mix.percent ?? 0)), note: msg("cream, really weighed") };
   }
   const read = readHere(state, current, system);
   if (read) return read;
   if (step.paper)
     return {
       value: step.paper,
-      unit: "grade",
-      note: `${step.tool}; about ${minutes(step.activeMin)}`,
+      unit: msg("grade"),
+      note: msg("{tool}; about {time}", { tool: step.tool, time: minutes(step.activeMin) }),
     };
-  if (step.figure) return { ...split(step.figure), note: "planned" };
-  if (step.activeMin > 0) return { ...split(minutes(step.activeMin)), note: "hands on, about" };
-  return { value: "by test", note: "no clock: the sign decides" };
+  if (step.figure) return { ...split(step.figure), note: msg("planned") };
+  if (step.activeMin > 0) return { ...split(minutes(step.activeMin)), note: msg("hands on, about") };
+  return { value: msg("by test"), note: msg("no clock: the sign decides") };
 }

@@ -1,3 +1,5 @@
+import { msg } from "../../messages/messages";
+import { told } from "../../messages/told";
 import { Check, OctagonX, TriangleAlert } from "lucide-react";
 import { useCatalogue } from "../../api/queries";
 import { usePreferences } from "../../shell/preferences";
@@ -15,14 +17,13 @@ export function useFigures(): (f: Finding) => string {
     const fine = f.weight === "FINE";
     // Said in other units it stays on its own side of the limit.
     const value: Bound = sense === "PLANNED" ? undefined : (sense === "AT_MOST") === fine ? "most" : "least";
-    const limit =
-      sense === "PLANNED"
-        ? ""
-        : sense === "AT_MOST"
-          ? `, at most ${quantity(f.limit, unit, "most")}`
-          : `, at least ${quantity(f.limit, unit, "least")}`;
-    const plan = f.planned === undefined ? "" : `, ${quantity(f.planned, unit)} planned`;
-    return said(`${q?.word ?? ""} ${quantity(f.value, unit, value)}${limit}${plan}.`, system);
+    const parts = [
+      `${told(q?.word ?? "")} ${quantity(f.value, unit, value)}`,
+      ...(sense === "AT_MOST" ? [msg("at most {limit}", { limit: quantity(f.limit, unit, "most") })] : []),
+      ...(sense === "AT_LEAST" ? [msg("at least {limit}", { limit: quantity(f.limit, unit, "least") })] : []),
+      ...(f.planned === undefined ? [] : [msg("{planned} planned", { planned: quantity(f.planned, unit) })]),
+    ];
+    return said(`${parts.join(", ")}.`, system);
   };
 }
 
@@ -30,14 +31,16 @@ export function useFigures(): (f: Finding) => string {
 function useFindingSaid(): (f: Finding) => string {
   const figures = useFigures();
   return (f) => {
-    const more = f.more > 0 ? ` Read ${f.more} more: one place says little.` : "";
-    return f.weight === "FINE" ? `Holds: ${figures(f)}${more}` : `${f.watch.title}: ${figures(f)} ${f.watch.follows}`;
+    const more = f.more > 0 ? ` ${msg("Read {more} more: one place says little.", { more: f.more })}` : "";
+    return f.weight === "FINE"
+      ? `${msg("Holds: {figures}", { figures: figures(f) })}${more}`
+      : `${f.watch.title}: ${figures(f)} ${f.watch.follows}`;
   };
 }
 
 /** What readings at the step say, one line each. */
 export function Findings({ findings, mix }: { findings: readonly Finding[]; mix: string }) {
-  const told = useFindingSaid();
+  const saidOf = useFindingSaid();
   return findings.map((f) => {
     const stop = f.weight === "STOP" || f.weight === "NEVER";
     const follows = f.weight === "OTHER" && f.watch.mix !== "" ? ` ${mix}` : "";
@@ -48,13 +51,13 @@ export function Findings({ findings, mix }: { findings: readonly Finding[]; mix:
         role="status"
       >
         {stop ? (
-          <OctagonX className="text-oxide mt-1 shrink-0" size={26} aria-label="Stop" />
+          <OctagonX className="text-oxide mt-1 shrink-0" size={26} aria-label={msg("Stop")} />
         ) : f.weight === "OTHER" ? (
-          <TriangleAlert className="mt-1 shrink-0" size={26} aria-label="Other than planned" />
+          <TriangleAlert className="mt-1 shrink-0" size={26} aria-label={msg("Other than planned")} />
         ) : (
-          <Check className="text-pine-text mt-1 shrink-0" size={26} aria-label="Holds" />
+          <Check className="text-pine-text mt-1 shrink-0" size={26} aria-label={msg("Holds")} />
         )}
-        {told(f)}
+        {saidOf(f)}
         {follows}
       </p>
     );

@@ -1,3 +1,4 @@
+import { msg, within } from "../../messages/messages";
 import { Link } from "react-router";
 import type { Api } from "../../api/client";
 import { happened } from "./happened";
@@ -10,11 +11,13 @@ export function Finished({ run, state }: { run: Api["RunView"]; state: Api["RunS
     <main className="flex min-h-0 flex-1 flex-col">
       <div className="flex-1 p-8">
         <h1 className="text-96 font-semibold" style={{ fontStretch: "88%" }}>
-          Finished
+          {msg("Finished")}
         </h1>
         <p className="mt-4 text-28">
-          {run.frozen.workup.name}. Last done: {state.steps.at(-1)?.step.title.toLowerCase()}. Look at the record while
-          you still know.
+          {msg("{name}. Last done: {step}. Look at the record while you still know.", {
+            name: run.frozen.workup.name,
+            step: within(state.steps.at(-1)?.step.title ?? ""),
+          })}
         </p>
       </div>
       <div className="firm-t flex">
@@ -24,14 +27,14 @@ export function Finished({ run, state }: { run: Api["RunView"]; state: Api["RunS
             className="n grid min-h-[96px] flex-1 place-items-center text-28 font-semibold"
             onClick={() => happened(run.id, "UNDO", { target: last })}
           >
-            Undo last
+            {msg("Undo last")}
           </button>
         )}
         <Link
           to={`/repairs/${run.id}/record`}
           className="bg-pine text-on-pine n grid min-h-[96px] flex-[2] place-items-center text-44 font-semibold"
         >
-          To the record
+          {msg("To the record")}
         </Link>
       </div>
     </main>

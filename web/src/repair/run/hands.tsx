@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import type { Api } from "../../api/client";
@@ -50,7 +51,7 @@ export function Hands({ run }: { run: Api["RunView"] }) {
   const state = useMemo(() => (plan ? aheadOfServer(plan, run.state, pending) : run.state), [plan, run.state, pending]);
   const i = state.steps.findIndex((s) => s.id === state.current);
   const current = state.steps[i];
-  if (!plan) return <p className="p-6 text-28">This run has no plan.</p>;
+  if (!plan) return <p className="p-6 text-28">{msg("This run has no plan.")}</p>;
   if (state.ended) return <Ended run={run} state={state} ended={state.ended} />;
   if (!current) return <Finished run={run} state={state} />;
   return (
@@ -231,7 +232,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
           className="flex min-h-0 flex-col gap-2 overflow-y-auto px-4 pt-3 sm:px-8"
           tabIndex={0}
           role="region"
-          aria-label="The step"
+          aria-label={msg("The step")}
         >
           <h1
             className={`font-semibold ${far ? "text-44 leading-[1.05] sm:text-[68px]" : "text-28 sm:text-44"}`}
@@ -300,11 +301,17 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
       )}
       <footer className="flex min-h-[52px] shrink-0 items-center justify-between gap-4 bg-[#14201d] px-4 py-1 text-[#f6f7f4] sm:px-8">
         <span className="n min-w-0 truncate text-20 sm:text-24">
-          <b className="mr-3">Next</b>
-          {next ? next.step.title : "finished"}
+          <b className="mr-3">{msg("Next")}</b>
+          {next ? next.step.title : msg("finished")}
         </span>
         <span className="n hidden shrink-0 text-20 font-semibold md:block">
-          pedal: {held ? `held, ${held}` : gate ? "yes and on" : mixing ? "start the clock" : "done and on"}
+          {held
+            ? msg("pedal: held, {held}", { held })
+            : gate
+              ? msg("pedal: yes and on")
+              : mixing
+                ? msg("pedal: start the clock")
+                : msg("pedal: done and on")}
         </span>
       </footer>
       <NoteDialog
@@ -321,7 +328,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
       />
       {heldPedal !== "" && heldPedal === held && (
         <p role="alert" className="bg-[#8e2b1f] px-4 py-2 text-20 font-bold text-[#fff6f2] sm:px-8">
-          The pedal does nothing here: {heldPedal}.
+          {msg("The pedal does nothing here: {heldPedal}.", { heldPedal })}
         </p>
       )}
       <RunDialogs

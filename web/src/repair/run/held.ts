@@ -1,3 +1,4 @@
+import { msg, within } from "../../messages/messages";
 import type { Api } from "../../api/client";
 import { stretch } from "../../units/units";
 import { stopping } from "./judge";
@@ -27,17 +28,17 @@ export const unread = (state: Pick<Api["RunState"], "readings">, current: Api["R
 /** Why nothing may be done blind here, in words; undefined where it is safe. */
 export function heldBy({ state, musts, current, mixing, early, never, lacking }: Blind): string | undefined {
   const stop = state.stops[0];
-  if (stop) return `a stop stands: ${stop.title.toLowerCase()}`;
+  if (stop) return msg("a stop stands: {title}", { title: within(stop.title) });
   const { gate } = current.step;
-  if (unread(state, current).length > 0) return "it asks for a reading first";
-  if (gate?.branches.some((b) => stopping(b.weight))) return "look, and say it by hand";
-  if (early > 0) return `${stretch(early, "up")} too early`;
-  if (never) return "this wait does not end by waiting";
-  if (lacking) return "the house wants something first";
+  if (unread(state, current).length > 0) return msg("it asks for a reading first");
+  if (gate?.branches.some((b) => stopping(b.weight))) return msg("look, and say it by hand");
+  if (early > 0) return msg("{early} too early", { early: stretch(early, "up") });
+  if (never) return msg("this wait does not end by waiting");
+  if (lacking) return msg("the house wants something first");
   if (mixing) {
     const mix = state.mixes.findLast((m) => m.step === current.id);
-    if (mix?.percent === undefined) return "weigh filler and cream first";
+    if (mix?.percent === undefined) return msg("weigh filler and cream first");
   }
-  if (musts.some((m) => !m.holds)) return "not all holds before it goes live";
+  if (musts.some((m) => !m.holds)) return msg("not all holds before it goes live");
   return undefined;
 }

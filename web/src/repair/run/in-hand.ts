@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import type { Api } from "../../api/client";
 import { grams, percent } from "../../units/units";
 import { reworkOf } from "./ahead-of-server";
@@ -13,8 +14,10 @@ export function mustsNow(
   const given = mix?.percent;
   if (!window || given === undefined) return state.before;
   const never = neverCures(given, window);
-  const detail = never ? `${percent(given)}: it never cures, scrap it` : percent(given);
-  return state.before.map((m) => (m.dose ? { ...m, said: "dose", holds: honest(given, window), never, detail } : m));
+  const detail = never ? msg("{given}: it never cures, scrap it", { given: percent(given) }) : percent(given);
+  return state.before.map((m) =>
+    m.dose ? { ...m, said: msg("dose"), holds: honest(given, window), never, detail } : m,
+  );
 }
 
 /** What the first mix takes since another depth was read than was planned. */
@@ -24,7 +27,9 @@ export function changedBy(plan: Api["Plan"], state: Api["RunState"]): string {
   const pour = plan.mixes.find((m) => m.id === watch?.mix)?.pour;
   if (!watch || !step || !pour) return "";
   const now = fillerFor(plan, { rounds: [], step: step.id, time: 1 }, watch.mix, state.readings);
-  return now === pour.fillerG ? "" : `${grams(now)} instead of ${grams(pour.fillerG)}.`;
+  return now === pour.fillerG
+    ? ""
+    : msg("{now} instead of {fillerG}.", { now: grams(now), fillerG: grams(pour.fillerG) });
 }
 
 /** Whether the step in hand may be done although something stopped: rework that the stop leaves open, or what is live already. */

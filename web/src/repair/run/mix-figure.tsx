@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import type { Api } from "../../api/client";
 import { grams, percent } from "../../units/units";
 import type { Ask } from "./asks";
@@ -39,15 +40,18 @@ export function weighedSoFar(
   const [value = "", unit] = grams(scaleG).split("\u202f");
   if (on === "FILLER_G") {
     const short = mix.fillerTargetG - scaleG;
-    const note = `${asked}: ${short > STEP_G / 2 ? `${grams(short)} more` : "enough"}`;
+    const note = `${asked}: ${short > STEP_G / 2 ? msg("{amount} more", { amount: grams(short) }) : msg("enough")}`;
     return { value, unit, note, off: short > STEP_G / 2 };
   }
   const filler = mix.fillerG ?? mix.fillerTargetG;
   const share = percentOf(filler, scaleG);
-  if (honest(share, window)) return { value, unit, note: `cream, ${percent(share)}: it holds` };
+  if (honest(share, window)) return { value, unit, note: msg("cream, {share}: it holds", { share: percent(share) }) };
   const note =
     share < window.from
-      ? `cream, ${percent(share)}: ${grams(Math.max(STEP_G, creamFor(filler, window.from) - scaleG))} more`
-      : `cream, ${percent(share)}: more than ${percent(window.to)}, take some off`;
+      ? msg("cream, {share}: {amount} more", {
+          share: percent(share),
+          amount: grams(Math.max(STEP_G, creamFor(filler, window.from) - scaleG)),
+        })
+      : msg("cream, {share}: more than {to}, take some off", { share: percent(share), to: percent(window.to) });
   return { value, unit, note, off: true };
 }

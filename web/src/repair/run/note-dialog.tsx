@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useState } from "react";
 import { SheetDialog } from "../../shell/sheet-dialog";
 
@@ -19,7 +20,7 @@ export function NoteDialog({
     onOpenChange(false);
   };
   return (
-    <SheetDialog title="Note" open={open} onOpenChange={onOpenChange}>
+    <SheetDialog title={msg("Note")} open={open} onOpenChange={onOpenChange}>
       <form
         className="flex flex-col gap-4"
         onSubmit={(e) => {
@@ -28,7 +29,7 @@ export function NoteDialog({
         }}
       >
         <label className="flex flex-col gap-1 text-20 font-semibold">
-          What should stand in the record?
+          {msg("What should stand in the record?")}
           <textarea
             className="firm min-h-32 p-3 text-20 font-normal"
             value={text}
@@ -43,7 +44,7 @@ export function NoteDialog({
           />
         </label>
         <button className="btn go min-h-[72px] text-20" disabled={text.trim() === ""}>
-          Keep the note
+          {msg("Keep the note")}
         </button>
       </form>
     </SheetDialog>

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { createStore, del, entries, set, type UseStore } from "idb-keyval";
 import { useMemo, useSyncExternalStore } from "react";
 import { ask, type Api, Problem, Unreachable } from "../../api/client";
@@ -125,7 +126,7 @@ export class Outbox {
     if (this.sending) return;
     this.sending = true;
     clearTimeout(this.timer);
-    const slow = setTimeout(() => this.change({ trouble: "Server is slow" }), SLOW_MS);
+    const slow = setTimeout(() => this.change({ trouble: msg("Server is slow") }), SLOW_MS);
     const held = new Map<number, Problem>();
     const alone = new Set<string>();
     try {

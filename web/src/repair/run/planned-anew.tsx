@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { Link } from "react-router";
 
 /** Said in the run while somebody plans it anew. */
@@ -5,13 +6,13 @@ export function PlannedAnew({ id, why }: { id: number; why: string }) {
   return (
     <p className="firm-b bg-ground flex flex-wrap items-center gap-x-6 gap-y-2 px-4 py-2 text-20 sm:px-8" role="status">
       <span>
-        <b>Being planned anew:</b> {why}
+        <b>{msg("Being planned anew:")}</b> {why}
       </span>
       <Link to={`/repairs/${id}/damage`} className="btn">
-        To the draft
+        {msg("To the draft")}
       </Link>
       <Link to={`/repairs/${id}/run/anew`} className="btn">
-        Go on by the new plan
+        {msg("Go on by the new plan")}
       </Link>
     </p>
   );

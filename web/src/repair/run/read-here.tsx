@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useState } from "react";
 import { LiveFigureLine } from "../../devices/live-figure";
 import { Measure } from "../../shell/field";
@@ -12,7 +13,7 @@ export function ReadHere({
   onReading: (quantity: Ask, value: number, source: string) => void;
 }) {
   return (
-    <section aria-label="Read it" className="flex flex-wrap items-end gap-x-6 gap-y-2">
+    <section aria-label={msg("Read it")} className="flex flex-wrap items-end gap-x-6 gap-y-2">
       {asks.map((a, i) => (
         <One key={a} ask={a} first={i === 0} onReading={onReading} />
       ))}
@@ -33,7 +34,9 @@ function One({
   const [value, setValue] = useState<number>();
   const [taken, setTaken] = useState(0);
   const problem =
-    value !== undefined && (value < from || value > to) ? `That cannot be right: expected ${told}.` : undefined;
+    value !== undefined && (value < from || value > to)
+      ? msg("That cannot be right: expected {told}.", { told })
+      : undefined;
   const take = (v: number | undefined, source: string) => {
     if (v === undefined || problem) return;
     onReading(ask, v, source);
@@ -61,9 +64,9 @@ function One({
         disabled={value === undefined || problem !== undefined}
         onClick={() => take(value, "")}
       >
-        Take
+        {msg("Take")}
       </button>
-      <LiveFigureLine ask={ask} verb="Take it" onTake={(v, source) => take(v, source)} />
+      <LiveFigureLine ask={ask} verb={msg("Take it")} onTake={(v, source) => take(v, source)} />
     </div>
   );
 }

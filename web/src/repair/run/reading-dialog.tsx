@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useState } from "react";
 import { LiveFigureLine } from "../../devices/live-figure";
 import { Measure } from "../../shell/field";
@@ -34,7 +35,7 @@ export function ReadingDialog({
     onOpenChange(false);
   };
   return (
-    <SheetDialog title="Reading" open={open} onOpenChange={onOpenChange}>
+    <SheetDialog title={msg("Reading")} open={open} onOpenChange={onOpenChange}>
       <form
         className="flex flex-col gap-4"
         onSubmit={(e) => {
@@ -54,12 +55,12 @@ export function ReadingDialog({
                 setValues((all) => ({ ...all, [a]: v }));
                 setSources((all) => ({ ...all, [a]: "" }));
               }}
-              problem={off(a) ? `That cannot be right: expected ${asked(a).told}.` : undefined}
+              problem={off(a) ? msg("That cannot be right: expected {told}.", { told: asked(a).told }) : undefined}
             />
             {open && (
               <LiveFigureLine
                 ask={a}
-                verb="Put in"
+                verb={msg("Put in")}
                 onTake={(v, source) => {
                   setValues((all) => ({ ...all, [a]: v }));
                   setSources((all) => ({ ...all, [a]: source }));
@@ -69,7 +70,7 @@ export function ReadingDialog({
           </div>
         ))}
         <button className="btn go min-h-[72px] text-20" disabled={!ready}>
-          {typed.length > 1 ? "Take the readings" : "Take the reading"}
+          {typed.length > 1 ? msg("Take the readings") : msg("Take the reading")}
         </button>
       </form>
     </SheetDialog>

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import type { Api } from "../../api/client";
 import { SheetDialog } from "../../shell/sheet-dialog";
 import { stretch } from "../../units/units";
@@ -9,8 +10,13 @@ import { SayDialog } from "./say-dialog";
 export type RunDialog =
   "note" | "reading" | "keys" | "early" | "start" | "scrap" | "cannot" | "anew" | "end" | "measure" | "where";
 
-const JUDGED_BY = ["Nail leaves no mark", "Paper does not clog", "Dry to a fingertip", "Tacky, strings pull"];
-const SCRAPPED_FOR = ["Dose out of bounds", "Going off", "Dirt in it", "Wrong lot"];
+const JUDGED_BY = [
+  msg("Nail leaves no mark"),
+  msg("Paper does not clog"),
+  msg("Dry to a fingertip"),
+  msg("Tacky, strings pull"),
+];
+const SCRAPPED_FOR = [msg("Dose out of bounds"), msg("Going off"), msg("Dirt in it"), msg("Wrong lot")];
 
 /** What is done otherwise than planned, each with the words that stand in the record. */
 export function RunDialogs({
@@ -38,15 +44,17 @@ export function RunDialogs({
   return (
     <>
       <SayDialog
-        title={gate?.question ?? "Sooner than its clock"}
+        title={gate?.question ?? msg("Sooner than its clock")}
         told={
           never
-            ? `By the clock ${never}. Ended all the same, it stands in the record.`
-            : `${stretch(early, "up")} are left. Ended now it stands in the record, with what it was judged by.`
+            ? msg("By the clock {never}. Ended all the same, it stands in the record.", { never })
+            : msg("{early} are left. Ended now it stands in the record, with what it was judged by.", {
+                early: stretch(early, "up"),
+              })
         }
-        label="What was it judged by?"
+        label={msg("What was it judged by?")}
         often={JUDGED_BY}
-        act={gate?.yes ?? "Go on"}
+        act={gate?.yes ?? msg("Go on")}
         open={open === "early"}
         onOpenChange={(o) => setOpen(o ? "early" : undefined)}
         onSaid={(why) =>
@@ -56,39 +64,41 @@ export function RunDialogs({
         }
       />
       <SayDialog
-        title="It goes live all the same"
-        told={`Not all holds: ${musts
-          .filter((m) => !m.holds)
-          .map((m) => m.said)
-          .join(", ")}. It stands in the record.`}
-        label="Why?"
-        act="Start it"
+        title={msg("It goes live all the same")}
+        told={msg("Not all holds: {musts}. It stands in the record.", {
+          musts: musts
+            .filter((m) => !m.holds)
+            .map((m) => m.said)
+            .join(", "),
+        })}
+        label={msg("Why?")}
+        act={msg("Start it")}
         open={open === "start"}
         onOpenChange={(o) => setOpen(o ? "start" : undefined)}
         onSaid={(why) => happened(run, mixing ? "CLOCK" : "DONE", { step: current.id, text: why })}
       />
       <SayDialog
-        title="Scrap the mix"
-        told="It counts as used. The mix comes again."
-        label="Why?"
+        title={msg("Scrap the mix")}
+        told={msg("It counts as used. The mix comes again.")}
+        label={msg("Why?")}
         often={SCRAPPED_FOR}
-        act="Throw it away"
+        act={msg("Throw it away")}
         open={open === "scrap"}
         onOpenChange={(o) => setOpen(o ? "scrap" : undefined)}
         onSaid={(why) => happened(run, "SCRAP", { step: current.id, text: why })}
       />
       <SheetDialog
-        title="Cannot go on"
-        told="Where the work shows more than the plan knew: plan it anew from here, or end it."
+        title={msg("Cannot go on")}
+        told={msg("Where the work shows more than the plan knew: plan it anew from here, or end it.")}
         open={open === "cannot"}
         onOpenChange={(o) => setOpen(o ? "cannot" : undefined)}
       >
         <div className="flex flex-col gap-3">
           <button type="button" className="btn min-h-[72px] text-20" onClick={() => setOpen("anew")}>
-            Plan anew from here
+            {msg("Plan anew from here")}
           </button>
           <button type="button" className="btn min-h-[72px] text-20" onClick={() => setOpen("end")}>
-            End here
+            {msg("End here")}
           </button>
         </div>
       </SheetDialog>

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useEffect, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { Problem } from "../../api/client";
@@ -22,7 +23,7 @@ export function RunScreen() {
   useAwake();
   const run = useRun(repair);
   const waits = useWaitsForServer(run);
-  useTitle(["Run", run.data?.frozen.workup.name].filter(Boolean).join(", "));
+  useTitle([msg("Run"), run.data?.frozen.workup.name].filter(Boolean).join(", "));
   const notStarted = run.error instanceof Problem && run.error.status === 409;
   return (
     <div className="bg-sheet flex h-full flex-col overflow-hidden">
@@ -39,10 +40,10 @@ export function RunScreen() {
         <div className="flex flex-col items-start gap-4 p-6">
           <h1 className="text-28 font-semibold">{run.error.message}</h1>
           <button className="btn" onClick={() => void run.refetch()}>
-            Try again
+            {msg("Try again")}
           </button>
           <button className="btn" onClick={() => void navigate("/repairs")}>
-            To all repairs
+            {msg("To all repairs")}
           </button>
         </div>
       ) : (

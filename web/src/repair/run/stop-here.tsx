@@ -1,3 +1,5 @@
+import { ruleLabels } from "./rule-labels";
+import { msg, within } from "../../messages/messages";
 import { CornerDownRight, Lock, OctagonX, Ruler, RotateCcw, SquareSplitHorizontal } from "lucide-react";
 import { type ReactNode, useState } from "react";
 import { type Api, fresh } from "../../api/client";
@@ -24,14 +26,18 @@ export function StopBand({ stops }: { stops: readonly Stop[] }) {
     <div className="flex shrink-0 items-center gap-5 bg-[#8e2b1f] px-4 py-3 text-[#fff6f2] sm:px-8" role="alert">
       <OctagonX size={56} strokeWidth={2.2} className="shrink-0 max-sm:hidden" aria-hidden="true" />
       <div className="min-w-0">
-        <h1 className="n text-28 leading-8 font-bold sm:text-36 sm:leading-10">Stop: {first.title.toLowerCase()}</h1>
+        <h1 className="n text-28 leading-8 font-bold sm:text-36 sm:leading-10">
+          {msg("Stop: {title}", { title: within(first.title) })}
+        </h1>
         <p className="text-20 leading-6">
           {first.finding && `${figures(first.finding)} `}
           {first.follows}
-          {first.more > 1 && ` ${first.more} readings have to pass.`}
+          {first.more > 1 && ` ${msg("{more} readings have to pass.", { more: first.more })}`}
         </p>
         {others.length > 0 && (
-          <p className="text-20 font-semibold">Also: {others.map((s) => s.title.toLowerCase()).join(", ")}.</p>
+          <p className="text-20 font-semibold">
+            {msg("Also: {others}.", { others: others.map((s) => within(s.title)).join(", ") })}
+          </p>
         )}
       </div>
     </div>
@@ -44,15 +50,22 @@ function StopRule({ finding }: { finding: Finding }) {
   const { system } = usePreferences();
   const { unit } = useAsked()(finding.watch.quantity);
   const marks = [
-    { at: finding.limit, word: "limit", line: "var(--oxide)", dash: "5 4" },
-    ...(finding.planned === undefined ? [] : [{ at: finding.planned, word: "planned", line: "var(--ink)", dash: "" }]),
-    { at: finding.value, word: "read", line: "var(--oxide)", dash: "" },
+    { at: finding.limit, word: msg("limit"), line: "var(--oxide)", ink: "var(--oxide-text)", wide: 3, dash: "5 4" },
+    ...(finding.planned === undefined
+      ? []
+      : [{ at: finding.planned, word: msg("planned"), line: "var(--ink)", ink: "var(--ink)", wide: 3, dash: "" }]),
+    { at: finding.value, word: msg("read"), line: "var(--oxide)", ink: "var(--oxide-text)", wide: 6, dash: "" },
   ].sort((a, b) => a.at - b.at);
   const low = Math.min(...marks.map((m) => m.at));
   const high = Math.max(...marks.map((m) => m.at));
   const pad = Math.max((high - low) * 0.35, Math.abs(high) * 0.05, 1e-6);
   const from = low >= 0 ? Math.max(0, low - pad) : low - pad;
   const x = (v: number) => 8 + ((v - from) / (high + pad - from)) * (width - 16);
+  const words = marks.map((m) => `${m.word} ${amountOf(m.at, unit, system)}`);
+  const labels = ruleLabels(
+    marks.map((m, i) => ({ at: x(m.at), words: words[i] ?? "" })),
+    width,
+  );
   const step = niceStep((high + pad - from) / 8);
   const ticks = Array.from(
     { length: Math.min(60, Math.floor((high + pad - from) / step) + 1) },
@@ -77,20 +90,18 @@ function StopRule({ finding }: { finding: Finding }) {
           {marks.map((m, i) => (
             <g key={m.word}>
               <path
-                d={`M${x(m.at)} 0V${62 + i * 22}`}
+                d={`M${x(m.at)} 0V${62 + (labels[i]?.row ?? 0) * 22}`}
                 stroke={m.line}
-                strokeWidth={m.word === "read" ? 6 : 3}
+                strokeWidth={m.wide}
                 strokeDasharray={m.dash}
               />
               <text
-                x={Math.min(width - 8, Math.max(8, x(m.at)))}
-                y={78 + i * 22}
-                textAnchor={x(m.at) > width / 2 ? "end" : "start"}
-                dx={x(m.at) > width / 2 ? -8 : 8}
+                x={labels[i]?.x}
+                y={78 + (labels[i]?.row ?? 0) * 22}
                 className="n text-16 font-semibold"
-                fill={m.word === "planned" ? "var(--ink)" : "var(--oxide-text)"}
+                fill={m.ink}
               >
-                {m.word} {amountOf(m.at, unit, system)}
+                {words[i]}
               </text>
             </g>
           ))}
@@ -141,7 +152,7 @@ export function StopHere({
         className="flex shrink-0 flex-wrap content-start items-center gap-x-12 gap-y-3 px-4 py-4 sm:px-8 lg:min-h-0 lg:flex-1 lg:overflow-y-auto lg:pb-0"
         tabIndex={0}
         role="region"
-        aria-label="The stop"
+        aria-label={msg("The stop")}
       >
         <div className="flex flex-wrap items-end gap-x-8 gap-y-2 lg:max-w-[50%]">
           {f && (
@@ -155,14 +166,16 @@ export function StopHere({
             </span>
           )}
           <p className="n pb-2 text-20 leading-7 font-semibold">
-            {f ? asked(f.watch.quantity).label : "Seen"} at “{current.step.title}”
+            {f
+              ? msg("{what} at “{step}”", { what: asked(f.watch.quantity).label, step: current.step.title })
+              : msg("Seen at “{step}”", { step: current.step.title })}
             <br />
             {moment(stop.since, now, zone)}
-            {stop.by && `, by ${stop.by}`}
+            {stop.by && `, ${msg("by {by}", { by: stop.by })}`}
             {f?.watch.source && (
               <>
                 <br />
-                <span className="text-16 font-normal">limit: {f.watch.source}</span>
+                <span className="text-16 font-normal">{msg("limit: {source}", { source: f.watch.source })}</span>
               </>
             )}
           </p>
@@ -182,44 +195,57 @@ export function StopHere({
           <Way
             go
             Icon={Ruler}
-            word="Measure again"
-            note="The stop stays until a reading passes."
+            word={msg("Measure again")}
+            note={msg("The stop stays until a reading passes.")}
             onClick={() => setWay("measure")}
           />
         ) : (
           <Way
             go
             Icon={Ruler}
-            word="Look again"
-            note="If it holds after all: say what you saw. It stands in the record."
+            word={msg("Look again")}
+            note={msg("If it holds after all: say what you saw. It stands in the record.")}
             onClick={() => setWay("look")}
           />
         )}
         {loop && (
-          <Way Icon={RotateCcw} word={first(loop.note)} note="Then it is read again." onClick={() => answer(loop.id)} />
+          <Way
+            Icon={RotateCcw}
+            word={first(loop.note)}
+            note={msg("Then it is read again.")}
+            onClick={() => answer(loop.id)}
+          />
         )}
         {stop.weight === "NEVER" && !f ? (
-          <Way Icon={Lock} word="Plan anew from here" note="No plan mends that." locked onClick={() => {}} />
+          <Way
+            Icon={Lock}
+            word={msg("Plan anew from here")}
+            note={msg("No plan mends that.")}
+            locked
+            onClick={() => {}}
+          />
         ) : (
           <Way
             Icon={CornerDownRight}
-            word="Plan anew from here"
-            note="A second plan with what was found in it. What is done and still holds counts as done."
+            word={msg("Plan anew from here")}
+            note={msg("A second plan with what was found in it. What is done and still holds counts as done.")}
             onClick={() => setWay("anew")}
           />
         )}
         <Way
           Icon={SquareSplitHorizontal}
-          word="End here"
-          note="Referred, replaced, handed on or called off. The Bench says why."
+          word={msg("End here")}
+          note={msg("Referred, replaced, handed on or called off. The Bench says why.")}
           onClick={() => setWay("end")}
         />
         {stop.weight === "STOP" && stop.care ? (
           <Way
             Icon={Lock}
-            word="Go against it"
+            word={msg("Go against it")}
             note={
-              lead ? "Signed by you, with a reason." : "A lead only, signed with a reason: ask one to sign in here."
+              lead
+                ? msg("Signed by you, with a reason.")
+                : msg("A lead only, signed with a reason: ask one to sign in here.")
             }
             locked={!lead}
             onClick={() => setWay("against")}
@@ -227,27 +253,27 @@ export function StopHere({
         ) : (
           <Way
             Icon={Lock}
-            word="Go against it"
-            note="Nobody may: it could hurt someone or spoil the part."
+            word={msg("Go against it")}
+            note={msg("Nobody may: it could hurt someone or spoil the part.")}
             locked
             onClick={() => {}}
           />
         )}
       </div>
       <SayDialog
-        title="Looked at again, it holds"
-        told="What was answered before stays in the record, and what you saw now stands beside it."
-        label="What did you see?"
-        act="It holds: go on"
+        title={msg("Looked at again, it holds")}
+        told={msg("What was answered before stays in the record, and what you saw now stands beside it.")}
+        label={msg("What did you see?")}
+        act={msg("It holds: go on")}
         open={way === "look"}
         onOpenChange={open("look")}
         onSaid={(said) => answer("yes", said)}
       />
       <SayDialog
-        title="Go against this stop"
-        told="It is signed with your name and stands in the record with its reason."
-        label="Why?"
-        act="Sign and go on"
+        title={msg("Go against this stop")}
+        told={msg("It is signed with your name and stands in the record with its reason.")}
+        label={msg("Why?")}
+        act={msg("Sign and go on")}
         open={way === "against"}
         onOpenChange={open("against")}
         onSaid={(said) =>

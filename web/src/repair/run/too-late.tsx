@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { usePreferences } from "../../shell/preferences";
 import { inUnits } from "../../units/text";
 import { happened } from "./happened";
@@ -14,29 +15,38 @@ export function TooLate() {
   return (
     <div
       role="alertdialog"
-      aria-label="Kept, not counted"
+      aria-label={msg("Kept, not counted")}
       className="firm-b bg-oxide no-print flex flex-wrap items-center gap-x-4 px-4 text-[#f6f7f4]"
     >
       <p className="min-w-0 flex-1 basis-96 py-2">
         <b>
-          {first.name}: {first.told.cause === "ENDED" ? "the work was ended" : "it was planned anew"} while{" "}
-          {own.length === 1 ? "an act" : `${own.length} acts`} of yours waited here.
+          {first.told.cause === "ENDED"
+            ? msg("{name}: the work was ended while {n, plural, one {an act} other {# acts}} of yours waited here.", {
+                name: first.name,
+                n: own.length,
+              })
+            : msg("{name}: it was planned anew while {n, plural, one {an act} other {# acts}} of yours waited here.", {
+                name: first.name,
+                n: own.length,
+              })}
         </b>{" "}
-        {what}. {own.length === 1 ? "It stands" : "They stand"} in the record and{" "}
-        {own.length === 1 ? "counts" : "count"} for nothing. Was it really done?
+        {msg(
+          "{what}. {n, plural, one {It stands in the record and counts} other {They stand in the record and count}} for nothing. Was it really done?",
+          { what, n: own.length },
+        )}
       </p>
       <span className="flex shrink-0">
         <button
           className="n h-18 px-4 text-20 font-semibold underline"
           onClick={() => {
-            happened(first.repair, "NOTE", { text: `Really done before that was known: ${what}` });
+            happened(first.repair, "NOTE", { text: msg("Really done before that was known: {what}", { what }) });
             outbox.answered(first.repair);
           }}
         >
-          Yes: note it
+          {msg("Yes: note it")}
         </button>
         <button className="n h-18 px-4 text-20 font-semibold underline" onClick={() => outbox.answered(first.repair)}>
-          No
+          {msg("No")}
         </button>
       </span>
     </div>

@@ -15,13 +15,13 @@ export function TopButton({
   return (
     <button
       type="button"
-      className="bg-ground firm-l n flex min-w-[72px] max-sm:min-h-[72px] max-sm:min-w-14 max-sm:flex-1 max-sm:px-1 items-center justify-center gap-2 px-4 text-20 font-semibold disabled:text-muted"
+      className="bg-ground firm-l n flex min-w-[72px] max-sm:min-h-[72px] max-sm:min-w-14 max-sm:flex-1 max-sm:px-1 items-center justify-center gap-2 px-3 text-20 font-semibold disabled:text-muted [&>svg]:shrink-0"
       disabled={disabled}
       aria-label={label}
       onClick={onClick}
     >
       {children}
-      <span className="hidden sm:inline">{label}</span>
+      <span className="hidden leading-6 text-balance sm:inline">{label}</span>
     </button>
   );
 }

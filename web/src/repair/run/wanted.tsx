@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { Camera, ScrollText } from "lucide-react";
 import type { Api } from "../../api/client";
 import { FileButton } from "../../shell/file-button";
@@ -29,29 +30,30 @@ export function WantedHere({
   const sending = useSendPicture(run);
   const retry = sending.isError && (
     <p role="alert" className="flex flex-wrap items-center gap-4 font-bold text-oxide-text">
-      The picture was not taken: {sending.error.message}
+      {msg("The picture was not taken: {message}", { message: sending.error.message })}
       <button type="button" className="btn" onClick={sending.again}>
-        Send it again
+        {msg("Send it again")}
       </button>
     </p>
   );
   if (!at.step.wanted) return null;
   return (
-    <section aria-label="What the house wants" className="flex flex-col gap-2">
+    <section aria-label={msg("What the house wants")} className="flex flex-col gap-2">
       {lacking && (
         <div className="flex flex-wrap items-center gap-3">
           <p className="flex items-center gap-2 text-20 font-bold sm:text-24">
-            <ScrollText className="shrink-0" size={26} aria-hidden="true" /> The house wants {wants}.
+            <ScrollText className="shrink-0" size={26} aria-hidden="true" />{" "}
+            {msg("The house wants {wants}.", { wants })}
           </p>
           {lacking.readings.length > 0 && (
             <button type="button" className="btn" onClick={onReading}>
-              Give the reading
+              {msg("Give the reading")}
             </button>
           )}
           {lacking.picture && (
             <FileButton
-              label={sending.isPending ? "Sending" : "Take the picture"}
-              files="Picture of this step"
+              label={sending.isPending ? msg("Sending") : msg("Take the picture")}
+              files={msg("Picture of this step")}
               accept="image/jpeg,image/png"
               icon={Camera}
               disabled={sending.isPending}

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { Check, X } from "lucide-react";
 import { useId, useState } from "react";
 import type { Api } from "../../api/client";
@@ -36,16 +37,16 @@ export function Weighing({
   };
   const live = on === undefined || filler === undefined || filler < 0 ? undefined : filler;
   return (
-    <section aria-label="Weigh, weigh, go" className="flex flex-col gap-2">
+    <section aria-label={msg("Weigh, weigh, go")} className="flex flex-col gap-2">
       <Row
         no={1}
         active={on === "FILLER_G"}
-        word="Filler"
+        word={msg("Filler")}
         asked={mix.fillerTargetG}
         weighed={on === "FILLER_G" ? undefined : mix.fillerG}
         live={on === "FILLER_G" ? live : undefined}
         hatch="fill"
-        told={`asked ${grams(mix.fillerTargetG)}, a little over is fine`}
+        told={msg("asked {amount}, a little over is fine", { amount: grams(mix.fillerTargetG) })}
         onAgain={
           mix.fillerG !== undefined && on !== "FILLER_G" && !mix.clockAt ? () => setAgain("FILLER_G") : undefined
         }
@@ -55,14 +56,18 @@ export function Weighing({
         <div className="flex flex-wrap items-end gap-2">
           <WeightField
             key={on}
-            label={on === "FILLER_G" ? "Filler on the scale" : `Cream, asked ${grams(mix.creamTargetG)}`}
+            label={
+              on === "FILLER_G"
+                ? msg("Filler on the scale")
+                : msg("Cream, asked {amount}", { amount: grams(mix.creamTargetG) })
+            }
             quantity={on}
             onReading={take}
           />
           <div className="min-w-[270px] flex-1">
             <LiveFigureLine
               ask={on}
-              verb={on === "FILLER_G" ? "Take as filler" : "Take as cream"}
+              verb={on === "FILLER_G" ? msg("Take as filler") : msg("Take as cream")}
               onTake={(value, source) => take(on, value, source)}
             />
           </div>
@@ -99,14 +104,14 @@ function Cream({
     share === undefined || !window || honest(share, window)
       ? undefined
       : share < window.from
-        ? `${grams(Math.max(0.1, creamFor(filler, window.from) - (now ?? 0)))} more`
-        : "too much: take it off";
-  const range = window ? `${percent(window.from)} to ${percent(window.to)}` : "";
+        ? msg("{amount} more", { amount: grams(Math.max(0.1, creamFor(filler, window.from) - (now ?? 0))) })
+        : msg("too much: take it off");
+  const range = window ? msg("{from} to {to}", { from: percent(window.from), to: percent(window.to) }) : "";
   return (
     <Row
       no={2}
       active={on === "CREAM_G"}
-      word="Cream"
+      word={msg("Cream")}
       asked={mix.creamTargetG}
       weighed={weighed}
       live={on === "CREAM_G" ? live : undefined}
@@ -115,8 +120,8 @@ function Cream({
       off={off}
       told={
         share === undefined
-          ? `asked ${grams(mix.creamTargetG)}; holds from ${range}`
-          : `${percent(share)}; holds from ${range}`
+          ? msg("asked {amount}; holds from {range}", { amount: grams(mix.creamTargetG), range })
+          : msg("{share}; holds from {range}", { share: percent(share), range })
       }
       onAgain={mix.creamG !== undefined && on !== "CREAM_G" && !mix.clockAt ? () => setAgain("CREAM_G") : undefined}
     />
@@ -199,10 +204,10 @@ function Row({
         <button
           type="button"
           className="btn min-h-[72px] shrink-0 px-3"
-          aria-label={`${word} weighed: ${grams(weighed ?? 0)}. Weigh it again.`}
+          aria-label={msg("{word} weighed: {weighed}. Weigh it again.", { word, weighed: grams(weighed ?? 0) })}
           onClick={onAgain}
         >
-          Again
+          {msg("Again")}
         </button>
       )}
     </div>
@@ -215,9 +220,7 @@ function NoScale({ share, pour }: { share: number; pour: Api["Pour"] }) {
   const puddle = length(pour.puddleMm * Math.sqrt(share), system);
   const bead = length(pour.beadMm * share, system);
   return (
-    <p className="n text-20 leading-6">
-      No scale: puddle {puddle} across, bead {bead}.
-    </p>
+    <p className="n text-20 leading-6">{msg("No scale: puddle {puddle} across, bead {bead}.", { puddle, bead })}</p>
   );
 }
 
@@ -232,7 +235,7 @@ function WeightField({
 }) {
   const [value, setValue] = useState<number>();
   const { from, to, told } = useAsked()(quantity);
-  const problem = value !== undefined && (value < from || value > to) ? `Expected ${told}.` : undefined;
+  const problem = value !== undefined && (value < from || value > to) ? msg("Expected {told}.", { told }) : undefined;
   const take = () => value !== undefined && !problem && onReading(quantity, value, "");
   return (
     <div className="flex items-end gap-1">
@@ -249,7 +252,7 @@ function WeightField({
         />
       </div>
       <button type="button" className="btn h-[75px]" disabled={value === undefined || Boolean(problem)} onClick={take}>
-        Take
+        {msg("Take")}
       </button>
     </div>
   );

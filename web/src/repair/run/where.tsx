@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import type { Api } from "../../api/client";
@@ -25,9 +26,9 @@ export function Where({
         <Dialog.Content className="bg-sheet fixed inset-0 z-50 flex flex-col" aria-describedby={undefined}>
           <div className="firm-b bg-ground flex h-[75px] shrink-0 items-center justify-between pl-4">
             <Dialog.Title className="min-w-0 truncate text-20 font-semibold sm:text-28">
-              Where: {step.title}
+              {msg("Where: {title}", { title: step.title })}
             </Dialog.Title>
-            <Dialog.Close className="firm-l grid h-full w-[75px] shrink-0 place-items-center" aria-label="Close">
+            <Dialog.Close className="firm-l grid h-full w-[75px] shrink-0 place-items-center" aria-label={msg("Close")}>
               <X size={30} aria-hidden="true" />
             </Dialog.Close>
           </div>

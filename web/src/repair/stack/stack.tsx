@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { ChevronDown, Pin, X } from "lucide-react";
 import { useId } from "react";
 import type { Api } from "../../api/client";
@@ -29,7 +30,7 @@ export function StackStation({
   const roleWord = useRoleWord();
   const id = useId();
   const whole = useWholeStack(on.draft, !frozen).data?.stack;
-  if (!workup) return <NotYet what="a stack" />;
+  if (!workup) return <NotYet what={msg("a stack")} />;
   const { lines, fillNote, papers, taken } = workup.stack;
   // What is computed while typing says which stack; why, and why not the others, comes a moment later.
   const { ranked, ruledOut, rejectedWays, rejectedClasses } = frozen ? workup.stack : (whole ?? workup.stack);
@@ -42,17 +43,19 @@ export function StackStation({
       <svg className="absolute size-0" aria-hidden="true">
         <Hatches id={id} />
       </svg>
-      <Head title="Ways to mend">{(frozen || whole) && ranked.length > 1 ? `${ranked.length}, best first` : ""}</Head>
+      <Head title={msg("Ways to mend")}>
+        {(frozen || whole) && ranked.length > 1 ? msg("{ranked}, best first", { ranked: ranked.length }) : ""}
+      </Head>
       {ranked.map((r, i) => (
         <RankedRow key={r.recipe} stack={r} place={i + 1} taken={r.recipe === taken} frozen={frozen} take={take} />
       ))}
-      <Head title="Stack">from the shelf</Head>
+      <Head title={msg("Stack")}>{msg("from the shelf")}</Head>
       <p className="firm-b px-4 py-2.5 font-bold">{fillNote}</p>
       {lines.map((l) => (
         <StackRow key={l.role} line={l} id={id} frozen={frozen} pin={pin} />
       ))}
       <div className={`border-b border-hair px-4 py-3 ${taken === "" ? "hidden" : ""}`}>
-        <div className="lab">Papers that may be used</div>
+        <div className="lab">{msg("Papers that may be used")}</div>
         <div className="mt-1 flex flex-wrap gap-1.5">
           {papers.map((p) => (
             <span key={p.id} className="firm n flex h-8 items-center gap-1.5 px-1.5 text-14 font-semibold">
@@ -62,21 +65,21 @@ export function StackStation({
               {p.grade}
             </span>
           ))}
-          {papers.length === 0 && <span className="font-bold text-oxide-text">none on the shelf</span>}
+          {papers.length === 0 && <span className="font-bold text-oxide-text">{msg("none on the shelf")}</span>}
         </div>
       </div>
-      <Head title="Ruled out">{frozen || whole ? ruledOut.length : ""}</Head>
+      <Head title={msg("Ruled out")}>{frozen || whole ? ruledOut.length : ""}</Head>
       <RuledOut items={ruledOut.slice(0, SHOWN_AT_ONCE)} roleWord={roleWord} />
       {ruledOut.length > SHOWN_AT_ONCE && (
         <details>
           <summary className="firm-b bg-ground flex min-h-14 cursor-pointer items-center px-4 underline">
-            {ruledOut.length - SHOWN_AT_ONCE} more ruled out
+            {msg("{ruledOut} more ruled out", { ruledOut: ruledOut.length - SHOWN_AT_ONCE })}
           </summary>
           <RuledOut items={ruledOut.slice(SHOWN_AT_ONCE)} roleWord={roleWord} />
         </details>
       )}
-      <Rejected title="Ways not for this" rows={rejectedWays} />
-      <Rejected title="Classes not for this" rows={rejectedClasses} />
+      <Rejected title={msg("Ways not for this")} rows={rejectedWays} />
+      <Rejected title={msg("Classes not for this")} rows={rejectedClasses} />
       <Schools on={on} station="stack" frozen={frozen} />
     </>
   );
@@ -108,11 +111,13 @@ function RankedRow({
           <span className="hd block">{r.name}</span>
           <span className="lab block">
             {r.title}
-            {taken ? ", taken" : ""}
+            {taken ? msg(", taken") : ""}
           </span>
           {r.missing.length > 0 && (
             <span className="block font-bold text-oxide-text">
-              {r.missing.length === 1 ? "one thing is missing" : `${r.missing.length} things are missing`}
+              {r.missing.length === 1
+                ? msg("one thing is missing")
+                : msg("{missing} things are missing", { missing: r.missing.length })}
             </span>
           )}
         </span>
@@ -121,7 +126,7 @@ function RankedRow({
           height="14"
           role="img"
           className="shrink-0"
-          aria-label={`score ${Math.round(r.score * 100)} of 100; what makes it stands inside`}
+          aria-label={msg("score {score} of 100; what makes it stands inside", { score: Math.round(r.score * 100) })}
         >
           <rect x="0.75" y="0.75" width="42.5" height="12.5" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
           <rect x="1" y="1" width={42 * Math.min(1, Math.max(0, r.score))} height="12" fill="var(--ink)" />
@@ -131,7 +136,7 @@ function RankedRow({
       <div className="flex flex-col gap-2 px-4 pb-3">
         {!taken && !frozen && (
           <button type="button" className="btn go" onClick={() => take(r.recipe)}>
-            Take this one
+            {msg("Take this one")}
           </button>
         )}
         {r.missing.map((m) => (
@@ -141,16 +146,18 @@ function RankedRow({
         ))}
         {r.wins.map((w) => (
           <p key={w}>
-            <b>Wins on</b> {w}
+            <b>{msg("Wins on")}</b> {w}
           </p>
         ))}
         {r.losses.map((w) => (
           <p key={w}>
-            <b>Loses on</b> {w}
+            <b>{msg("Loses on")}</b> {w}
           </p>
         ))}
         <table className="w-full text-left">
-          <caption className="lab text-left">Score: each term times its weight, of 100; recalled, verify</caption>
+          <caption className="lab text-left">
+            {msg("Score: each term times its weight, of 100; recalled, verify")}
+          </caption>
           <tbody>
             {r.terms.map((t) => (
               <tr key={t.id} className="border-t border-hair">
@@ -159,7 +166,10 @@ function RankedRow({
                   <span className="lab block">{t.said}</span>
                 </th>
                 <td className="n text-right font-semibold whitespace-nowrap">
-                  {Math.round(t.value * t.weight * 100)} of {Math.round(t.weight * 100)}
+                  {msg("{value} of {weight}", {
+                    value: Math.round(t.value * t.weight * 100),
+                    weight: Math.round(t.weight * 100),
+                  })}
                 </td>
               </tr>
             ))}
@@ -168,7 +178,7 @@ function RankedRow({
         {r.schools.map((s) => (
           <p key={s.school.school} className="lab">
             {s.school.question}: {s.school.label}
-            {s.house ? ", the house's own" : ", another school"}
+            {s.house ? msg(", the house's own") : msg(", another school")}
           </p>
         ))}
       </div>
@@ -187,9 +197,7 @@ function RuledOut({ items, roleWord }: { items: readonly Api["RuledOut"][]; role
           <X className="text-oxide mt-0.5 shrink-0" size={20} aria-hidden="true" />
           <div>
             <div className="hd">{r.name}</div>
-            <div className="lab">
-              {roleWord(r.role)}, lot {r.lot}
-            </div>
+            <div className="lab">{msg("{role}, lot {lot}", { role: roleWord(r.role), lot: r.lot })}</div>
             <div>{r.reason}</div>
           </div>
         </li>
@@ -247,13 +255,13 @@ function StackRow({
         <span className="min-w-0 flex-1">
           <span className="lab flex items-center gap-1">
             {roleWord(line.role)}
-            {line.pinned && <Pin size={14} aria-label="pinned" />}
+            {line.pinned && <Pin size={14} aria-label={msg("pinned")} />}
           </span>
           {line.chosen ? (
             <>
               <span className="hd block">{line.chosen.item.name}</span>
               <span className="lab block">
-                lot {line.chosen.item.lot}; {line.chosen.why}
+                {msg("lot {lot}; {why}", { lot: line.chosen.item.lot, why: line.chosen.why })}
               </span>
             </>
           ) : (
@@ -276,14 +284,14 @@ function StackRow({
             >
               <span className="hd block">{c.item.name}</span>
               <span className="text-14 block">
-                lot {c.item.lot}, {c.why}
-                {c.item.workMin !== undefined && `, work ${c.item.workMin}\u202fmin by label`}
-                {chosen && line.pinned ? "; pinned, tap to let go" : ""}
+                {msg("lot {lot}, {why}", { lot: c.item.lot, why: c.why })}
+                {c.item.workMin !== undefined && msg(", work {workMin} min by label", { workMin: c.item.workMin })}
+                {chosen && line.pinned ? msg("; pinned, tap to let go") : ""}
               </span>
             </button>
           );
         })}
-        {line.candidates.length === 0 && <p>Nothing else on the shelf would do.</p>}
+        {line.candidates.length === 0 && <p>{msg("Nothing else on the shelf would do.")}</p>}
       </div>
     </details>
   );

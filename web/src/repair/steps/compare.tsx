@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useState } from "react";
 import { ask, type Api } from "../../api/client";
 import { useRules, useWholeStack, useTold } from "../../api/queries";
@@ -31,8 +32,8 @@ export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Ap
   const rows = theirs ? differences(plan, theirs) : [];
   return (
     <section>
-      <Head title="The other school">
-        {asked ? "tap it again for the other questions" : "tap one to see what it would change"}
+      <Head title={msg("The other school")}>
+        {asked ? msg("tap it again for the other questions") : msg("tap one to see what it would change")}
       </Head>
       {bears
         .filter(({ school: s }) => !asked || s.id === asked.question)
@@ -57,7 +58,7 @@ export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Ap
                         onClick={() => setAsked(looked ? undefined : { question: school.id, option: o.id })}
                       >
                         {o.label}
-                        {now ? ", this plan" : ""}
+                        {now ? msg(", this plan") : ""}
                       </button>
                     );
                   })}
@@ -68,16 +69,25 @@ export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Ap
       {asked && other.isError && <p className="px-4 py-3 font-bold text-oxide-text">{other.error.message}</p>}
       {asked && other.data && !theirs && (
         <p className="px-4 py-3 font-bold text-oxide-text">
-          {other.data.workup?.blockers[0] ?? "No plan by that school."}
+          {other.data.workup?.blockers[0] ?? msg("No plan by that school.")}
         </p>
       )}
       {asked && theirs && (
         <>
-          <Head title="Its plan">
-            {theirs.steps.length} steps against {plan.steps.length}; {minutes(theirs.activeMin)} hands on against{" "}
-            {minutes(plan.activeMin)}; {minutes(theirs.totalMin)} in all against {minutes(plan.totalMin)}
+          <Head title={msg("Its plan")}>
+            {msg(
+              "{steps} steps against {steps2}; {activeMin} hands on against {activeMin2}; {totalMin} in all against {totalMin2}",
+              {
+                steps: theirs.steps.length,
+                steps2: plan.steps.length,
+                activeMin: minutes(theirs.activeMin),
+                activeMin2: minutes(plan.activeMin),
+                totalMin: minutes(theirs.totalMin),
+                totalMin2: minutes(plan.totalMin),
+              },
+            )}
           </Head>
-          {rows.every((r) => r.mark === "same") && <p className="px-4 py-3">Nothing in the steps differs.</p>}
+          {rows.every((r) => r.mark === "same") && <p className="px-4 py-3">{msg("Nothing in the steps differs.")}</p>}
           <ol>
             {rows.map((r, i) => (
               <li
@@ -87,12 +97,20 @@ export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Ap
                 <span
                   className={r.mark === "gone" ? "font-bold text-oxide-text" : r.mark === "same" ? "lab" : "font-bold"}
                 >
-                  {r.mark === "gone" ? "left out" : r.mark === "new" ? "added" : r.mark === "other" ? "differs" : ""}
+                  {r.mark === "gone"
+                    ? msg("left out")
+                    : r.mark === "new"
+                      ? msg("added")
+                      : r.mark === "other"
+                        ? msg("differs")
+                        : ""}
                 </span>
                 <span>
                   <span className={r.mark === "gone" ? "line-through" : ""}>{r.title}</span>
-                  {r.was && <span className="lab block">here: {r.was}</span>}
-                  {r.becomes && <span className="block font-bold">there: {r.becomes}</span>}
+                  {r.was && <span className="lab block">{msg("here: {was}", { was: r.was })}</span>}
+                  {r.becomes && (
+                    <span className="block font-bold">{msg("there: {becomes}", { becomes: r.becomes })}</span>
+                  )}
                 </span>
               </li>
             ))}
@@ -112,7 +130,7 @@ export function ComparePanel({ on, plan, frozen }: { on: DraftOnScreen; plan: Ap
                   setAsked(undefined);
                 }}
               >
-                Follow it for this repair
+                {msg("Follow it for this repair")}
               </button>
             </div>
           )}

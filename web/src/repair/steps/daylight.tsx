@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useBench, useRules } from "../../api/queries";
 import { Choice, Measure, problemAt } from "../../shell/field";
 import { MomentField } from "../../shell/day-field";
@@ -16,13 +17,13 @@ export function DaylightFields({ on, frozen }: { on: DraftOnScreen; frozen: bool
   return (
     <div className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] items-end gap-x-4 gap-y-2">
       <MomentField
-        label="Light on it"
+        label={msg("Light on it")}
         value={on.draft?.lightAt}
         disabled={frozen}
         onChange={(lightAt) => on.change((d) => ({ ...d, lightAt }))}
       />
       <Choice
-        label="Vehicle faces"
+        label={msg("Vehicle faces")}
         value={faces}
         options={WAYS.map((w) => ({ value: w, label: w }))}
         columns={4}
@@ -30,7 +31,7 @@ export function DaylightFields({ on, frozen }: { on: DraftOnScreen; frozen: bool
         onChange={(w) => on.change((d) => ({ ...d, pane: { ...d.pane, facesDeg: WAYS.indexOf(w) * A_WAY } }))}
       />
       <Measure
-        label="Pane leans, from level"
+        label={msg("Pane leans, from level")}
         quantity={{ unit: "°" }}
         value={pane?.slopeDeg}
         disabled={frozen}
@@ -39,11 +40,11 @@ export function DaylightFields({ on, frozen }: { on: DraftOnScreen; frozen: bool
       />
       {shop && (
         <p className="lab">
-          Shop at {placeSaid(shop.place)}
+          {msg("Shop at {place}", { place: placeSaid(shop.place) })}
           {lead && !frozen && (
             <PlaceDialog place={shop.place}>
               <button type="button" className="firm ml-2 min-h-14 px-4 font-bold text-ink">
-                Change
+                {msg("Change")}
               </button>
             </PlaceDialog>
           )}

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import type { Api } from "../../api/client";
 
 /** A step of one plan held against the other. */
@@ -20,7 +21,7 @@ const facts = (s: Step) =>
     s.paper,
     s.material,
     s.amount,
-    s.clock ? `${s.clock.label} ${Math.round(s.clock.minutes)} min` : "",
+    s.clock ? msg("{label} {minutes} min", { label: s.clock.label, minutes: Math.round(s.clock.minutes) }) : "",
     s.detail,
   ].filter(Boolean);
 

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { ArrowDown, ArrowUp, CornerUpLeft, Scissors, TriangleAlert } from "lucide-react";
 import type { Api } from "../../api/client";
 import { useShelf } from "../../api/queries";
@@ -9,10 +10,10 @@ import { HouseRuleButton } from "./house-rule";
 type Edit = Api["PlanEditDraft"];
 
 const words: Record<Api["EditMade"]["kind"], string> = {
-  SKIP: "left out",
+  SKIP: msg("left out"),
   MOVE: "moved",
-  MINUTES: "other minutes",
-  PAPER: "other paper",
+  MINUTES: msg("other minutes"),
+  PAPER: msg("other paper"),
 };
 
 /** What was changed of the method's own plan, what that breaks, and the way back. */
@@ -20,13 +21,15 @@ export function EditsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
   const { edits } = plan;
   if (edits.length === 0 && plan.broken.length === 0) return null;
   return (
-    <section aria-label="Changes to the plan">
-      <Head title="Changed by hand">{edits.length === 1 ? "one change" : `${edits.length} changes`}</Head>
+    <section aria-label={msg("Changes to the plan")}>
+      <Head title={msg("Changed by hand")}>
+        {edits.length === 1 ? msg("one change") : msg("{edits} changes", { edits: edits.length })}
+      </Head>
       <ul>
         {edits.map((e, i) => (
           <li key={`${e.kind}${e.step}${i}`} className="flex min-h-14 items-center gap-3 border-b border-hair px-4">
             <span className="min-w-0 flex-1">
-              <b>{e.title || "A step that this plan no longer has"}</b> {words[e.kind]}
+              <b>{e.title || msg("A step that this plan no longer has")}</b> {words[e.kind]}
             </span>
             {!frozen && (
               <button
@@ -39,19 +42,23 @@ export function EditsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
                   }))
                 }
               >
-                <CornerUpLeft size={18} aria-hidden="true" /> Take back
+                <CornerUpLeft size={18} aria-hidden="true" /> {msg("Take back")}
               </button>
             )}
           </li>
         ))}
         {plan.broken.map((b) => (
           <li key={`${b.interlock}${b.step}`} className="flex gap-3 border-b border-hair px-4 py-2.5" role="alert">
-            <TriangleAlert className="text-oxide mt-0.5 shrink-0" size={22} aria-label="Interlock" />
+            <TriangleAlert className="text-oxide mt-0.5 shrink-0" size={22} aria-label={msg("Interlock")} />
             <div>
               <p className="font-bold text-oxide-text">
-                {b.said} Missing before “{b.title}”: {b.missing}.
+                {msg("{said} Missing before “{title}”: {missing}.", {
+                  said: b.said,
+                  title: b.title,
+                  missing: b.missing,
+                })}
               </p>
-              <p>What follows: {b.follows}</p>
+              <p>{msg("What follows: {follows}", { follows: b.follows })}</p>
             </div>
           </li>
         ))}
@@ -79,7 +86,7 @@ export function StepEdits({
   if (step.mix) {
     return (
       <div className="flex flex-wrap items-center gap-4">
-        <p className="lab">Mix, spread and wait stay together and in order.</p>
+        <p className="lab">{msg("Mix, spread and wait stay together and in order.")}</p>
         {house}
       </div>
     );
@@ -98,7 +105,7 @@ export function StepEdits({
   return (
     <div className="flex flex-wrap gap-2">
       <button type="button" className="btn" onClick={() => edit({ kind: "SKIP", step: step.id })}>
-        <Scissors size={18} aria-hidden="true" /> Leave out
+        <Scissors size={18} aria-hidden="true" /> {msg("Leave out")}
       </button>
       <button
         type="button"
@@ -106,7 +113,7 @@ export function StepEdits({
         disabled={at === 0}
         onClick={() => edit({ kind: "MOVE", step: step.id, after: after(at - 2) })}
       >
-        <ArrowUp size={18} aria-hidden="true" /> Earlier
+        <ArrowUp size={18} aria-hidden="true" /> {msg("Earlier")}
       </button>
       <button
         type="button"
@@ -114,11 +121,11 @@ export function StepEdits({
         disabled={at === plan.steps.length - 1}
         onClick={() => edit({ kind: "MOVE", step: step.id, after: after(at + 1) })}
       >
-        <ArrowDown size={18} aria-hidden="true" /> Later
+        <ArrowDown size={18} aria-hidden="true" /> {msg("Later")}
       </button>
       {rung && papers.length > 0 && (
         <label className="lab flex flex-col">
-          Paper
+          {msg("Paper")}
           <select
             className="firm n h-14 px-2 text-16 font-semibold text-ink"
             value={rung.itemId}
@@ -135,7 +142,7 @@ export function StepEdits({
       {step.activeMin > 0 && (
         <div className="w-44">
           <Measure
-            label="Hands-on minutes"
+            label={msg("Hands-on minutes")}
             quantity={{ unit: "min" }}
             value={Math.round(step.activeMin)}
             onChange={(min) => {

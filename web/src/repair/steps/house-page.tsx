@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { ScrollText } from "lucide-react";
 import type { Api } from "../../api/client";
 import { useZone } from "../../api/queries";
@@ -14,9 +15,10 @@ export function HouseSaid({ change: c }: { change: Change }) {
     <>
       <b>{c.said}.</b> {c.reason}{" "}
       <span className="lab">
-        Signed by {c.by}, {dayAndTime(c.at, zone)}.{c.book && ` The book: ${c.book}`}
+        {msg("Signed by {by}, {at}.", { by: c.by, at: dayAndTime(c.at, zone) })}
+        {c.book && ` ${msg("The book: {book}", { book: c.book })}`}
       </span>
-      {!c.bears && <span className="block">Not here: {c.why}</span>}
+      {!c.bears && <span className="block">{msg("Not here: {why}", { why: c.why })}</span>}
     </>
   );
 }
@@ -26,9 +28,9 @@ export function HousePanel({ plan }: { plan: Api["Plan"] }) {
   if (plan.house.length === 0) return null;
   const bearing = plan.house.filter((c) => c.bears).length;
   return (
-    <section aria-label="The house’s own page">
-      <Head title="The house’s own page">
-        {bearing === 1 ? "one rule in this plan" : `${bearing} rules in this plan`}
+    <section aria-label={msg("The house’s own page")}>
+      <Head title={msg("The house’s own page")}>
+        {bearing === 1 ? msg("one rule in this plan") : msg("{bearing} rules in this plan", { bearing })}
       </Head>
       <ul>
         {plan.house
@@ -48,7 +50,7 @@ export function HouseMark({ plan, step }: { plan: Api["Plan"]; step: string }) {
   if (!plan.house.some((c) => c.bears && c.step === step)) return null;
   return (
     <span className="lab ml-2 inline-flex items-center gap-1 whitespace-nowrap">
-      <ScrollText size={16} aria-hidden="true" /> house rule
+      <ScrollText size={16} aria-hidden="true" /> {msg("house rule")}
     </span>
   );
 }
@@ -65,7 +67,7 @@ export function HouseAt({ plan, step }: { plan: Api["Plan"]; step: Api["Step"] }
             <HouseSaid change={c} />
           </p>
         ))}
-      {wants && <p>The house wants {wants} before it is done.</p>}
+      {wants && <p>{msg("The house wants {wants} before it is done.", { wants })}</p>}
     </>
   );
 }
@@ -74,6 +76,6 @@ export function HouseAt({ plan, step }: { plan: Api["Plan"]; step: Api["Step"] }
 export function useWants(wanted: Api["Wanted"] | undefined): string {
   const asked = useAsked();
   if (!wanted) return "";
-  const readings = wanted.readings.map((q) => `the reading “${asked(q).label}”`);
-  return [...readings, ...(wanted.picture ? ["a picture"] : [])].join(" and ");
+  const readings = wanted.readings.map((q) => msg("the reading “{label}”", { label: asked(q).label }));
+  return [...readings, ...(wanted.picture ? [msg("a picture")] : [])].join(msg(" and "));
 }

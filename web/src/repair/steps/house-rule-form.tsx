@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { TriangleAlert } from "lucide-react";
 import { useDeferredValue, useState } from "react";
 import { ask, type Api, problemsOf } from "../../api/client";
@@ -18,13 +19,13 @@ type Rule = Api["PageRuleDraft"];
 type Kind = NonNullable<Rule["kind"]>;
 
 const KINDS: readonly { value: Kind; label: string }[] = [
-  { value: "ADD", label: "Add a step after it" },
-  { value: "LEAVE_OUT", label: "Leave it out" },
-  { value: "MOVE", label: "Move it" },
-  { value: "WORDS", label: "Other words" },
-  { value: "MINUTES", label: "Other minutes" },
-  { value: "READING", label: "Want a reading" },
-  { value: "PICTURE", label: "Want a picture" },
+  { value: "ADD", label: msg("Add a step after it") },
+  { value: "LEAVE_OUT", label: msg("Leave it out") },
+  { value: "MOVE", label: msg("Move it") },
+  { value: "WORDS", label: msg("Other words") },
+  { value: "MINUTES", label: msg("Other minutes") },
+  { value: "READING", label: msg("Want a reading") },
+  { value: "PICTURE", label: msg("Want a picture") },
 ];
 
 /** The fields of a rule, the plan at hand with it, and the lead's signature. */
@@ -62,7 +63,7 @@ export default function HouseRuleForm({ plan, drawing, at, on, onSigned }: RuleP
       }}
     >
       <Choice
-        label="What the house does otherwise"
+        label={msg("What the house does otherwise")}
         value={typed.kind}
         options={KINDS}
         atLeast={150}
@@ -74,19 +75,19 @@ export default function HouseRuleForm({ plan, drawing, at, on, onSigned }: RuleP
       )}
       {typed.kind === "MOVE" && (
         <label className="lab flex flex-col">
-          Its place
+          {msg("Its place")}
           <select
             className="firm n h-14 px-2 text-16 font-semibold text-ink"
             value={typed.after ?? step.id}
             onChange={(e) => set({ after: e.target.value })}
           >
-            <option value={step.id}>where it is</option>
-            <option value="">first of all</option>
+            <option value={step.id}>{msg("where it is")}</option>
+            <option value="">{msg("first of all")}</option>
             {plan.steps
               .filter((s) => s.step.id !== step.id)
               .map((s) => (
                 <option key={s.step.id} value={s.step.id}>
-                  after “{s.step.title}”
+                  {msg("after “{title}”", { title: s.step.title })}
                 </option>
               ))}
           </select>
@@ -95,13 +96,13 @@ export default function HouseRuleForm({ plan, drawing, at, on, onSigned }: RuleP
       {typed.kind === "WORDS" && (
         <>
           <Line
-            label={`What is done; the book: “${step.title}”`}
+            label={msg("What is done; the book: “{title}”", { title: step.title })}
             value={typed.title ?? ""}
             problem={problemAt(problems, "title")}
             onChange={(title) => set({ title })}
           />
           <Line
-            label="How; left empty, the book’s words stay"
+            label={msg("How; left empty, the book’s words stay")}
             value={typed.how ?? ""}
             problem={problemAt(problems, "how")}
             onChange={(how) => set({ how })}
@@ -110,7 +111,7 @@ export default function HouseRuleForm({ plan, drawing, at, on, onSigned }: RuleP
       )}
       {typed.kind === "MINUTES" && (
         <Measure
-          label={`Hands-on minutes; the book: ${Math.round(step.activeMin)}`}
+          label={msg("Hands-on minutes; the book: {activeMin}", { activeMin: Math.round(step.activeMin) })}
           quantity={{ unit: "min" }}
           value={typed.minutes}
           problem={problemAt(problems, "minutes")}
@@ -121,14 +122,14 @@ export default function HouseRuleForm({ plan, drawing, at, on, onSigned }: RuleP
       {typed.kind && (
         <>
           <Line
-            label="Why"
+            label={msg("Why")}
             value={typed.reason ?? ""}
             problem={problemAt(problems, "reason")}
             onChange={(reason) => set({ reason })}
           />
           <Judged tried={tried} refused={refused instanceof Error && problems.length === 0 ? refused.message : ""} />
           <button className="btn go min-h-[72px] text-20" disabled={!typed.reason?.trim()}>
-            Sign it for the house
+            {msg("Sign it for the house")}
           </button>
         </>
       )}
@@ -162,13 +163,15 @@ function Judged({ tried, refused }: { tried: Api["TriedView"] | undefined; refus
       {refused && <p className="font-bold text-oxide-text">{refused}</p>}
       {tried?.problems[0] && <p>{tried.problems[0].message}</p>}
       {tried?.change && !tried.change.bears && <p className="font-bold text-oxide-text">{tried.change.why}</p>}
-      {tried?.change?.bears && <p className="font-bold">In this plan: {tried.change.said}.</p>}
-      {tried?.change?.bears && tried.broken.length === 0 && <p>No interlock breaks.</p>}
+      {tried?.change?.bears && <p className="font-bold">{msg("In this plan: {said}.", { said: tried.change.said })}</p>}
+      {tried?.change?.bears && tried.broken.length === 0 && <p>{msg("No interlock breaks.")}</p>}
       {tried?.broken.map((b) => (
         <p key={`${b.interlock}${b.step}`} className="flex gap-2 font-bold text-oxide-text">
-          <TriangleAlert className="text-oxide mt-0.5 shrink-0" size={22} aria-label="Interlock" />
-          {b.said} Missing before “{b.title}”: {b.missing}. What follows: {b.follows} It will stand in every plan and
-          record.
+          <TriangleAlert className="text-oxide mt-0.5 shrink-0" size={22} aria-label={msg("Interlock")} />
+          {msg(
+            "{said} Missing before “{title}”: {missing}. What follows: {follows} It will stand in every plan and record.",
+            { said: b.said, title: b.title, missing: b.missing, follows: b.follows },
+          )}
         </p>
       ))}
     </div>
@@ -184,7 +187,7 @@ function Readable({ typed, set, readable }: Fields & { readable: Api["HousePages
   const asked = useAsked();
   return (
     <Choice
-      label="What is read there"
+      label={msg("What is read there")}
       value={typed.quantity}
       options={readable.map((q) => ({ value: q, label: asked(q).label }))}
       atLeast={150}
@@ -211,35 +214,35 @@ function OwnStep({
   return (
     <>
       <Line
-        label="What is done, verb first"
+        label={msg("What is done, verb first")}
         value={typed.title ?? ""}
         problem={told("title")}
         onChange={(title) => set({ title })}
       />
-      <Line label="How" value={typed.how ?? ""} problem={told("how")} onChange={(how) => set({ how })} />
+      <Line label={msg("How")} value={typed.how ?? ""} problem={told("how")} onChange={(how) => set({ how })} />
       <div className="grid grid-cols-1 gap-3 sm:grid-cols-3">
         <Measure
-          label="Hands-on minutes"
+          label={msg("Hands-on minutes")}
           quantity={{ unit: "min" }}
           value={typed.minutes}
           problem={told("minutes")}
           onChange={(minutes) => set({ minutes })}
         />
         <Measure
-          label="Then it rests"
+          label={msg("Then it rests")}
           quantity={{ unit: "min" }}
           value={typed.waitMin}
           problem={told("waitMin")}
           onChange={(waitMin) => set({ waitMin })}
         />
         <label className="lab flex flex-col">
-          Where
+          {msg("Where")}
           <select
             className="firm n h-[56px] px-2 text-16 font-semibold text-ink"
             value={typed.zone ?? ""}
             onChange={(e) => set({ zone: drawing.zones.find((z) => z.kind === e.target.value)?.kind })}
           >
-            <option value="">the whole field</option>
+            <option value="">{msg("the whole field")}</option>
             {drawing.zones.map((z) => (
               <option key={z.kind} value={z.kind}>
                 {z.word}
@@ -249,13 +252,13 @@ function OwnStep({
         </label>
       </div>
       <Line
-        label="What can hurt, in the house’s words"
+        label={msg("What can hurt, in the house’s words")}
         value={typed.caution ?? ""}
         problem={told("caution")}
         onChange={(caution) => set({ caution })}
       />
       <fieldset>
-        <legend className="lab">What it does to the part; interlocks judge the plan by it</legend>
+        <legend className="lab">{msg("What it does to the part; interlocks judge the plan by it")}</legend>
         <div className="flex flex-wrap gap-1">
           {acts.map(({ act, word }) => (
             <button
@@ -275,23 +278,33 @@ function OwnStep({
       {gate ? (
         <div className="grid grid-cols-1 gap-3 sm:grid-cols-2">
           <Line
-            label="It is asked"
+            label={msg("It is asked")}
             value={typed.question ?? ""}
             problem={told("question")}
             onChange={(question) => set({ question })}
           />
           <div className="grid grid-cols-2 gap-3">
-            <Line label="Good answer" value={typed.yes ?? ""} problem={told("yes")} onChange={(yes) => set({ yes })} />
-            <Line label="Other answer" value={typed.no ?? ""} problem={told("no")} onChange={(no) => set({ no })} />
+            <Line
+              label={msg("Good answer")}
+              value={typed.yes ?? ""}
+              problem={told("yes")}
+              onChange={(yes) => set({ yes })}
+            />
+            <Line
+              label={msg("Other answer")}
+              value={typed.no ?? ""}
+              problem={told("no")}
+              onChange={(no) => set({ no })}
+            />
           </div>
           <Line
-            label="What is done then, before it is asked again"
+            label={msg("What is done then, before it is asked again")}
             value={typed.then ?? ""}
             problem={told("then")}
             onChange={(then) => set({ then })}
           />
           <Measure
-            label="Hands-on minutes of that"
+            label={msg("Hands-on minutes of that")}
             quantity={{ unit: "min" }}
             value={typed.thenMin}
             problem={told("thenMin")}
@@ -305,12 +318,12 @@ function OwnStep({
               set({ question: undefined, yes: undefined, no: undefined, then: undefined, thenMin: undefined });
             }}
           >
-            No gate
+            {msg("No gate")}
           </button>
         </div>
       ) : (
         <button type="button" className="btn self-start" onClick={() => setGate(true)}>
-          Add a gate
+          {msg("Add a gate")}
         </button>
       )}
     </>

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { ScrollText } from "lucide-react";
 import { lazy, Suspense, useState } from "react";
 import { useMay } from "../../shell/me";
@@ -16,13 +17,15 @@ export function HouseRuleButton(place: RulePlace) {
   return (
     <SheetDialog
       wide
-      title={`House rule at “${place.plan.steps[place.at]?.step.title ?? ""}”`}
-      told={`For every repair by “${place.plan.title}” that is started from now on. What has begun keeps the plan it has.`}
+      title={msg("House rule at “{title}”", { title: place.plan.steps[place.at]?.step.title ?? "" })}
+      told={msg("For every repair by “{title}” that is started from now on. What has begun keeps the plan it has.", {
+        title: place.plan.title,
+      })}
       open={open}
       onOpenChange={setOpen}
       trigger={
         <button type="button" className="btn">
-          <ScrollText size={18} aria-hidden="true" /> House rule
+          <ScrollText size={18} aria-hidden="true" /> {msg("House rule")}
         </button>
       }
     >

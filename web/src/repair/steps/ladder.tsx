@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { useId } from "react";
 import type { Api } from "../../api/client";
 import { useCatalogue } from "../../api/queries";
@@ -32,16 +33,19 @@ export function LadderPanel({ plan }: { plan: Api["Plan"] }) {
   if (ladder.rungs.length === 0) {
     return (
       <section>
-        <Head title="Sanding ladder" />
+        <Head title={msg("Sanding ladder")} />
         <p className="px-4 py-3 first-letter:uppercase">{ladder.missing || `${ladder.school}.`}</p>
       </section>
     );
   }
   return (
     <section>
-      <Head title="Sanding ladder">
-        {ladder.school}: no paper more than × {ladder.ratioLimit} finer than the last; {minutes(ladder.minutes)} hands
-        on
+      <Head title={msg("Sanding ladder")}>
+        {msg("{school}: no paper more than × {ratioLimit} finer than the last; {minutes} hands on", {
+          school: ladder.school,
+          ratioLimit: ladder.ratioLimit,
+          minutes: minutes(ladder.minutes),
+        })}
       </Head>
       <div ref={ref} className="w-full">
         {width > 0 && (
@@ -90,7 +94,7 @@ export function LadderPanel({ plan }: { plan: Api["Plan"] }) {
             })}
             {/* Bars go down to the right: its upper corner stays free. */}
             <text x={width - 8} y={16} textAnchor="end" style={{ fill: "var(--muted)" }}>
-              median grain, µm, log scale
+              {msg("median grain, µm, log scale")}
             </text>
           </svg>
         )}
@@ -118,19 +122,25 @@ export function LadderPanel({ plan }: { plan: Api["Plan"] }) {
             </div>
             {(r.note || steps.get(r.id)?.acts.includes("GUIDE")) && (
               <div className="lab mt-1 flex items-center gap-1.5">
-                <Swatch id={id} hatch="guide" size={16} /> {r.note ? `sanded ${r.note}` : "guide coat first"}
+                <Swatch id={id} hatch="guide" size={16} />{" "}
+                {r.note ? msg("sanded {note}", { note: r.note }) : msg("guide coat first")}
               </div>
             )}
             <div className="lab mt-1">
-              {r.grading === "P" ? "P grade" : r.grading}, {micrometres(r.grainUm)}; {r.discs}{" "}
-              {r.discs === 1 ? "sheet" : "sheets"}
+              {r.grading === "P" ? msg("P grade") : r.grading}, {micrometres(r.grainUm)};{" "}
+              {msg("{n, plural, one {# sheet} other {# sheets}}", { n: r.discs })}
             </div>
           </div>
         ))}
       </div>
       <p className="px-4 py-3">
-        Scratch left after the last paper: about {micrometres(ladder.scratchLeftUm)} (recalled, verify);{" "}
-        {ladder.rungs.at(-1)?.note ? "polish takes it out" : "primer surfacer fills it"}.
+        {ladder.rungs.at(-1)?.note
+          ? msg("Scratch left after the last paper: about {depth} (recalled, verify); polish takes it out.", {
+              depth: micrometres(ladder.scratchLeftUm),
+            })
+          : msg("Scratch left after the last paper: about {depth} (recalled, verify); primer surfacer fills it.", {
+              depth: micrometres(ladder.scratchLeftUm),
+            })}
         {ladder.missing && <b className="text-oxide-text"> {ladder.missing}</b>}
       </p>
     </section>

@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { Download } from "lucide-react";
 import { useId } from "react";
 import type { Api } from "../../api/client";
@@ -8,7 +9,7 @@ import { Head } from "../sheet";
 
 const FILES = [
   { of: "pdf?paper=A4", word: "PDF, A4" },
-  { of: "pdf?paper=LETTER", word: "PDF, Letter" },
+  { of: "pdf?paper=LETTER", word: msg("PDF, Letter") },
   { of: "svg", word: "SVG" },
   { of: "dxf", word: "DXF" },
 ] as const;
@@ -30,11 +31,11 @@ export function PiecesPanel({
       <svg className="absolute size-0" aria-hidden="true">
         <Hatches id={id} />
       </svg>
-      <Head title="Cutting templates, 1:1">
-        {pieces.length === 0 ? "" : "millimetres, with a rule to check the print by"}
+      <Head title={msg("Cutting templates, 1:1")}>
+        {pieces.length === 0 ? "" : msg("millimetres, with a rule to check the print by")}
       </Head>
       {pieces.length === 0 ? (
-        <p className="px-4 py-3">This plan cuts nothing to shape.</p>
+        <p className="px-4 py-3">{msg("This plan cuts nothing to shape.")}</p>
       ) : (
         <>
           <div className="flex flex-wrap gap-2 px-4 py-3">
@@ -76,8 +77,12 @@ export function PiecesPanel({
                   {length(p.widthMm, system)} × {length(p.heightMm, system)}
                 </div>
                 <div className="lab">
-                  {p.count === 1 ? "one" : p.count} from {p.material}
-                  {p.side === "BACK" ? ", as it lies on the back" : ""}
+                  {p.side === "BACK"
+                    ? msg("{n, plural, one {one} other {#}} from {material}, as it lies on the back", {
+                        n: p.count,
+                        material: p.material,
+                      })
+                    : msg("{n, plural, one {one} other {#}} from {material}", { n: p.count, material: p.material })}
                 </div>
               </li>
             ))}

@@ -1,3 +1,4 @@
+import { msg, within } from "../../messages/messages";
 import { ShoppingBasket, TriangleAlert } from "lucide-react";
 import { useId } from "react";
 import type { Api } from "../../api/client";
@@ -12,17 +13,17 @@ import { DaylightFields } from "./daylight";
 import { amount } from "../../units/amount";
 
 const FORM: Record<Api["Portion"]["form"], string> = {
-  CARTRIDGE: "from a cartridge",
-  HAND_MIXED: "mixed by hand",
-  LAMINATE: "mixed by weight",
-  BEAD: "as a bead",
-  DROPS: "in drops",
+  CARTRIDGE: msg("from a cartridge"),
+  HAND_MIXED: msg("mixed by hand"),
+  LAMINATE: msg("mixed by weight"),
+  BEAD: msg("as a bead"),
+  DROPS: msg("in drops"),
   GEL: "gel",
-  BRUSHED: "brushed on",
+  BRUSHED: msg("brushed on"),
   SPRAYED: "sprayed",
   WIPED: "wiped",
-  CUT: "cut to shape",
-  PIECES: "by the piece",
+  CUT: msg("cut to shape"),
+  PIECES: msg("by the piece"),
 };
 
 /** Everything that is not filler and cream: how much, in the form it comes in. */
@@ -45,7 +46,7 @@ export function PortionsPanel({ plan }: { plan: Api["Plan"] }) {
       <svg className="absolute size-0" aria-hidden="true">
         <Hatches id={id} />
       </svg>
-      <Head title="Amounts">by job</Head>
+      <Head title={msg("Amounts")}>{msg("by job")}</Head>
       <ul>
         {plan.portions.map((p) => {
           const step = stepOf(p);
@@ -64,7 +65,7 @@ export function PortionsPanel({ plan }: { plan: Api["Plan"] }) {
                   <Swatch id={id} hatch={hatch(p.itemId)} size={20} />
                   <span className="hd">{p.title}</span>
                   <span className="lab">
-                    {p.material}, lot {p.lot}, {FORM[p.form]}
+                    {msg("{material}, lot {lot}, {FORM}", { material: p.material, lot: p.lot, FORM: FORM[p.form] })}
                   </span>
                 </div>
                 <dl className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-x-4 gap-y-1.5">
@@ -86,8 +87,11 @@ export function PortionsPanel({ plan }: { plan: Api["Plan"] }) {
                 <div className="n text-28 font-semibold">{amount(p.needed, p.unit, system)}</div>
                 {p.workMin > 0 && (
                   <div className="lab">
-                    work {stretch(p.workMin * 60, "down")}, on the part by {stretch(p.onPartByMin * 60, "down")}
-                    {p.batches > 1 && `, ${p.batches} goes`}
+                    {msg("work {workMin}, on the part by {onPartByMin}", {
+                      workMin: stretch(p.workMin * 60, "down"),
+                      onPartByMin: stretch(p.onPartByMin * 60, "down"),
+                    })}
+                    {p.batches > 1 && msg(", {batches} goes", { batches: p.batches })}
                   </div>
                 )}
               </div>
@@ -106,22 +110,27 @@ export function ShoppingPanel({ lines }: { lines: readonly Api["Shopping"][] }) 
   const short = lines.filter((l) => !l.enough);
   return (
     <section>
-      <Head title="From the shelf">{short.length === 0 ? "all there" : `${short.length} short`}</Head>
+      <Head title={msg("From the shelf")}>
+        {short.length === 0 ? msg("all there") : msg("{short} short", { short: short.length })}
+      </Head>
       <ul>
         {[...short, ...lines.filter((l) => l.enough)].map((l) => (
           <li key={l.itemId} className="flex min-h-12 items-center gap-3 border-b border-hair px-4 py-1.5">
             {l.enough ? (
               <ShoppingBasket size={20} aria-hidden="true" />
             ) : (
-              <TriangleAlert className="text-oxide" size={20} aria-label="Short" />
+              <TriangleAlert className="text-oxide" size={20} aria-label={msg("Short")} />
             )}
             <span className="min-w-0 flex-1">
-              <span className="hd">{l.material}</span> <span className="lab">lot {l.lot}</span>
+              <span className="hd">{l.material}</span> <span className="lab">{msg("lot {lot}", { lot: l.lot })}</span>
               {l.said && <span className="block font-bold text-oxide-text">{l.said}</span>}
             </span>
             <span className="n font-semibold">
               {amount(Math.round(l.needed * 10) / 10, l.unit, system)}
-              <span className="lab"> of {amount(Math.round(l.have * 10) / 10, l.unit, system)}</span>
+              <span className="lab">
+                {" "}
+                {msg("of {have}", { have: amount(Math.round(l.have * 10) / 10, l.unit, system) })}
+              </span>
             </span>
           </li>
         ))}
@@ -131,21 +140,21 @@ export function ShoppingPanel({ lines }: { lines: readonly Api["Shopping"][] }) 
 }
 
 const HANDS: Record<Api["DryingRoute"]["kind"], string> = {
-  AIR: "nothing to set up",
-  LAMP: "takes the lamp, and a hand to set it and watch",
-  OVEN: "takes the oven; the part must fit and be off the vehicle",
-  SUN: "takes the part into direct sun",
-  CLOUD: "takes the part into open daylight",
-  UV_LAMP: "takes the UV lamp",
+  AIR: msg("nothing to set up"),
+  LAMP: msg("takes the lamp, and a hand to set it and watch"),
+  OVEN: msg("takes the oven; the part must fit and be off the vehicle"),
+  SUN: msg("takes the part into direct sun"),
+  CLOUD: msg("takes the part into open daylight"),
+  UV_LAMP: msg("takes the UV lamp"),
 };
 
 const BY: Record<Api["DryingRoute"]["kind"], string> = {
-  AIR: "In the shop's air",
-  LAMP: "Under the lamp",
-  OVEN: "In the oven",
-  SUN: "In the sun",
-  CLOUD: "Under cloud",
-  UV_LAMP: "UV lamp",
+  AIR: msg("In the shop's air"),
+  LAMP: msg("Under the lamp"),
+  OVEN: msg("In the oven"),
+  SUN: msg("In the sun"),
+  CLOUD: msg("Under cloud"),
+  UV_LAMP: msg("UV lamp"),
 };
 
 /** Minutes to sanding; a way that does not cure comes after all others. */
@@ -158,8 +167,8 @@ export function Quickest({ routes, planned }: { routes: readonly Api["DryingRout
   if (!first || saves < 1) return null;
   return (
     <p className="mt-1">
-      <b>Quickest: {first.kind === "UV_LAMP" ? "the UV lamp" : BY[first.kind].toLowerCase()}</b>, ready {minutes(saves)}{" "}
-      sooner; {HANDS[first.kind]}.
+      <b>{msg("Quickest: {by}", { by: first.kind === "UV_LAMP" ? msg("the UV lamp") : within(BY[first.kind]) })}</b>
+      {msg(", ready {time} sooner; {what}.", { time: minutes(saves), what: HANDS[first.kind] })}
     </p>
   );
 }
@@ -171,7 +180,7 @@ export function WaitsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
   if (waits.length === 0) return null;
   return (
     <section>
-      <Head title="Waits">by today’s air</Head>
+      <Head title={msg("Waits")}>{msg("by today’s air")}</Head>
       {waits.map((w) => (
         <div key={w.id} className="border-b border-hair px-4 py-3">
           <div className="flex flex-wrap items-baseline justify-between gap-x-4">
@@ -196,19 +205,23 @@ export function WaitsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
                 >
                   <span className="text-14 block">
                     {BY[r.kind]}
-                    {planned ? ", planned" : ""}
+                    {planned ? msg(", planned") : ""}
                   </span>
                   <span className="n block text-20 font-semibold">
                     {r.sandFromMin !== undefined
                       ? minutes(r.sandFromMin)
                       : on.draft?.lightAt && r.kind !== "UV_LAMP"
-                        ? "not then"
-                        : "not today"}
+                        ? msg("not then")
+                        : msg("not today")}
                   </span>
                   {(!cures || w.routes.length > 1) && (
                     <span className="text-14 block">
                       {cures && r.rampMin > 0
-                        ? `ramp ${Math.ceil(r.rampMin)}, hold ${Math.ceil(r.holdMin)}, cool ${Math.ceil(r.coolMin)}\u202fmin; `
+                        ? msg("ramp {rampMin}, hold {holdMin}, cool {coolMin} min; ", {
+                            rampMin: Math.ceil(r.rampMin),
+                            holdMin: Math.ceil(r.holdMin),
+                            coolMin: Math.ceil(r.coolMin),
+                          })
                         : ""}
                       {cures ? HANDS[r.kind] : r.note}
                     </span>
@@ -218,7 +231,7 @@ export function WaitsPanel({ plan, on, frozen }: { plan: Api["Plan"]; on: DraftO
             })}
           </div>
           {w.routes.some((r) => r.kind === "SUN") && <DaylightFields on={on} frozen={frozen} />}
-          <p className="lab mt-1.5">Clock and sign: {w.sign}</p>
+          <p className="lab mt-1.5">{msg("Clock and sign: {sign}", { sign: w.sign })}</p>
         </div>
       ))}
     </section>
@@ -231,12 +244,13 @@ export function BudgetPanel({ budget }: { budget: Api["FilmBudget"] | undefined 
   const top = budget.soundUm;
   return (
     <section>
-      <Head title="Film budget">recalled, verify with the gauge</Head>
+      <Head title={msg("Film budget")}>{msg("recalled, verify with the gauge")}</Head>
       <p className="px-4 pt-3 text-20 font-bold">{budget.said}</p>
       <p className="n px-4 font-semibold">
-        {Math.round(budget.toLevelUm)}
-        {"\u202f"}µm to level. The gauge shows {Math.round(budget.underUm)}
-        {"\u202f"}µm more than the clear: what lies beneath it.
+        {msg("{toLevelUm} µm to level. The gauge shows {underUm} µm more than the clear: what lies beneath it.", {
+          toLevelUm: Math.round(budget.toLevelUm),
+          underUm: Math.round(budget.underUm),
+        })}
       </p>
       <ul className="px-4 py-3">
         {[{ paper: "before", um: top }, ...budget.left].map((l) => (
@@ -252,16 +266,12 @@ export function BudgetPanel({ budget }: { budget: Api["FilmBudget"] | undefined 
                 style={{ left: `${(budget.leastUm / top) * 100}%` }}
               />
             </span>
-            <span className="n text-right font-semibold">
-              {Math.round(l.um)}
-              {"\u202f"}µm
-            </span>
+            <span className="n text-right font-semibold">{msg("{um} µm", { um: Math.round(l.um) })}</span>
           </li>
         ))}
       </ul>
       <p className="lab px-4 pb-3">
-        Red post: {Math.round(budget.leastUm)}
-        {"\u202f"}µm must stay.
+        {msg("Red post: {leastUm} µm must stay.", { leastUm: Math.round(budget.leastUm) })}
       </p>
     </section>
   );

@@ -1,7 +1,8 @@
+import { msg } from "../../messages/messages";
 import { TriangleAlert } from "lucide-react";
 import { useId, useState } from "react";
 import { ask, type Api } from "../../api/client";
-import { useTold } from "../../api/queries";
+import { useRules, useTold } from "../../api/queries";
 import { Hatches } from "../../marks/hatch";
 import { lengthTicks } from "../../marks/rule";
 import { Measure } from "../../shell/field";
@@ -18,16 +19,20 @@ export function PourPanel({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftO
   const filler = tried ?? pour.fillerG;
   return (
     <section>
-      <Head title={`Pour: ${pour.material}`}>
-        lot {pour.lot}; work time {stretch(pour.workMin * 60, "down")}, mixed inside {stretch(pour.mixMin * 60, "down")}
-        , all on the part by {stretch(pour.onPartByMin * 60, "down")}
+      <Head title={msg("Pour: {material}", { material: pour.material })}>
+        {msg("lot {lot}; work time {workMin}, mixed inside {mixMin}, all on the part by {onPartByMin}", {
+          lot: pour.lot,
+          workMin: stretch(pour.workMin * 60, "down"),
+          mixMin: stretch(pour.mixMin * 60, "down"),
+          onPartByMin: stretch(pour.onPartByMin * 60, "down"),
+        })}
       </Head>
       <div className="grid grid-cols-[1fr_320px]">
         <div className="firm-r p-4">
           <ScaleRow
             n={1}
-            title="Filler first"
-            note="a little over is fine"
+            title={msg("Filler first")}
+            note={msg("a little over is fine")}
             max={pour.fillerG * 1.35}
             mark={filler}
             value={filler}
@@ -36,8 +41,11 @@ export function PourPanel({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftO
           />
           <ScaleRow
             n={2}
-            title={`Cream to ${grams(creamFor(filler, pour.percent))}`}
-            note={`${percent(pour.percent)} of the ${grams(filler)} on the board`}
+            title={msg("Cream to {filler}", { filler: grams(creamFor(filler, pour.percent)) })}
+            note={msg("{percent} of the {filler} on the board", {
+              percent: percent(pour.percent),
+              filler: grams(filler),
+            })}
             max={(filler * 4) / 100}
             mark={creamFor(filler, pour.percent)}
             value={creamFor(filler, pour.percent)}
@@ -46,11 +54,15 @@ export function PourPanel({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftO
             figure={grams(creamFor(filler, pour.percent))}
           />
           <p>
-            One {grams(0.1)} step of the scale is {percent(pour.stepPercent)} of cream. {mix.doseSaid}
+            {msg("One {grams} step of the scale is {stepPercent} of cream. {doseSaid}", {
+              grams: grams(0.1),
+              stepPercent: percent(pour.stepPercent),
+              doseSaid: mix.doseSaid,
+            })}
           </p>
           <div className="mt-3 max-w-60">
             <Measure
-              label="Try another weight of filler"
+              label={msg("Try another weight of filler")}
               quantity={{ unit: "g" }}
               value={tried}
               onChange={(v) => setTried(v !== undefined && v > 0 && v < 3000 ? v : undefined)}
@@ -59,7 +71,7 @@ export function PourPanel({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftO
           <Volumes volume={pour.volume} />
           {pour.notes.map((n) => (
             <p key={n} className="mt-2 flex gap-2 font-bold">
-              <TriangleAlert className="text-oxide shrink-0" size={20} aria-label="Mind" />
+              <TriangleAlert className="text-oxide shrink-0" size={20} aria-label={msg("Mind")} />
               {n}
             </p>
           ))}
@@ -159,7 +171,7 @@ function ScaleRow({
           ))}
           <path d={`M${mark * perG} 2V56`} stroke="var(--ink)" strokeWidth="3" />
         </svg>
-        {band && <span className="lab">green: 1.5 to 3{"\u202f"}% of this filler, where the clock is honest</span>}
+        {band && <span className="lab">{msg("green: 1.5 to 3 % of this filler, where the clock is honest")}</span>}
       </div>
       <span className="n pb-4 text-right text-44 font-semibold" style={{ fontStretch: "88%" }}>
         {figure.split("\u202f")[0]}
@@ -171,16 +183,16 @@ function ScaleRow({
 
 function Volumes({ volume: v }: { volume: Api["FillVolume"] }) {
   const rows = [
-    ["the hollow", v.hollowMl],
-    ["coats that came off", v.coatsMl],
-    ["left proud", v.proudMl],
-    ["tight coat", v.skimMl],
-    ["stays on the board", v.lossMl],
+    [msg("the hollow"), v.hollowMl],
+    [msg("coats that came off"), v.coatsMl],
+    [msg("left proud"), v.proudMl],
+    [msg("tight coat"), v.skimMl],
+    [msg("stays on the board"), v.lossMl],
   ] as const;
   const total = rows.reduce((s, [, ml]) => s + ml, 0);
   return (
     <p className="mt-3">
-      <b>{millilitres(total)} in all:</b>{" "}
+      <b>{msg("{total} in all:", { total: millilitres(total) })}</b>{" "}
       {rows
         .filter(([, ml]) => ml > 0.05)
         .map(([word, ml]) => `${millilitres(ml)} ${word}`)
@@ -193,6 +205,7 @@ function Volumes({ volume: v }: { volume: Api["FillVolume"] }) {
 function BeadPanel({ pour, putty }: { pour: Api["Pour"]; putty: boolean }) {
   const id = useId();
   const { system } = usePreferences();
+  const high = useRules().data?.values.find((v) => v.id === "mix.puddle-height")?.value;
   const [bead, setBead] = useState<number>();
   const [puddle, setPuddle] = useState<number>();
   const asked = { puddleMm: puddle ?? pour.puddleMm, beadMm: bead ?? pour.beadMm };
@@ -207,7 +220,7 @@ function BeadPanel({ pour, putty }: { pour: Api["Pour"]; putty: boolean }) {
   const half = (asked.beadMm / asked.puddleMm) * r;
   return (
     <div className="p-4">
-      <h3 className="hd">No scale: bead and puddle</h3>
+      <h3 className="hd">{msg("No scale: bead and puddle")}</h3>
       <div className="mt-2 grid grid-cols-[140px_1fr] gap-3">
         <svg width="140" height="140" aria-hidden="true">
           <Hatches id={id} />
@@ -230,16 +243,22 @@ function BeadPanel({ pour, putty }: { pour: Api["Pour"]; putty: boolean }) {
           />
         </svg>
         <div>
-          <div className="lab">Puddle, 8{"\u202f"}mm high</div>
+          <div className="lab">
+            {high === undefined ? msg("Puddle") : msg("Puddle, {high} high", { high: length(high, system) })}
+          </div>
           <div className="n text-28 font-semibold">{length(pour.puddleMm, system)}</div>
-          <div className="lab mt-2">Bead for {percent(pour.percent)}</div>
+          <div className="lab mt-2">{msg("Bead for {percent}", { percent: percent(pour.percent) })}</div>
           <div className="n text-28 font-semibold">{length(pour.beadMm, system)}</div>
         </div>
       </div>
-      <p className="mt-2 font-bold">A bead half the puddle wide would give {percent(pour.halfBeadPercent)}.</p>
+      <p className="mt-2 font-bold">
+        {msg("A bead half the puddle wide would give {halfBeadPercent}.", {
+          halfBeadPercent: percent(pour.halfBeadPercent),
+        })}
+      </p>
       <div className="mt-2 grid grid-cols-2 gap-2">
-        <Measure label="Try a puddle" quantity="length" value={puddle} onChange={setPuddle} />
-        <Measure label="Try a bead" quantity="length" value={bead} onChange={setBead} />
+        <Measure label={msg("Try a puddle")} quantity="length" value={puddle} onChange={setPuddle} />
+        <Measure label={msg("Try a bead")} quantity="length" value={bead} onChange={setBead} />
       </div>
       {(bead !== undefined || puddle !== undefined) && (
         <p className="mt-2" role="status">
@@ -247,9 +266,14 @@ function BeadPanel({ pour, putty }: { pour: Api["Pour"]; putty: boolean }) {
             <span className="font-bold text-oxide-text">{answer.error.message}</span>
           ) : answer.data ? (
             <>
-              <b className="n text-20">{percent(answer.data.percent)}</b> of cream. {answer.data.said}{" "}
-              {answer.data.workFactor !== undefined && `Times go × ${answer.data.workFactor.toFixed(2)}. `}Right for{" "}
-              {percent(answer.data.nominalPercent)}: {length(answer.data.rightBeadMm, system)}.
+              <b className="n text-20">{percent(answer.data.percent)}</b>{" "}
+              {msg("of cream. {said}", { said: answer.data.said })}{" "}
+              {answer.data.workFactor !== undefined &&
+                msg("Times go × {workFactor}. ", { workFactor: answer.data.workFactor.toFixed(2) })}
+              {msg("Right for {nominalPercent}: {rightBeadMm}.", {
+                nominalPercent: percent(answer.data.nominalPercent),
+                rightBeadMm: length(answer.data.rightBeadMm, system),
+              })}
             </>
           ) : null}
         </p>
@@ -276,15 +300,20 @@ function Routes({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftOnScreen; f
           >
             <Big
               small
-              label={`${lamp ? "Under the lamp" : "In the shop's air"}${chosen ? ", planned" : ""}`}
-              value={r.sandFromMin !== undefined ? minutes(r.sandFromMin) : "does not cure"}
+              label={`${lamp ? msg("Under the lamp") : msg("In the shop's air")}${chosen ? msg(", planned") : ""}`}
+              value={r.sandFromMin !== undefined ? minutes(r.sandFromMin) : msg("does not cure")}
               note={
                 lamp && cures
-                  ? `ramp ${Math.ceil(r.rampMin)}, hold ${Math.ceil(r.holdMin)}, cool ${Math.ceil(r.coolMin)}\u202fmin. ${r.note}`
+                  ? msg("ramp {rampMin}, hold {holdMin}, cool {coolMin} min. {note}", {
+                      rampMin: Math.ceil(r.rampMin),
+                      holdMin: Math.ceil(r.holdMin),
+                      coolMin: Math.ceil(r.coolMin),
+                      note: r.note,
+                    })
                   : r.note ||
                     (mix.law.fitted
-                      ? "from the label's own times"
-                      : "by the usual law of temperature: recalled, verify")
+                      ? msg("from the label's own times")
+                      : msg("by the usual law of temperature: recalled, verify"))
               }
             />
           </button>

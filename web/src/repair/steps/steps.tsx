@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { Printer, ShieldAlert } from "lucide-react";
 import { Tabs } from "radix-ui";
 import { useRef } from "react";
@@ -22,11 +23,11 @@ import { BudgetPanel, PortionsPanel, ShoppingPanel, WaitsPanel } from "./portion
 import { PourPanel } from "./pour";
 
 const TABS = [
-  { value: "steps", word: "Steps" },
-  { value: "pour", word: "Pour" },
-  { value: "ladder", word: "Ladder" },
-  { value: "cut", word: "Cut" },
-  { value: "schools", word: "Schools" },
+  { value: "steps", word: msg("Steps") },
+  { value: "pour", word: msg("Pour") },
+  { value: "ladder", word: msg("Ladder") },
+  { value: "cut", word: msg("Cut") },
+  { value: "schools", word: msg("Schools") },
 ] as const;
 
 /** Station 6: the ordered plan, the pour, the ladder. */
@@ -42,7 +43,7 @@ export function StepsStation({
   id: number;
 }) {
   const [params, setParams] = useSearchParams();
-  if (!workup) return <NotYet what="a plan" />;
+  if (!workup) return <NotYet what={msg("a plan")} />;
   const plan = workup.plan;
   // A pane and a tyre are not sanded by grades: no ladder stands empty.
   const tabs = TABS.filter((t) => t.value !== "ladder" || (plan && (plan.ladder.rungs.length > 0 || plan.budget)));
@@ -51,7 +52,7 @@ export function StepsStation({
   if (!plan) {
     return (
       <div className="p-6">
-        <h2 className="text-28 font-semibold">No plan yet</h2>
+        <h2 className="text-28 font-semibold">{msg("No plan yet")}</h2>
         <ul className="mt-3 flex flex-col gap-2 text-20">
           {workup.blockers.map((b) => (
             <li key={b} className="font-bold text-oxide-text">
@@ -69,7 +70,7 @@ export function StepsStation({
       className="print-flow flex h-full min-h-0 flex-col"
     >
       <div className="firm-b bg-ground no-print flex shrink-0 max-[899px]:flex-wrap">
-        <Tabs.List className="flex max-[899px]:w-full max-[899px]:overflow-x-auto" aria-label="Sheets">
+        <Tabs.List className="flex max-[899px]:w-full max-[899px]:overflow-x-auto" aria-label={msg("Sheets")}>
           {tabs.map((t) => (
             <Tabs.Trigger
               key={t.value}
@@ -84,12 +85,16 @@ export function StepsStation({
           className={`btn my-auto ml-auto max-[899px]:order-last ${on.safety === "saved" ? "" : "pointer-events-none opacity-50"}`}
           href={`/api/repairs/${id}/sheet.pdf`}
           download
-          aria-label="Bench sheet, PDF"
+          aria-label={msg("Bench sheet, PDF")}
         >
-          <Printer size={20} aria-hidden="true" /> Sheet
+          <Printer size={20} aria-hidden="true" /> {msg("Sheet")}
         </a>
         <span className="lab self-center px-4 min-[900px]:text-right">
-          {plan.steps.length} steps, {minutes(plan.activeMin)} hands on, {minutes(plan.totalMin)} in all
+          {msg("{steps} steps, {activeMin} hands on, {totalMin} in all", {
+            steps: plan.steps.length,
+            activeMin: minutes(plan.activeMin),
+            totalMin: minutes(plan.totalMin),
+          })}
         </span>
       </div>
       <Tabs.Content value="steps" className="print-flow min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
@@ -194,8 +199,8 @@ function StepList({
                   {plan.spareMin === undefined
                     ? ""
                     : latestMin >= earliestMin
-                      ? `latest ${moment(begun + latestMin * 60_000, now, zone)}`
-                      : "promise is missed"}
+                      ? msg("latest {begun}", { begun: moment(begun + latestMin * 60_000, now, zone) })
+                      : msg("promise is missed")}
                 </span>
               </span>
               <span className="n text-right font-semibold">
@@ -203,7 +208,7 @@ function StepList({
                 {step.kind === "WAIT" && (
                   <span className="waits mt-0.5 inline-block px-1 whitespace-nowrap">
                     <span className="bg-tape px-0.5">
-                      {step.clock ? `wait ${minutes(step.clock.minutes)}` : "by test"}
+                      {step.clock ? msg("wait {minutes}", { minutes: minutes(step.clock.minutes) }) : msg("by test")}
                     </span>
                   </span>
                 )}
@@ -220,13 +225,13 @@ function StepList({
                 )}
                 {step.gate && (
                   <p>
-                    <b>Gate: {step.gate.question}</b> {step.gate.yes}: {step.gate.yesNote}.{" "}
-                    {step.gate.branches.map((b) => `${b.label}: ${b.note}.`).join(" ")}
+                    <b>{msg("Gate: {question}", { question: step.gate.question })}</b> {step.gate.yes}:{" "}
+                    {step.gate.yesNote}. {step.gate.branches.map((b) => `${b.label}: ${b.note}.`).join(" ")}
                   </p>
                 )}
                 {step.cautions.map((c) => (
                   <p key={c.id} className="flex gap-2 font-bold">
-                    <ShieldAlert className="text-oxide shrink-0" size={20} aria-label="Caution" />
+                    <ShieldAlert className="text-oxide shrink-0" size={20} aria-label={msg("Caution")} />
                     {c.text}
                   </p>
                 ))}
@@ -242,7 +247,7 @@ function StepList({
         ))}
       </ol>
       <p className="px-4 py-3">
-        {frozen ? "Times as planned when the work began." : "Times as if begun now."} {plan.closing}
+        {frozen ? msg("Times as planned when the work began.") : msg("Times as if begun now.")} {plan.closing}
       </p>
     </>
   );

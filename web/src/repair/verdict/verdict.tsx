@@ -1,3 +1,4 @@
+import { msg } from "../../messages/messages";
 import { type ReactNode, useState } from "react";
 import { ask, type Api } from "../../api/client";
 import { Line } from "../../shell/field";
@@ -17,13 +18,13 @@ export function VerdictStation({
   workup: Api["Workup"] | undefined;
   id: number;
 }) {
-  if (!workup) return <NotYet what="a verdict" />;
+  if (!workup) return <NotYet what={msg("a verdict")} />;
   const { outcome, findings, beside } = workup.verdict;
   const bearing = findings.filter((f) => f.bears);
   const met = findings.filter((f) => !f.bears);
   return (
     <>
-      <Head title="Verdict" />
+      <Head title={msg("Verdict")} />
       <div className="firm-b p-4">
         <VerdictMark outcome={outcome} />
       </div>
@@ -41,7 +42,7 @@ export function VerdictStation({
       ))}
       <details>
         <summary className="firm-b bg-ground hd flex min-h-14 cursor-pointer items-center px-4">
-          Asked and met: {met.length}
+          {msg("Asked and met: {met}", { met: met.length })}
         </summary>
         <ul>
           {met.map((f, i) => (
@@ -72,13 +73,15 @@ function FindingRow({ finding: f, children }: { finding: Api["Finding"]; childre
       {f.change && <p className={bad ? "font-bold text-oxide-text" : "font-bold"}>{f.change}</p>}
       <details className="lab">
         <summary className="flex min-h-14 cursor-pointer items-center gap-3">
-          {f.provenance} <span className="underline">why</span>
+          {f.provenance} <span className="underline">{msg("why")}</span>
         </summary>
-        <p className="pb-3">Rule {f.ruleId}; what it asks and from where on stands under Rules, Limits.</p>
+        <p className="pb-3">
+          {msg("Rule {ruleId}; what it asks and from where on stands under Rules, Limits.", { ruleId: f.ruleId })}
+        </p>
       </details>
       {f.overruled && (
         <p className="mt-1 font-bold">
-          Set aside by {f.overruled.by}: {f.overruled.reason}
+          {msg("Set aside by {by}: {reason}", { by: f.overruled.by, reason: f.overruled.reason })}
         </p>
       )}
       {children}
@@ -101,18 +104,18 @@ function Overrule({ finding: f, on, id }: { finding: Api["Finding"]; on: DraftOn
       setRefused(e instanceof Error ? e.message : String(e));
     }
   };
-  if (!lead) return <p className="lab mt-1">A lead may set this limit of care aside with a signed reason.</p>;
+  if (!lead) return <p className="lab mt-1">{msg("A lead may set this limit of care aside with a signed reason.")}</p>;
   return (
     <div className="mt-2 flex flex-col gap-2">
       {f.overruled ? (
         <button type="button" className="btn" onClick={() => void sign("")}>
-          Take it back
+          {msg("Take it back")}
         </button>
       ) : (
         <>
-          <Line label="Reason to set it aside" value={reason} onChange={setReason} />
+          <Line label={msg("Reason to set it aside")} value={reason} onChange={setReason} />
           <button type="button" className="btn" disabled={reason.trim() === ""} onClick={() => void sign(reason)}>
-            Set aside and sign
+            {msg("Set aside and sign")}
           </button>
         </>
       )}
@@ -125,7 +128,9 @@ function Overrule({ finding: f, on, id }: { finding: Api["Finding"]; on: DraftOn
 export function NotYet({ what }: { what: string }) {
   return (
     <div className="p-4">
-      <p className="text-20">Say first what the part is and what happened to it; then there is {what}.</p>
+      <p className="text-20">
+        {msg("Say first what the part is and what happened to it; then there is {what}.", { what })}
+      </p>
     </div>
   );
 }

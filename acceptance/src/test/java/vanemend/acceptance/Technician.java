@@ -10,7 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.regex.Pattern;
 
 /** What a technician does with the screens, in a technician's words. */
@@ -23,10 +23,8 @@ final class Technician {
     /** What passes at each reading of each gate of the plan, by gate and place among its readings. */
     private Map<String, Object> passing = Map.of();
 
-    /** What looks at each step on the way, and of which plan it is said. */
-    private Optional<InView> looks = Optional.empty();
-
-    private String plan = "";
+    /** What looks at each step on the way. */
+    private Consumer<String> looks = step -> {};
 
     private static final Locator.WaitForOptions HIDDEN =
             new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN);
@@ -61,9 +59,13 @@ final class Technician {
 
     /** Each step that is worked on is looked at by {@code each}. */
     Technician lookedAtBy(InView each, String name) {
-        looks = Optional.of(each);
-        plan = name;
+        followedBy(step -> each.look(page, name, step));
         return this;
+    }
+
+    /** Each step that is worked on is told to {@code each}, by its id. */
+    void followedBy(Consumer<String> each) {
+        looks = each;
     }
 
     Page page() {
@@ -167,7 +169,9 @@ final class Technician {
         }
         for (int i = 0; i < 200; i++) {
             String id = inHand();
-            looks.ifPresent(l -> l.look(page, plan, id));
+            if (!id.equals("finished")) {
+                looks.accept(id);
+            }
             if (id.equals(stop)) {
                 return;
             }

@@ -172,11 +172,7 @@ class BenchViews {
                         .map(w -> {
                             given.add(w.id());
                             return new HandsView(
-                                    person,
-                                    Optional.of(w.id()),
-                                    w.name(),
-                                    "Start: wash, then degrease",
-                                    Optional.empty());
+                                    person, Optional.of(w.id()), w.name(), "Begin: " + w.begins(), Optional.empty());
                         })
                         .orElse(new HandsView(
                                 person, Optional.empty(), "", "Nothing waits for these hands", Optional.empty())));

@@ -74,6 +74,7 @@ class Lines {
                         l.mark(),
                         Optional.of(l.verdict()),
                         l.step(),
+                        "",
                         l.ended().map(Lines::ended).orElse(""),
                         l.stepsDone(),
                         l.steps(),
@@ -89,6 +90,7 @@ class Lines {
                         "",
                         Optional.empty(),
                         "",
+                        "",
                         cannotBeRead(c.repair()),
                         0,
                         0,
@@ -103,7 +105,7 @@ class Lines {
     }
 
     private static RepairLine unreadable(Repairs.Stored r) {
-        return line(r, Standing.BLOCKED, Optional.empty(), "", cannotBeRead(r.id()), 0, 0, Optional.empty());
+        return line(r, Standing.BLOCKED, Optional.empty(), "", "", cannotBeRead(r.id()), 0, 0, Optional.empty());
     }
 
     private RepairLine worked(Repairs.Stored r, Conditions today, Map<Long, RepairWork.Live> running) {
@@ -131,6 +133,7 @@ class Lines {
                 s.finishedAt().isPresent() ? Standing.DONE : s.ended().isPresent() ? Standing.ENDED : Standing.RUNNING,
                 Optional.of(frozen.workup()),
                 s.now().map(x -> x.step().title()).orElse(""),
+                "",
                 held(s),
                 done,
                 s.steps().size(),
@@ -152,7 +155,7 @@ class Lines {
     private static RepairLine drafted(Repairs.Stored r, RepairWork.Worked w) {
         if (w.workup().isEmpty()) {
             String first = w.problems().isEmpty() ? "" : w.problems().getFirst().message();
-            return line(r, Standing.DRAFT, Optional.empty(), "", first, 0, 0, Optional.empty());
+            return line(r, Standing.DRAFT, Optional.empty(), "", "", first, 0, 0, Optional.empty());
         }
         Workup up = w.workup().get();
         boolean matched = !up.stack().taken().isEmpty() && up.stack().missing().isEmpty();
@@ -163,7 +166,8 @@ class Lines {
                         : matched && up.drawing().section().isEmpty() ? Standing.MATCHED : Standing.BLOCKED;
         String held = up.blockers().isEmpty() ? "" : up.blockers().getFirst();
         int steps = up.plan().map(p -> p.steps().size()).orElse(0);
-        return line(r, standing, w.workup(), "", held, 0, steps, Optional.empty());
+        String begins = up.plan().map(p -> p.steps().getFirst().step().title()).orElse("");
+        return line(r, standing, w.workup(), "", begins, held, 0, steps, Optional.empty());
     }
 
     static String named(String name) {
@@ -175,6 +179,7 @@ class Lines {
             Standing standing,
             Optional<Workup> up,
             String step,
+            String begins,
             String held,
             int done,
             int steps,
@@ -189,6 +194,7 @@ class Lines {
                 up.map(Workup::mark).orElse(""),
                 verdict,
                 step,
+                begins,
                 held,
                 done,
                 steps,

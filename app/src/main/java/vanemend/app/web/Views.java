@@ -79,6 +79,7 @@ final class Views {
      *
      * @param mark substrate in two words; empty while the part is not complete
      * @param step title of the step in hand; empty unless running
+     * @param begins title of the first step of its plan; empty unless planned
      * @param waitsFor what holds it up, in words; empty for nothing
      */
     record RepairLine(
@@ -89,6 +90,7 @@ final class Views {
             String mark,
             Optional<Verdict.Outcome> verdict,
             String step,
+            String begins,
             String waitsFor,
             int stepsDone,
             int steps,

@@ -12,6 +12,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 import vanemend.app.Caller;
 import vanemend.app.Drafts;
 import vanemend.app.TestServer;
@@ -188,6 +189,20 @@ class RunApiTest {
         assertThat(bench.at("hands").size()).isGreaterThanOrEqualTo(2);
         assertThat(bench.at("shop.present").toString()).contains("Tam Okafor");
         assertThat(bench.at("live").toString()).contains("Sand from");
+    }
+
+    @Test
+    void handsThatAreFreeAreToldTheFirstStepOfTheirNextRepair() {
+        int told = 0;
+        for (JsonNode h : tam.get("/api/bench").at("hands")) {
+            if (h.path("title").asString().startsWith("Begin: ")) {
+                JsonNode plan =
+                        tam.get("/api/repairs/" + h.path("repair").asLong()).at("workup.plan.steps.0.step.title");
+                assertThat(h.path("title").asString()).isEqualTo("Begin: " + plan.asString());
+                told++;
+            }
+        }
+        assertThat(told).isPositive();
     }
 
     @Test

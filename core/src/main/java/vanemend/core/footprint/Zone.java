@@ -24,6 +24,7 @@ public record Zone(Kind kind, double pastMm, Geometry shape) {
         OPENING("Opening", "clear and base are off"),
         FEATHER("Feathered paint", "tapered to the clear"),
         PUTTY("Putty limit", "over the clear"),
+        DULLED("Dulled", "paint kept, no gloss left"),
         REFINE_180("180", "levels the putty rim"),
         FINE_240("240", "past the repair"),
         FINE_320("320", "dull everywhere"),

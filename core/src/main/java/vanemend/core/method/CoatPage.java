@@ -14,6 +14,8 @@ import vanemend.core.trade.TradeBook;
 
 /** Promoters, primers and other thin coats: the dew point before them, their flash and their drying after. */
 public abstract class CoatPage extends GatePage {
+    private static final String TOUCH_AGAIN = "touch-again";
+
     private boolean dewAsked;
 
     protected CoatPage(Kit kit) {
@@ -154,7 +156,7 @@ public abstract class CoatPage extends GatePage {
             Optional<Gate.Branch> late,
             Act... flashed) {
         List<Gate.Branch> not = new ArrayList<>();
-        not.add(branch("wet", "Still wet", "wait and try again", "wait-again"));
+        not.add(stillWet("Still wet"));
         late.ifPresent(not::add);
         StepBuilder b = step(id, Kind.WAIT, "Let the promoter flash")
                 .detail("By the clock and by touch: dry to a fingertip beside the work, shine gone.")
@@ -172,18 +174,27 @@ public abstract class CoatPage extends GatePage {
         return b;
     }
 
+    /** A coat has a window: unlike a filler it is not left as long as one likes. */
+    private Gate.Branch stillWet(String word) {
+        if (loops.stream().noneMatch(l -> l.id().equals(TOUCH_AGAIN))) {
+            loop(
+                    TOUCH_AGAIN,
+                    "Wait, then touch again",
+                    longer(
+                                    "Let it dry a little longer",
+                                    "Touched beside the work. Not left for long: what goes over it has its window by the label.")
+                            .zone(Zone.Kind.DAMAGE));
+        }
+        return branch("wet", word, "wait and try again", TOUCH_AGAIN);
+    }
+
     /** What dries before the next may follow: by its label's clock where it gives one, and by its sign always. */
     protected StepBuilder drying(String id, String title, String detail, String wait, Zone.Kind zone, String question) {
         Optional<Wait> w = kit.waited(wait);
         StepBuilder b = step(id, Kind.WAIT, title)
                 .detail((w.isEmpty() ? "By test: the label gives no time. " : "") + detail)
                 .zone(zone)
-                .gate(gate(
-                        question,
-                        "Dry",
-                        "go on",
-                        "Not yet",
-                        branch("wet", "Not dry yet", "wait and try again", "wait-again")));
+                .gate(gate(question, "Dry", "go on", "Not yet", stillWet("Not dry yet")));
         w.ifPresent(x -> b.material(x.material()).clock("Go on from", x));
         return b;
     }

@@ -1,9 +1,11 @@
 package vanemend.core.method;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import vanemend.core.cure.Wait;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
@@ -25,12 +27,25 @@ public abstract class MethodPage extends CoatPage {
     }
 
     protected MethodSteps laid(String method) {
-        loops.add(new Loop("wait-again", "Wait, then try again", List.of(waitAgain())));
+        if (leadsTo(WAIT_AGAIN)) {
+            loops.add(new Loop(WAIT_AGAIN, "Wait, then try again", List.of(waitAgain())));
+        }
         return new MethodSteps(
                 method,
                 List.copyOf(steps),
                 () -> List.copyOf(loops),
                 List.copyOf(kit.mixes().values()));
+    }
+
+    private static final String WAIT_AGAIN = "wait-again";
+
+    /** Whether a look of this page, or of one of its loops, or what is watched there, leads to {@code loop}. */
+    private boolean leadsTo(String loop) {
+        return Stream.concat(steps.stream(), loops.stream().flatMap(l -> l.steps().stream()))
+                .anyMatch(s -> s.gate().stream()
+                                .flatMap(g -> g.branches().stream())
+                                .anyMatch(b -> b.loop().equals(loop))
+                        || s.watches().stream().anyMatch(w -> w.loop().equals(loop)));
     }
 
     // --- steps that several methods have
@@ -139,6 +154,14 @@ public abstract class MethodPage extends CoatPage {
                 .acts(Act.EQUALISE, Act.FIT_MIXER, Act.PURGE);
     }
 
+    /** The same for a second round: one go, whatever the first took. */
+    protected StepBuilder purgedAgain(String id, String portion) {
+        Portion p = kit.portion(portion);
+        return purged(id, portion)
+                .detail(p.notes().getFirst() + " Hands free until it is spread.")
+                .amount(Text.of(1, "mixers"));
+    }
+
     private static String goes(Portion p) {
         return p.batches() == 1 ? "" : p.batches() + " goes, a fresh mixer each. ";
     }
@@ -183,9 +206,11 @@ public abstract class MethodPage extends CoatPage {
 
     /** Material laid on once more: its amount follows the depth that is read. */
     protected StepBuilder applyAgain(
-            String id, String title, String detail, String portion, String layer, Zone.Kind zone, double min) {
+            String id, String title, String detail, String portion, String layer, Zone.Kind zone) {
         Portion p = kit.portion(portion);
-        return apply(id, title, detail, portion, layer, zone, min)
+        // A spot is one ply's worth at most, however many the first round laid.
+        double most = TradeBook.value("minutes.lay");
+        return apply(id, title, detail, portion, layer, zone, Math.min(handsOn(p), most))
                 .amount(said(p.again().orElseThrow(), p.unit()))
                 .figure("");
     }
@@ -290,6 +315,13 @@ public abstract class MethodPage extends CoatPage {
         return out;
     }
 
+    /** Whether what cures was laid with a spreader, which is wiped before it sets. */
+    private boolean spread(String portion) {
+        return kit.has(portion)
+                && EnumSet.of(Portion.Form.CARTRIDGE, Portion.Form.HAND_MIXED)
+                        .contains(kit.portion(portion).form());
+    }
+
     /** A wait for cure with its sign as a gate. */
     protected StepBuilder cured(
             String id, String title, String wait, String layer, Zone.Kind zone, String label, Act act) {
@@ -303,9 +335,13 @@ public abstract class MethodPage extends CoatPage {
                         id,
                         Kind.WAIT,
                         heat ? title + " " + w.orElseThrow().route().kind().word() : title)
-                .detail(how + (w.isEmpty() ? "By test: the label gives no time. " : "") + "Thin edges cure last.")
+                .detail((spread(wait) ? WIPED : "")
+                        + how
+                        + (w.isEmpty() ? "By test: the label gives no time. " : "")
+                        + "Thin edges cure last.")
                 .zone(zone)
                 .layer(layer)
+                .active(spread(wait) ? TradeBook.value("minutes.clean-up") : 0)
                 .gate(gate(
                         w.map(Wait::sign).orElse("A fingernail leaves no mark on the thin edge?"),
                         "Hard",

@@ -195,7 +195,9 @@ public abstract class MixingPage {
                 .tool("Spreader " + mm("spread.width"))
                 .material(mix.pour().material())
                 .amount(grams(mix))
-                .active(mix.pour().spreadMin())
+                .active(Math.min(
+                        Math.max(1, mix.pour().spreadMin()),
+                        mix.pour().onPartByMin() - mix.pour().mixMin()))
                 .mix(mix.id())
                 .caution("styrene");
     }
@@ -213,12 +215,13 @@ public abstract class MixingPage {
         DryingRoute route = mix.route();
         boolean lamp = route.kind().heats();
         StepBuilder b = step(id, Kind.WAIT, (lamp ? "Dry under the lamp" : "Wait to sand") + what)
-                .detail((lamp ? route.note() + " Then cool. " : "")
+                .detail(WIPED + (lamp ? route.note() + " Then cool. " : "")
                         + "Thin edges cure last. The surface may stay slightly tacky: try a corner with " + paper + ".")
                 .zone(zone)
                 .layer(mix.id())
                 .material(mix.pour().material())
                 .mix(mix.id())
+                .active(TradeBook.value("minutes.clean-up"))
                 .asks(Quantity.SURFACE_C)
                 .watches(notOver(mix.law()))
                 .clock(
@@ -238,6 +241,9 @@ public abstract class MixingPage {
                 .acts(Act.CURE_FACE);
         return lamp ? b.caution("lamp").needs(Resource.LAMP).acts(Act.HEAT, Act.COOL) : b;
     }
+
+    /** What is done at once while a mix cures. */
+    protected static final String WIPED = "Spreader and board wiped clean at once. ";
 
     /** What cures by {@code law} is kept under its cap; over it nothing goes on until it is read cooler. */
     protected static Watch notOver(CureLaw law) {

@@ -139,6 +139,11 @@ public record Step(
         return kind == Kind.WAIT ? clock.map(Clock::minutes).orElse(0.0) : 0;
     }
 
+    /** How long it takes, min: what hands do in a wait is done while it waits. */
+    public double lastsMin() {
+        return kind == Kind.WAIT ? Math.max(activeMin, waitMin()) : activeMin;
+    }
+
     /** A copy under another id and predecessors, for a rework loop. */
     public Step as(String newId, List<String> newAfter) {
         return StepBuilder.of(newId, title, this).build(newAfter);

@@ -129,6 +129,11 @@ public final class StepBuilder {
         return this;
     }
 
+    /** Hands do this much more there, min. */
+    public StepBuilder besides(double min) {
+        return active(active + min);
+    }
+
     public StepBuilder clock(Clock.Kind k, String label, double minutes, String note) {
         clock = Optional.of(new Clock(k, label, minutes, note, ""));
         return this;

@@ -15,7 +15,7 @@ public final class Schedule {
 
     /** Length of a step, active and passive, min. */
     public static double minutes(Step s) {
-        return s.activeMin() + s.waitMin();
+        return s.lastsMin();
     }
 
     /** When the last of {@code steps} ends, minutes from the start. */

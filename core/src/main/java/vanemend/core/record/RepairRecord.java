@@ -269,7 +269,7 @@ public record RepairRecord(
                 s.id(),
                 s.step().title(),
                 s.loop(),
-                s.step().activeMin() + s.step().waitMin(),
+                s.step().lastsMin(),
                 s.beganAt().map(b -> minutes(b, done)).orElse(0.0),
                 done,
                 s.by(),

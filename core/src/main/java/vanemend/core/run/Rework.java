@@ -10,6 +10,7 @@ import vanemend.core.method.Watch;
 import vanemend.core.mix.Again;
 import vanemend.core.mix.Dose;
 import vanemend.core.mix.Portion;
+import vanemend.core.mix.Pour;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
 import vanemend.core.trade.Quantity;
@@ -140,9 +141,7 @@ public record Rework(RunStepId gate, String answer, String path) {
                             Text.of(g, "g") + ", cream "
                                     + Text.of(Dose.creamG(g, mix.pour().percent()), "g"),
                             step.kind() == Step.Kind.MIX ? Text.of(g, "g") : "",
-                            step.kind() == Step.Kind.SPREAD
-                                    ? step.activeMin() * g / mix.pour().fillerG()
-                                    : step.activeMin()))
+                            step.kind() == Step.Kind.SPREAD ? spreading(step, mix.pour(), g) : step.activeMin()))
                     .orElse(step);
         }
         if (of(id).isEmpty()) {
@@ -153,6 +152,11 @@ public record Rework(RunStepId gate, String answer, String path) {
                 .findFirst()
                 .flatMap(p -> amount(id, p.again(), readings).map(ml -> portioned(step, p, ml)))
                 .orElse(step);
+    }
+
+    /** Spreading follows the amount, but that nothing is spread in seconds. */
+    private static double spreading(Step step, Pour pour, double g) {
+        return Math.max(Math.min(1, step.activeMin()), step.activeMin() * g / pour.fillerG());
     }
 
     private static Step portioned(Step step, Portion p, double amount) {

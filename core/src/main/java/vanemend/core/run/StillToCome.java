@@ -35,7 +35,9 @@ public final class StillToCome {
             }
             boolean inHand = state.current().filter(s.id()::equals).isPresent();
             Instant from = inHand ? s.beganAt().orElse(now) : at;
-            Instant end = inHand ? endOfHand(s, state, from) : plus(at, s.step().activeMin() + left(s, at));
+            Instant end = inHand
+                    ? endOfHand(s, state, from)
+                    : plus(at, Math.max(s.step().activeMin(), left(s, at)));
             Instant to = end.isBefore(now) ? now : end;
             boolean handsOn = s.step().kind() != Step.Kind.WAIT;
             out.add(new Stretch(s.id(), s.step().title(), s.step().brief(), handsOn, from, to));
@@ -57,7 +59,7 @@ public final class StillToCome {
                 .filter(c -> c.step().equals(s.id()) && c.kind() == Step.Clock.Kind.FROM)
                 .findFirst()
                 .flatMap(RunState.LiveClock::endsAt)
-                .orElseGet(() -> plus(from, s.step().activeMin() + s.step().waitMin()));
+                .orElseGet(() -> plus(from, s.step().lastsMin()));
     }
 
     private static Instant plus(Instant start, double minutes) {

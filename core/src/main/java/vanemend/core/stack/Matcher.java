@@ -168,6 +168,7 @@ public final class Matcher {
                 .map(b -> entry(b, Optional.empty()))
                 .sorted(Comparator.comparingInt((Score.Entry e) -> -e.pinsUsed())
                         .thenComparing(e -> !e.missing().isEmpty())
+                        .thenComparing(Score.Entry::byChoice)
                         .thenComparing(e -> -Score.most(need, e)))
                 .toList();
         List<Score.Entry> out = new ArrayList<>();
@@ -175,7 +176,8 @@ public final class Matcher {
         for (Score.Entry e : open) {
             boolean another = !out.isEmpty()
                     && (e.pinsUsed() < out.getFirst().pinsUsed()
-                            || e.missing().isEmpty() != out.getFirst().missing().isEmpty());
+                            || e.missing().isEmpty() != out.getFirst().missing().isEmpty()
+                            || e.byChoice() != out.getFirst().byChoice());
             if (another || Score.most(need, e) < best) {
                 break;
             }
@@ -188,7 +190,7 @@ public final class Matcher {
     }
 
     private Score.Entry entry(Built b, Optional<Effort> effort) {
-        return new Score.Entry(b.recipe(), b.lines(), b.missing(), pinsUsed(b), effort);
+        return new Score.Entry(b.recipe(), b.lines(), b.missing(), pinsUsed(b), byChoice(b), effort);
     }
 
     private Optional<Effort> effort(Built b, List<ShelfItem> papers) {
@@ -246,10 +248,19 @@ public final class Matcher {
         if (b.alone() && !alone) {
             return Optional.of(Recipe.When.PUTTY_ALONE.otherwise());
         }
-        if (b.recipe().when().contains(Recipe.When.NOT_PUTTY_ALONE) && alone) {
+        if (b.recipe().when().contains(Recipe.When.NOT_PUTTY_ALONE) && alone && !overPaint()) {
             return Optional.of(Recipe.When.NOT_PUTTY_ALONE.otherwise());
         }
         return Optional.empty();
+    }
+
+    /** Over whole paint hands choose between putty alone and filler below it; elsewhere putty alone settles it. */
+    private boolean overPaint() {
+        return need.house().is("filler-base", "whole-paint");
+    }
+
+    private boolean byChoice(Built b) {
+        return b.recipe().when().contains(Recipe.When.NOT_PUTTY_ALONE) && need.puttyAlone(b.item(Role.FINISH));
     }
 
     private boolean asked(Recipe.Slot slot) {
@@ -429,6 +440,9 @@ public final class Matcher {
         if (need.deepestMm() < shallow && putty.isPresent() && need.tooWideForPutty()) {
             return depth + " deep, wider than " + Text.book("stack.putty-alone-across")
                     + ": too wide for putty alone, so filler first.";
+        }
+        if (byChoice(b)) {
+            return depth + " deep: putty alone would do, filler below it by choice.";
         }
         if (need.deepestMm() < shallow && putty.isPresent()) {
             return depth + " deep: the putty's label holds it to "

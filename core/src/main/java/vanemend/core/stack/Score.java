@@ -18,8 +18,18 @@ import vanemend.core.trade.TradeBook;
 
 /** Scores whole stacks: eight terms from 0 to 1, weighted as the rule book says. Recalled, never shown as a measurement. */
 final class Score {
-    /** A stack to score. */
-    record Entry(Recipe recipe, List<StackLine> lines, List<String> missing, int pinsUsed, Optional<Effort> effort) {}
+    /**
+     * A stack to score.
+     *
+     * @param byChoice comes after all that are not, whatever it scores: a way that is only taken by who wants it
+     */
+    record Entry(
+            Recipe recipe,
+            List<StackLine> lines,
+            List<String> missing,
+            int pinsUsed,
+            boolean byChoice,
+            Optional<Effort> effort) {}
 
     private static final Set<Role> STRUCTURE = EnumSet.of(Role.BACK, Role.REINFORCE, Role.FILL, Role.SEAL);
     private static final Set<Role> SANDED = EnumSet.of(Role.BACK, Role.FILL, Role.FINISH, Role.SHIELD);
@@ -58,6 +68,7 @@ final class Score {
         }
         order.sort(Comparator.comparingInt((Integer i) -> -pins.get(i))
                 .thenComparing(i -> !out.get(i).complete())
+                .thenComparing(i -> entries.get(i).byChoice())
                 .thenComparing(i -> -out.get(i).score())
                 .thenComparing(i -> out.get(i).recipe()));
         return order.stream().map(out::get).toList();
@@ -70,7 +81,9 @@ final class Score {
 
     /** The most that {@code e} could score, whatever its plan takes, 0 to 1. */
     static double most(Need need, Entry e) {
-        return of(need, new Entry(e.recipe(), e.lines(), List.of(), e.pinsUsed(), Optional.of(new Effort(0, 0))));
+        return of(
+                need,
+                new Entry(e.recipe(), e.lines(), List.of(), e.pinsUsed(), e.byChoice(), Optional.of(new Effort(0, 0))));
     }
 
     private static double sum(List<RankedStack.ScoreTerm> terms) {

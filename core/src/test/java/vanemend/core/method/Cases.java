@@ -6,8 +6,10 @@ import java.util.List;
 import java.util.Map;
 import vanemend.core.TestShop;
 import vanemend.core.cure.DryingRoute;
+import vanemend.core.part.Metal;
 import vanemend.core.plan.PlanEditDraft;
 import vanemend.core.plan.RepairDraft;
+import vanemend.core.trade.HouseRules;
 
 /** One made-up repair for every way to mend, by recipe. */
 public final class Cases {
@@ -113,12 +115,45 @@ public final class Cases {
         return out;
     }
 
-    private static void put(Map<String, RepairDraft> out, String recipe, String part, String... damages) {
-        RepairDraft d = TestShop.job(part, damages);
+    /**
+     * A way that is more than its recipe.
+     *
+     * @param house rules that it follows
+     */
+    public record Way(RepairDraft draft, HouseRules house) {}
+
+    /** Ways of one recipe that differ by the part, the damage or the house's rules, by a name of their own. */
+    public static Map<String, Way> ways() {
+        HouseRules house = HouseRules.defaults();
+        HouseRules whole = house.with("filler-base", "whole-paint");
+        RepairDraft ding = TestShop.repair(TestShop.door(), TestShop.dent(340, 240, 45, 40, 1.55));
+        RepairDraft aluminium = TestShop.repair(
+                TestShop.door(Metal.Kind.ALUMINIUM, TestShop.allNo()), TestShop.dent(340, 240, 120, 100, 2.8));
+        Map<String, Way> out = new LinkedHashMap<>();
+        out.put("over-paint-putty", new Way(ding, whole));
+        out.put("over-paint-filler", new Way(taking("dent-filler-putty", ding), whole));
         out.put(
-                recipe,
-                new RepairDraft(
-                        d.part(), d.damages(), null, null, null, null, null, recipe, null, null, null, null, null));
+                "over-paint-filed",
+                new Way(taking("dent-filler-putty", ding), whole.with("first-grade", "file-cheese")));
+        out.put("aluminium", new Way(aluminium, house));
+        out.put(
+                "scratch",
+                new Way(
+                        TestShop.job(
+                                "{name: Load door, widthMm: 640, heightMm: 900, gaugeMm: 0.8, made: {material: METAL},"
+                                        + " metal: MILD_STEEL, coats: [{kind: E_COAT}, {kind: PRIMER_SURFACER}, {kind: BASE}, {kind: CLEAR}]}",
+                                "{kind: SCRATCH, trace: [210, 300, 290, 322], widthMm: 3, depthMm: 0.35}"),
+                        house));
+        return out;
+    }
+
+    private static void put(Map<String, RepairDraft> out, String recipe, String part, String... damages) {
+        out.put(recipe, taking(recipe, TestShop.job(part, damages)));
+    }
+
+    private static RepairDraft taking(String recipe, RepairDraft d) {
+        return new RepairDraft(
+                d.part(), d.damages(), null, null, null, null, null, recipe, null, null, null, null, null);
     }
 
     /** {@code d} with the way to mend left open. */

@@ -168,7 +168,7 @@ class EveryPageTest {
         for (PlannedStep s : p.steps()) {
             assertThat(s.earliestMin()).isGreaterThanOrEqualTo(end - 1e-6);
             assertThat(s.latestMin()).isGreaterThanOrEqualTo(s.earliestMin() - 1e-6);
-            end = s.earliestMin() + s.step().activeMin() + s.step().waitMin();
+            end = s.earliestMin() + s.step().lastsMin();
             hands += s.step().activeMin();
             s.step().clock().ifPresent(c -> {
                 assertThat(c.minutes()).as(s.step().id()).isPositive();

@@ -39,16 +39,31 @@ class GoldenPlansTest {
     void readsAsKept(String recipe) throws IOException {
         RepairDraft draft = Cases.all().get(recipe);
         assertThat(draft).as("a case for " + recipe).isNotNull();
-        Workup w = TestShop.workup(draft, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
-        String now = text(recipe, w);
-        Path file = KEPT.resolve(recipe + ".txt");
+        Workup w = asKept(recipe, KEPT.resolve(recipe + ".txt"), draft, HouseRules.defaults());
+        assertThat(w.stack().taken()).isEqualTo(recipe);
+    }
+
+    static Stream<String> ways() {
+        return Cases.ways().keySet().stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("ways")
+    void waysReadAsKept(String way) throws IOException {
+        Cases.Way w = Cases.ways().get(way);
+        asKept(way, KEPT.resolve("ways").resolve(way + ".txt"), w.draft(), w.house());
+    }
+
+    private static Workup asKept(String name, Path file, RepairDraft draft, HouseRules house) throws IOException {
+        Workup w = TestShop.workup(draft, TestShop.shop(21, house, TestShop.fullShelf()));
+        String now = text(name, w);
         if (Boolean.getBoolean("vanemend.write")) {
-            Files.createDirectories(KEPT);
+            Files.createDirectories(file.getParent());
             Files.writeString(file, now);
         }
         assertThat(w.blockers()).isEmpty();
-        assertThat(w.stack().taken()).isEqualTo(recipe);
         assertThat(now).isEqualTo(Files.readString(file));
+        return w;
     }
 
     private static String text(String recipe, Workup w) {

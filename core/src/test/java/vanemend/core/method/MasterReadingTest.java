@@ -6,16 +6,20 @@ import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import vanemend.core.TestShop;
+import vanemend.core.mix.Portion;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
 import vanemend.core.stack.Recipe;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
 
 /** What a master looks for before reading a word: a kept plan that is written anew is held against this too. */
 @DisplayName(
@@ -26,15 +30,19 @@ class MasterReadingTest {
             EnumSet.of(Act.APPLY_BACK, Act.APPLY_FACE, Act.FIBRE_FILLER, Act.BODY_FILLER, Act.FINISH_COAT, Act.SHIELD);
 
     static Stream<String> recipes() {
-        return Recipe.all().stream().map(Recipe::id);
+        return Stream.concat(Recipe.all().stream().map(Recipe::id), Cases.ways().keySet().stream());
+    }
+
+    private static Plan plan(String recipe) {
+        Cases.Way w =
+                Cases.ways().getOrDefault(recipe, new Cases.Way(Cases.all().get(recipe), HouseRules.defaults()));
+        return TestShop.workup(w.draft(), TestShop.shop(21, w.house(), TestShop.fullShelf()))
+                .plan()
+                .orElseThrow();
     }
 
     private static List<Step> steps(String recipe) {
-        Plan p = TestShop.workup(
-                        Cases.all().get(recipe), TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
-                .plan()
-                .orElseThrow();
-        return p.steps().stream().map(PlannedStep::step).toList();
+        return plan(recipe).steps().stream().map(PlannedStep::step).toList();
     }
 
     private static boolean does(Step s, Set<Act> some) {
@@ -50,6 +58,14 @@ class MasterReadingTest {
                 first(all, s -> does(s, LAID) || does(s, EnumSet.of(Act.SAND_FACE, Act.SAND_BACK, Act.DISH, Act.BUFF)));
         assertThat(first).isLessThan(3);
         assertThat(touched).as("sanded or laid").isGreaterThan(first);
+    }
+
+    @ParameterizedTest
+    @MethodSource("recipes")
+    void nothingThatHandsDoIsOverInSeconds(String recipe) {
+        assertThat(steps(recipe))
+                .filteredOn(s -> s.activeMin() > 0)
+                .allSatisfy(s -> assertThat(s.activeMin()).as(s.id()).isGreaterThanOrEqualTo(1));
     }
 
     @ParameterizedTest
@@ -130,10 +146,7 @@ class MasterReadingTest {
     @ParameterizedTest
     @MethodSource("recipes")
     void papersGoFromCoarseToFineOnEachLayer(String recipe) {
-        Plan p = TestShop.workup(
-                        Cases.all().get(recipe), TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
-                .plan()
-                .orElseThrow();
+        Plan p = plan(recipe);
         String leg = "";
         double before = Double.MAX_VALUE;
         for (var r : p.ladder().rungs()) {
@@ -151,5 +164,51 @@ class MasterReadingTest {
             }
         }
         return all.size();
+    }
+
+    @ParameterizedTest
+    @MethodSource("recipes")
+    void aSecondRoundIsMixedOrPurgedAnewToo(String recipe) {
+        Plan p = plan(recipe);
+        Set<String> twoPart = p.portions().stream()
+                .filter(x -> EnumSet.of(Portion.Form.CARTRIDGE, Portion.Form.HAND_MIXED, Portion.Form.LAMINATE)
+                        .contains(x.form()))
+                .map(Portion::id)
+                .collect(Collectors.toSet());
+        assertThat(p.loops()).allSatisfy(loop -> {
+            boolean fresh = false;
+            for (Step s : loop.steps()) {
+                fresh |= does(s, EnumSet.of(Act.EQUALISE, Act.HAND_MIX));
+                if (s.kind() == Step.Kind.SPREAD && twoPart.contains(s.portion())) {
+                    assertThat(fresh).as(loop.id() + "/" + s.id()).isTrue();
+                }
+            }
+        });
+    }
+
+    /** What goes over a promoter, a primer or a coat of colour has its window: nobody is told to leave it as long as he likes. */
+    @ParameterizedTest
+    @MethodSource("recipes")
+    void onlyWhatCuresMayBeLeftLonger(String recipe) {
+        Plan p = plan(recipe);
+        Stream.concat(
+                        p.steps().stream().map(PlannedStep::step),
+                        p.loops().stream().flatMap(l -> l.steps().stream()))
+                .filter(s -> s.kind() == Step.Kind.WAIT)
+                .filter(s -> does(s, EnumSet.of(Act.FLASH, Act.FLASH_BACK, Act.FLASH_PATCH, Act.FLASH_SEAL)))
+                .flatMap(s -> s.gate().orElseThrow().branches().stream())
+                .forEach(b -> assertThat(b.loop()).isNotEqualTo("wait-again"));
+    }
+
+    /** Each go on film is laid in before the next: what comes first lies at the bottom, and there the smallest plies belong. */
+    @Test
+    void onFilmTooTheSmallestPliesLieAtTheBottom() {
+        List<String> goes = steps("composite-epoxy-film").stream()
+                .filter(s -> s.id().startsWith("plies-"))
+                .map(s -> Text.plain(s.detail()))
+                .toList();
+        assertThat(goes).hasSizeGreaterThan(1);
+        assertThat(goes.getFirst()).containsPattern("Ply 1\\.|Plies \\d+ to 1\\.");
+        assertThat(goes.getLast()).containsPattern("Ply 5\\.|Plies 5 to \\d+\\.");
     }
 }

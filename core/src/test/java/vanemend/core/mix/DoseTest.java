@@ -14,6 +14,7 @@ import vanemend.core.TestShop;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.material.ShelfItem.LabelTime;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.TradeBook;
 
 class DoseTest {
     private static final ShelfItem FILLER = TestShop.mix("filler", "body-filler", 5, new LabelTime(21, 18));
@@ -165,5 +166,12 @@ class DoseTest {
                     .isBetween(a.amount(0), a.amount(deep))
                     .isLessThanOrEqualTo(a.amount(deep, OptionalDouble.of(across + 5)));
         });
+    }
+
+    /** Common practice: a fist of filler on a dent of a hand's width, laid, and board and spreader clean again. */
+    @Test
+    void twentyMillilitresTakeHandsThreeToFourMinutes() {
+        double min = 20 / TradeBook.value("spread.rate") + TradeBook.value("minutes.clean-up");
+        assertThat(min).isBetween(3.0, 4.0);
     }
 }

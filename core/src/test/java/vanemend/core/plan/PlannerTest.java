@@ -91,7 +91,7 @@ class PlannerTest {
         assertThat(ids(plan(
                         TestShop.usual(),
                         TestShop.shop(21, HOUSE.with("first-grade", "file-cheese"), TestShop.shelf()))))
-                .containsSubsequence("filler-spread", "cheese", "file", "filler-wait", "shape-p80");
+                .containsSubsequence("filler-spread", "cheese", "file", "filler-wait", "shape-p120");
         assertThat(ids(plan(
                         TestShop.usual(),
                         TestShop.shop(21, HOUSE.with("filler-base", "epoxy-primer"), TestShop.shelf()))))

@@ -105,7 +105,8 @@ class ReworkTest {
         assertThat(Text.plain(mix.figure())).isEqualTo(Math.round(g) + " g");
         assertThat(Text.plain(mix.amount())).startsWith(Math.round(g) + " g, cream ");
         Step spread = dent.step("shape-gate:low/spread").step();
-        assertThat(spread.activeMin()).isCloseTo(dent.plan.mix("filler").pour().spreadMin() * g / first, within(1e-9));
+        assertThat(spread.activeMin())
+                .isCloseTo(Math.max(1, dent.plan.mix("filler").pour().spreadMin() * g / first), within(1e-9));
         dent.to("shape-gate~2");
         assertThat(Used.of(dent.plan, dent.state()).stream()
                         .filter(u ->

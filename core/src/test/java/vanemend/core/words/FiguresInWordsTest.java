@@ -30,8 +30,8 @@ class FiguresInWordsTest {
 
     /** Counted things and dates say themselves in every system. */
     private static final String COUNTS =
-            "\\b\\d+ of \\d+|\\b\\d+ (?:[A-Z][a-z]{2} 20\\d\\d|sheets?|discs?|batches|equal|go(?:es)?|thin|strokes|more|counts|cracks|years)"
-                    + "|(?:Dent|Crack|Hole|Ply|Piece|Injury|Mesh|Bond line|Rust hole|Rust pits, no hole|Hole or tear|Run or sag|Hairline|Stone chip"
+            "\\b\\d+ of \\d+|\\bfrom \\d+ (?:surface|UV) readings|\\b\\d+ (?:[A-Z][a-z]{2} 20\\d\\d|sheets?|discs?|plies|batches|equal|go(?:es)?|thin|strokes|more|counts|cracks|years)"
+                    + "|Plies \\d+ to \\d+|(?:[Dd]ents?|Crack|Hole|Ply|Piece|Injury|Mesh|Bond line|Rust hole|Rust pits, no hole|Hole or tear|Run or sag|Hairline|Stone chip"
                     + "|Welded seam|Missing piece|Scratch or gouge|Glue residue|Divot or grain damage|cut|each of|lowest of|go) \\d+(?: of \\d+)?"
                     + "|\\b20\\d\\d-\\d\\d-\\d\\d(?:T[0-9:]+Z)?";
 
@@ -71,6 +71,7 @@ class FiguresInWordsTest {
             "⟦50 °C⟧",
             "⟦60 °C⟧",
             "⟦2 %⟧",
+            "⟦2 mm⟧",
             "⟦3 min⟧",
             "⟦4 min⟧",
             "⟦5 min⟧",
@@ -84,7 +85,16 @@ class FiguresInWordsTest {
             "⟦6 mm⟧",
             "⟦10 mm⟧",
             "⟦48 h⟧",
-            // rounded or counted
+            // rounded or counted; how far a puddle and its bead reach, what is left of a film
+            "⟦0.1 g⟧",
+            "⟦19 mm⟧",
+            "⟦20 mm⟧",
+            "⟦22 mm⟧",
+            "⟦30 mm⟧",
+            "⟦38 mm⟧",
+            "⟦60 mm⟧",
+            "⟦75 mm⟧",
+            "⟦50 µm⟧",
             "⟦65 mm⟧",
             "⟦6 min⟧",
             "⟦12 min⟧",

@@ -12,6 +12,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import vanemend.core.TestShop;
 import vanemend.core.method.Cases;
+import vanemend.core.part.Metal;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
@@ -70,8 +71,18 @@ public final class Said implements Callable<List<String>> {
                 }
             }
         });
+        Cases.ways().forEach((way, w) -> plan(way, w.draft(), w.house()));
+        ALSO.forEach((what, draft) -> plan(what, draft, HouseRules.defaults()));
         return out;
     }
+
+    /** What neither the cases nor their ways have. */
+    private static final Map<String, RepairDraft> ALSO = Map.of(
+            "zinc coats",
+            TestShop.repair(
+                    TestShop.door(Metal.Kind.GALVANISED_STEEL, TestShop.allNo()),
+                    TestShop.dent(200, 240, 120, 100, 2.8),
+                    TestShop.dent(500, 240, 120, 100, 2.8)));
 
     private void plan(String at, RepairDraft draft, HouseRules house) {
         Workup w = TestShop.workup(draft, TestShop.shop(21, house, TestShop.fullShelf()));
@@ -110,7 +121,9 @@ public final class Said implements Callable<List<String>> {
                 }
             }
             RunState read = Replay.of(frozen.plan(), events, now);
-            words(at + " run " + i, JSON.valueToTree(List.of(read.findings(), read.before())));
+            words(
+                    at + " run " + i,
+                    JSON.valueToTree(List.of(read.findings(), read.before(), read.clocks(), read.mixes())));
             events.add(
                     step.step().gate().isEmpty()
                             ? BenchEvent.done(new UUID(0, events.size() + 1), now, "Tam", step.id())
@@ -123,7 +136,7 @@ public final class Said implements Callable<List<String>> {
     private void words(String at, JsonNode node) {
         if (node.isObject()) {
             node.properties().forEach(e -> {
-                if (!NO_WORDS.contains(e.getKey())) {
+                if (!NO_WORDS.contains(e.getKey()) || !e.getValue().isString()) {
                     words(at + "." + e.getKey(), e.getValue());
                 }
             });

@@ -11,6 +11,7 @@ import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
 import vanemend.core.method.Weight;
+import vanemend.core.mix.Portion;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.TradeBook;
 
@@ -131,19 +132,45 @@ public final class CompositeTwoSided extends MethodPage {
 
     private void mixReady(String id, String portion) {
         if (build.laminate()) {
-            add(step(id, Kind.DO, "Weigh and mix the resin")
-                    .detail(kit.portion(portion).notes().getFirst() + " Hands free until the plies are down.")
-                    .material(kit.portion(portion).material())
-                    .amount(figure(kit.portion(portion), "Resin with hardener"))
-                    .figure(figure(kit.portion(portion), "Resin with hardener"))
-                    .portion(portion)
-                    .active(TradeBook.value("minutes.prepare-mix"))
-                    .caution("epoxy")
-                    .caution("liquid-peroxide")
-                    .acts(Act.HAND_MIX));
+            add(resinMix(id, portion));
         } else {
             cartridgeReady(id, portion);
         }
+    }
+
+    /** The face's material made ready for a second round. */
+    private StepBuilder mixReadyAgain() {
+        return build.laminate() ? again("face", resinMix("ready", "face")) : purgedAgain("ready", "face");
+    }
+
+    /** As {@code mixing} says, but as much as the depth that was read asks. */
+    private StepBuilder again(String portion, StepBuilder mixing) {
+        Portion p = kit.portion(portion);
+        return mixing.amount(said(p.again().orElseThrow(), p.unit())).figure("");
+    }
+
+    private StepBuilder resinMix(String id, String portion) {
+        return byHand(
+                        id,
+                        "Weigh and mix the resin",
+                        portion,
+                        "Resin with hardener",
+                        "Hands free until the plies are down.")
+                .caution("liquid-peroxide");
+    }
+
+    /** Two parts mixed by hand; {@code both} is the figure of its portion that tells how much. */
+    private StepBuilder byHand(String id, String title, String portion, String both, String then) {
+        Portion p = kit.portion(portion);
+        return step(id, Kind.DO, title)
+                .detail(p.notes().getFirst() + " " + then)
+                .material(p.material())
+                .amount(figure(p, both))
+                .figure(figure(p, both))
+                .portion(portion)
+                .active(TradeBook.value("minutes.prepare-mix"))
+                .caution("epoxy")
+                .acts(Act.HAND_MIX);
     }
 
     private void backing() {
@@ -178,6 +205,7 @@ public final class CompositeTwoSided extends MethodPage {
                         Zone.Kind.CLOTH,
                         "Go on from",
                         Act.CURE_BACK)
+                .besides(TradeBook.value("minutes.cut-cloth"))
                 .acts(Act.CUT_CLOTH);
         add(wait.detailFirst(cutPlies() + " "));
         add(step("untape", Kind.DO, "Face tape off")
@@ -210,9 +238,9 @@ public final class CompositeTwoSided extends MethodPage {
     private Go pliesOf(int go, int goes) {
         int from = (go - 1) * build.plies() / goes + 1;
         int to = go * build.plies() / goes;
-        // On film the largest is laid first.
-        int first = build.onFilm() ? build.plies() + 1 - from : from;
-        int last = build.onFilm() ? build.plies() + 1 - to : to;
+        // On film the largest of a go is laid first; each go is laid in by itself, the smallest plies at the bottom.
+        int first = build.onFilm() ? to : from;
+        int last = build.onFilm() ? from : to;
         return from > to
                 ? new Go("No ply of its own: to fill and to proud, no air.", true)
                 : new Go(from == to ? "Ply " + first + ". " : "Plies " + first + " to " + last + ". ", false);
@@ -280,14 +308,14 @@ public final class CompositeTwoSided extends MethodPage {
                 "Open and fill again",
                 blush("blush"),
                 dustOff("dust", Zone.Kind.DISH).howDeep(),
+                mixReadyAgain(),
                 applyAgain(
                                 "fill",
                                 "Adhesive into the opened place",
                                 "Down to sound cloth, pressed in.",
                                 "face",
                                 "face",
-                                Zone.Kind.DISH,
-                                TradeBook.value("minutes.lay"))
+                                Zone.Kind.DISH)
                         .caution("epoxy")
                         .acts(Act.APPLY_FACE),
                 cured("wait", "Cure it", "face", "face", Zone.Kind.DISH, "Sand from", Act.CURE_FACE));
@@ -295,15 +323,7 @@ public final class CompositeTwoSided extends MethodPage {
 
     private void cream() {
         add(dustOff("cream-dust", Zone.Kind.ADHESIVE));
-        add(step("cream-mix", Kind.DO, "Mix the cream by hand")
-                .detail(kit.portion("cream").notes().getFirst() + " One even colour.")
-                .material(kit.portion("cream").material())
-                .amount(figure(kit.portion("cream"), "Both parts together"))
-                .figure(figure(kit.portion("cream"), "Both parts together"))
-                .portion("cream")
-                .active(TradeBook.value("minutes.prepare-mix"))
-                .caution("epoxy")
-                .acts(Act.HAND_MIX));
+        add(creamMix("cream-mix"));
         addAll(inGoes(
                 "cream-spread",
                 "Cream over all, feathered out",
@@ -322,32 +342,36 @@ public final class CompositeTwoSided extends MethodPage {
                 Act.CURE_FACE));
     }
 
+    private StepBuilder creamMix(String id) {
+        return byHand(id, "Mix the cream by hand", "cream", "Both parts together", "One even colour.");
+    }
+
     private void refine() {
         addAll(sanding("fine", build.cream() ? "cream" : "face", true, "", Act.PAPER));
         List<StepBuilder> again = build.cream()
                 ? List.of(
                         dustOff("dust", Zone.Kind.ADHESIVE).howDeep(),
+                        again("cream", creamMix("mix")),
                         applyAgain(
                                         "cream",
                                         "Cream again",
                                         "Into the low place or pinhole, thin.",
                                         "cream",
                                         "cream",
-                                        Zone.Kind.ADHESIVE,
-                                        2)
+                                        Zone.Kind.ADHESIVE)
                                 .caution("epoxy")
                                 .acts(Act.FINISH_COAT),
                         cured("wait", "Wait to sand", "cream", "cream", Zone.Kind.ADHESIVE, "Sand from", Act.CURE_FACE))
                 : List.of(
                         dustOff("dust", Zone.Kind.DISH).howDeep(),
+                        mixReadyAgain(),
                         applyAgain(
                                         "fill",
                                         "The same material again",
                                         "Thin, pressed in.",
                                         "face",
                                         "face",
-                                        Zone.Kind.DISH,
-                                        2)
+                                        Zone.Kind.DISH)
                                 .caution("epoxy")
                                 .acts(Act.APPLY_FACE),
                         cured("wait", "Wait to sand", "face", "face", Zone.Kind.DISH, "Sand from", Act.CURE_FACE));

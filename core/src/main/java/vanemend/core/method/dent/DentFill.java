@@ -2,10 +2,8 @@ package vanemend.core.method.dent;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Act;
@@ -13,22 +11,15 @@ import vanemend.core.method.Gate;
 import vanemend.core.method.Kit;
 import vanemend.core.method.Loop;
 import vanemend.core.method.Method;
-import vanemend.core.method.MethodPage;
 import vanemend.core.method.MethodSteps;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.method.Step.Clock;
 import vanemend.core.method.Step.Kind;
-import vanemend.core.method.Step.Resource;
 import vanemend.core.method.StepBuilder;
-import vanemend.core.method.Watch;
-import vanemend.core.method.Weight;
-import vanemend.core.part.Coat;
-import vanemend.core.part.Metal;
 import vanemend.core.sanding.Rung;
 import vanemend.core.sanding.Tool;
 import vanemend.core.trade.MethodId;
-import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
@@ -36,48 +27,12 @@ import vanemend.core.trade.TradeBook;
  * Metal dent fill: dents left after straightening, mended with polyester filler and putty. The order is the order of the work;
  * each private method is one heading of it.
  */
-public final class DentFill extends MethodPage {
+public final class DentFill extends DentGround {
     /** The method. */
     public static final Method METHOD = Method.of(MethodId.METAL_DENT, DentLayout::new);
 
-    /**
-     * What the page turns on besides its kit.
-     *
-     * @param hollows each dent or scratch, in the order of the draft; one at least
-     * @param servings which of them each mix of filler serves, in the order it is mixed; empty where putty alone fills
-     * @param whole whether the paint is kept whole and only dulled
-     * @param primerSandMin time until epoxy primer can be scuffed, min; absent where none is asked
-     * @param sealerDryMin time until pinhole sealer is dry today, min; absent where its label gives none
-     */
-    record Found(
-            List<Hollow> hollows,
-            List<Serving> servings,
-            boolean whole,
-            Optional<Double> primerSandMin,
-            Optional<Double> sealerDryMin) {}
-
-    /**
-     * A dent or a scratch.
-     *
-     * @param damage its place in the draft, from 0
-     * @param deepMm deepest, mm
-     * @param share what a mm more of it takes, as a share of what a mm more of the largest takes
-     */
-    record Hollow(int damage, double deepMm, double share) {}
-
-    /**
-     * Hollows that one mix fills.
-     *
-     * @param mix its id
-     * @param hollows places in the list of hollows, from 0
-     */
-    record Serving(String mix, List<Integer> hollows) {}
-
-    private final Found found;
-
     private DentFill(Kit kit, Found found) {
-        super(kit);
-        this.found = found;
+        super(kit, found);
     }
 
     /** The steps for what was found. */
@@ -85,21 +40,15 @@ public final class DentFill extends MethodPage {
         return new DentFill(kit, found).lay();
     }
 
-    private Metal metal() {
-        return (Metal) kit.job().part().substrate();
-    }
-
-    private Optional<MixPlan> filler() {
-        return kit.has("filler") ? Optional.of(kit.mix("filler")) : Optional.empty();
-    }
-
-    private MixPlan putty() {
-        return kit.mix("putty");
-    }
-
     private MethodSteps lay() {
         wash();
-        straighten();
+        if (straightens()) {
+            straighten();
+        }
+        if (found.hollows().stream().anyMatch(Hollow::scratch)) {
+            nailAlongIt();
+        }
+        measure();
         if (found.whole()) {
             dullWholePaint();
         } else {
@@ -117,219 +66,6 @@ public final class DentFill extends MethodPage {
                 List.copyOf(steps),
                 this::rework,
                 List.copyOf(kit.mixes().values()));
-    }
-
-    private void wash() {
-        add(step("wash", Kind.DO, "Wash, then degrease")
-                .detail("Soap and water over the whole part. Then "
-                        + name(Role.CLEAN).toLowerCase(Locale.ROOT)
-                        + ", wiped off with a second clean cloth while wet.")
-                .zone(Zone.Kind.CLEAN)
-                .material(name(Role.CLEAN))
-                .active(TradeBook.value("minutes.wash"))
-                .caution("solvent")
-                .acts(Act.CLEAN));
-    }
-
-    private void straighten() {
-        StepBuilder straighten = step("straighten", Kind.DO, "Straighten")
-                .detail(
-                        "Pull or tap as near to flat as it goes. Weld studs only where needed, grind no more than their spot.")
-                .zone(Zone.Kind.DAMAGE)
-                .layer("part")
-                .tool("Hammer, dolly, studs")
-                .active(TradeBook.value("minutes.per-dent.straighten")
-                        * found.hollows().size())
-                .caution("metalwork")
-                .caution("hot-work");
-        if (metal().kind() == Metal.Kind.GALVANISED_STEEL) {
-            straighten.caution("zinc-fume");
-        }
-        add(straighten);
-        boolean one = found.hollows().size() == 1;
-        for (int i = 0; i < found.hollows().size(); i++) {
-            Hollow h = found.hollows().get(i);
-            String of = one ? "" : ", " + (i + 1) + " of " + found.hollows().size();
-            add(step(one ? "depth" : "depth-" + (i + 1), Kind.GATE, "Measure the depth left" + of)
-                    .detail("Straightedge across the dent, depth gauge at the deepest place.")
-                    .zone(Zone.Kind.DAMAGE)
-                    .layer("part")
-                    .tool("Straightedge, depth gauge")
-                    .figure(Text.of(h.deepMm(), "mm"))
-                    .active(TradeBook.value("minutes.measure"))
-                    .asks(Quantity.DEPTH_MM)
-                    .watches(one ? depthWatches(h, mixOf(i)) : eachWatches(h, i))
-                    .gate(new Gate(
-                                    "Depth left read, " + Text.of(h.deepMm(), "mm") + " planned, never over "
-                                            + Text.book("limit.metal-depth.upTo") + "?",
-                                    "Shallow enough",
-                                    i + 1 < found.hollows().size() ? "the next dent" : "open the coats",
-                                    "Too deep",
-                                    List.of(new Gate.Branch(
-                                            "deep", "Too deep", "straighten again", "straighten-again")))
-                            .reading(Quantity.DEPTH_MM)));
-        }
-    }
-
-    /** Each dent is read by itself: what is wrong with one is not put right by another. */
-    private Watch[] eachWatches(Hollow h, int i) {
-        return Stream.of(depthWatches(h, mixOf(i)))
-                .map(w -> w.called(w.id() + "-" + (i + 1)).of(new Watch.OfDamage(h.damage(), h.share())))
-                .toArray(Watch[]::new);
-    }
-
-    /** The mix that fills hollow {@code i}. */
-    private String mixOf(int i) {
-        return found.servings().stream()
-                .filter(s -> s.hollows().contains(i))
-                .map(Serving::mix)
-                .findFirst()
-                .orElse("putty");
-    }
-
-    /** Between the aim and the most, amounts and lifts follow what is read; over the most nothing is filled. */
-    private Watch[] depthWatches(Hollow h, String mix) {
-        Watch most = tooDeep();
-        Watch planned = Watch.planned(
-                "depth",
-                Quantity.DEPTH_MM,
-                h.deepMm(),
-                mix,
-                "Depth other than planned",
-                "The first mix follows the depth that was read.");
-        Watch shallow = Watch.limit(
-                "shallow",
-                Quantity.DEPTH_MM,
-                Watch.Sense.AT_MOST,
-                "limit.metal-shallow.upTo",
-                Weight.OTHER,
-                "Deeper than the aim",
-                "Straighten more if it can be; else thin lifts.");
-        double aim = TradeBook.shipped().turn("limit.metal-shallow.upTo").value();
-        return h.deepMm() <= aim ? new Watch[] {planned, shallow, most} : new Watch[] {planned, most};
-    }
-
-    private static Watch tooDeep() {
-        return Watch.limit(
-                        "too-deep",
-                        Quantity.DEPTH_MM,
-                        Watch.Sense.AT_MOST,
-                        "limit.metal-depth.upTo",
-                        Weight.STOP,
-                        "Too deep to fill",
-                        "Back to straightening, then measure again: thicker filler cracks and prints through.")
-                .leaving("straighten-again");
-    }
-
-    /** Small dings: the paint stays whole, and is dulled as far as anything will lie on it. */
-    private void dullWholePaint() {
-        add(look(
-                "paint-sound",
-                "Is the paint sound?",
-                "Tape pressed on over the ding and pulled off; a nail along any edge.",
-                Zone.Kind.OPENING,
-                gate(
-                        "No flake, no crack at the ding, the tape takes nothing?",
-                        "Sound",
-                        "dull it",
-                        "It lets go",
-                        stop(
-                                "lets-go",
-                                "The paint lets go",
-                                "Nothing holds on paint that does not: plan anew with the coats opened.",
-                                Weight.STOP))));
-        double cm2 = area(Zone.Kind.OPENING) / 100;
-        add(step("open", Kind.SAND, "Dull the whole paint, none of it off")
-                .detail(
-                        "The ding itself by finger and paper, then around it; dull all over, no bare metal looked for. A spot that"
-                                + " goes bare is feathered and primed first.")
-                .zone(Zone.Kind.OPENING)
-                .layer("coats")
-                .tool("Flat DA, finger")
-                .paper("120")
-                .active(Math.max(1, TradeBook.value("minutes.sand.per-100cm2") * cm2 / 100))
-                .caution("dust")
-                .caution("old-paint")
-                .needs(Resource.SANDER)
-                .acts(Act.SAND_FACE));
-        wipeOpened();
-    }
-
-    private void wipeOpened() {
-        add(step("wipe", Kind.DO, "Blow off, " + name(Role.WIPE).toLowerCase(Locale.ROOT))
-                .detail("Clean dry oil-free air, then wipe. Fingers off from here.")
-                .zone(Zone.Kind.PUTTY)
-                .material(name(Role.WIPE))
-                .active(hands("minutes.wipe", Zone.Kind.PUTTY))
-                .caution("solvent")
-                .acts(Act.WIPE_AGAIN));
-    }
-
-    private void openTheCoats() {
-        List<Coat> on = kit.job().part().coats();
-        boolean coats = house().is("filler-base", "sound-coats")
-                && on.stream().anyMatch(c -> c.kind().isGround());
-        boolean bare = on.isEmpty();
-        String kept = on.stream()
-                .filter(c -> c.kind().isGround())
-                .map(c -> c.kind().word())
-                .collect(Collectors.joining(" and "));
-        double cm2 = area(Zone.Kind.FEATHER) / 100;
-        StepBuilder open = step(
-                        "open",
-                        Kind.SAND,
-                        bare ? "Sand the bare metal" : coats ? "Open the coats, keep " + kept : "Strip to bare metal")
-                .detail(
-                        bare
-                                ? "Bright and dull all over; bare metal flash-rusts: fill it the same hour."
-                                : (coats
-                                                ? "Take off what lies over it inside the opening; sand what stays. "
-                                                : "Everything off inside the opening. ")
-                                        + "Feather the paint edge " + mm("dent.feather-width") + " wide.")
-                .zone(Zone.Kind.FEATHER)
-                .layer("coats")
-                .tool("Flat DA")
-                .paper(filler().isPresent() ? "80" : "180")
-                .active(TradeBook.value("minutes.open.per-100cm2") * cm2 / 100)
-                .caution("dust")
-                .needs(Resource.SANDER)
-                .acts(Act.SAND_FACE);
-        if (!bare) {
-            open.caution("old-paint");
-        }
-        if (metal().kind() == Metal.Kind.ALUMINIUM) {
-            open.caution("aluminium-dust");
-        }
-        add(open);
-        wipeOpened();
-        found.primerSandMin().ifPresent(min -> {
-            add(step("prime", Kind.DO, "Prime the bare metal")
-                    .detail("Epoxy primer over the opening, even wet coat, by its label.")
-                    .zone(Zone.Kind.OPENING)
-                    .layer("coats-kept")
-                    .material(name(Role.PRIME))
-                    .amount(needed(kit.portion("primer")))
-                    .portion("primer")
-                    .active(hands("minutes.prime", Zone.Kind.OPENING))
-                    .caution("primer"));
-            add(step("prime-wait", Kind.WAIT, "Wait to scuff the primer")
-                    .detail("Label time at today's temperature, then by touch.")
-                    .zone(Zone.Kind.OPENING)
-                    .clock(Clock.Kind.FROM, "Scuff from", min, "label of " + name(Role.PRIME))
-                    .gate(new Gate(
-                            "Does a fingernail leave no mark?",
-                            "No mark",
-                            "scuff it",
-                            "Still soft",
-                            List.of(new Gate.Branch("soft", "Still soft", "wait and try again", "wait-again")))));
-            add(step("scuff", Kind.SAND, "Scuff the primer, wipe")
-                    .detail("Dull all over, not through. Blow off and wipe.")
-                    .zone(Zone.Kind.OPENING)
-                    .tool("Hand pad")
-                    .paper("180")
-                    .active(hands("minutes.scuff", Zone.Kind.OPENING))
-                    .caution("dust"));
-        });
     }
 
     /** Mix after mix, each for its own dents: what was spread first cures while the next is mixed and spread. */
@@ -365,7 +101,7 @@ public final class DentFill extends MethodPage {
         }
         for (Serving s : found.servings()) {
             MixPlan mix = kit.mix(s.mix());
-            add(curing(mix, s.mix() + "-wait", forHollows(s), Zone.Kind.FILLER, "80")
+            add(curing(mix, s.mix() + "-wait", forHollows(s), Zone.Kind.FILLER, firstPaper())
                     .layer("filler"));
         }
     }
@@ -383,29 +119,56 @@ public final class DentFill extends MethodPage {
 
     private void cheese(MixPlan mix, Serving s) {
         String first = s.mix().equals("filler") ? "" : s.mix() + "-";
-        double cheese = mix.route().minutes() * TradeBook.value("cure.cheese-share");
-        add(step(first + "cheese", Kind.WAIT, "Wait for the cheese stage" + forHollows(s))
+        add(cheesing(first + "cheese", mix, forHollows(s)));
+        add(filing(first + "file", forHollows(s)).active(DentLadder.filedMin(kit.footprint()) * share(mix)));
+    }
+
+    private StepBuilder cheesing(String id, MixPlan mix, String of) {
+        return step(id, Kind.WAIT, "Wait for the cheese stage" + of)
                 .detail("Firm, not hard: a thumbnail dents it, nothing sticks to the file.")
                 .zone(Zone.Kind.FILLER)
                 .layer("filler")
                 .clock(
                         Clock.Kind.FROM,
                         "File from",
-                        cheese,
+                        mix.route().minutes() * TradeBook.value("cure.cheese-share"),
                         Text.book("cure.cheese-share") + " of the time to sand; the thumbnail decides")
                 .gate(new Gate(
                         "Firm as cheese?",
                         "Firm",
                         "file now",
                         "Too soft",
-                        List.of(new Gate.Branch("soft", "Too soft", "wait and try again", "wait-again")))));
-        add(step(first + "file", Kind.DO, "File off the excess" + forHollows(s))
-                .detail("Grating file inside the filler only; leave enough for 80.")
+                        List.of(new Gate.Branch("soft", "Too soft", "wait and try again", "wait-again"))));
+    }
+
+    private StepBuilder filing(String id, String of) {
+        return step(id, Kind.DO, "File off the excess" + of)
+                .detail("Grating file inside the filler only; leave enough for " + firstPaper() + ".")
                 .zone(Zone.Kind.FILLER)
                 .layer("filler")
                 .tool("Grating file")
-                .active(TradeBook.value("minutes.file"))
-                .caution("dust"));
+                .caution("dust");
+    }
+
+    /** What {@code mix} is of all the filler. */
+    private double share(MixPlan mix) {
+        double all = found.servings().stream()
+                .mapToDouble(s -> allGrams(kit.mix(s.mix())))
+                .sum();
+        return allGrams(mix) / all;
+    }
+
+    private static double allGrams(MixPlan mix) {
+        return mix.pour().fillerG() * mix.pour().batches();
+    }
+
+    /** The first paper on the filler, as said. */
+    private String firstPaper() {
+        return kit.ladder().rungs().stream()
+                .filter(r -> r.leg().equals(DentLadder.SHAPE))
+                .findFirst()
+                .map(r -> String.valueOf(r.grade()))
+                .orElse("80");
     }
 
     private void shape() {
@@ -417,13 +180,17 @@ public final class DentFill extends MethodPage {
         for (int i = 1; i <= n; i++) {
             String of = one ? "" : ", " + i + " of " + n;
             add(step(one ? "shape-gate" : "shape-gate-" + i, Kind.GATE, "Look for high, low, pinholes" + of)
-                    .detail("Guide coat left dark is low. Metal showing proud is high. Light from the side.")
+                    .detail("Guide coat left dark is low. "
+                            + (found.whole() ? "Paint cut through" : "Metal showing proud")
+                            + " is high. Light from the side.")
                     .howDeep()
-                    .zone(Zone.Kind.FEATHER)
+                    .zone(DentFootprint.rim(kit.footprint()))
                     .layer("filler")
                     .active(TradeBook.value("minutes.gate"))
                     .gate(new Gate(
-                            "Four fifths formed, whole feather edge showing, no high or low spot?",
+                            found.whole()
+                                    ? "Flat, its edge whole, no high or low spot?"
+                                    : "Four fifths formed, whole feather edge showing, no high or low spot?",
                             "Good",
                             i < n ? "the next dent" : "putty next",
                             "Not yet",
@@ -437,16 +204,9 @@ public final class DentFill extends MethodPage {
     private void skim() {
         MixPlan mix = putty();
         boolean alone = filler().isEmpty();
-        add(step("putty-dull", Kind.SAND, "180 out past where the putty will end")
-                .detail("Into the clear, straight lines out of it, dull all over: putty never lies on gloss.")
-                .zone(Zone.Kind.REFINE_180)
-                .layer("coats")
-                .tool(Tool.HAND_BLOCK.word())
-                .paper("180")
-                .active(hands("minutes.scuff", Zone.Kind.REFINE_180))
-                .caution("dust")
-                .acts(Act.DULL));
-        add(dustOff("putty-dust", Zone.Kind.REFINE_180));
+        if (!alone || !found.whole()) {
+            dullForPutty();
+        }
         mixAndSpread(
                 mix,
                 "putty",
@@ -460,6 +220,20 @@ public final class DentFill extends MethodPage {
                         + first(strokes(mix)) + " a pass.",
                 Act.FINISH_COAT);
         cure(mix, "putty", Zone.Kind.PUTTY, "180");
+    }
+
+    /** What the putty lies on was sanded before it, and no dust is on it. */
+    private void dullForPutty() {
+        add(step("putty-dull", Kind.SAND, "180 out past where the putty will end")
+                .detail("Into the clear, straight lines out of it, dull all over: putty never lies on gloss.")
+                .zone(Zone.Kind.REFINE_180)
+                .layer("coats")
+                .tool(Tool.HAND_BLOCK.word())
+                .paper("180")
+                .active(hands("minutes.scuff", Zone.Kind.REFINE_180))
+                .caution("dust")
+                .acts(Act.DULL));
+        add(dustOff("putty-dust", Zone.Kind.REFINE_180));
     }
 
     private void refine() {
@@ -546,19 +320,11 @@ public final class DentFill extends MethodPage {
     }
 
     private List<Loop> rework() {
-        List<Loop> out = new ArrayList<>();
+        List<Loop> out = new ArrayList<>(loops);
         out.add(new Loop("wait-again", "Wait, then try again", List.of(waitAgain())));
-        out.add(new Loop(
-                "straighten-again",
-                "Straighten again",
-                chain(
-                        "",
-                        step("straighten", Kind.DO, "Straighten again")
-                                .detail("Back to hammer, dolly or studs. Filler is never the way out of a deep dent.")
-                                .zone(Zone.Kind.DAMAGE)
-                                .layer("part")
-                                .active(TradeBook.value("minutes.per-dent.straighten"))
-                                .caution("metalwork"))));
+        if (straightens()) {
+            out.add(straightenAgain());
+        }
         filler().ifPresent(filler -> {
             out.add(new Loop(
                     "high",
@@ -637,18 +403,18 @@ public final class DentFill extends MethodPage {
                         layer,
                         zone)
                 .acts(filler ? Act.BODY_FILLER : Act.FINISH_COAT));
-        all.add(curing(mix, "wait", zone, "180"));
         // The papers that the thickness asks, at the rates of the first time: what stands proud is not cut with 180 by
-        // hand.
+        // hand; where it is filed off, the second round is filed as well.
         double share = house().is("local-correction", "spot") ? area(Zone.Kind.DAMAGE) / area(zone) : 1;
+        if (filler && house().is("first-grade", "file-cheese")) {
+            all.add(cheesing("cheese", mix, ""));
+            all.add(filing("file", "").active(Math.max(1, DentLadder.filedMin(kit.footprint()) * share)));
+        }
+        all.add(curing(mix, "wait", zone, "180"));
         kit.ladder().rungs().stream()
                 .filter(r -> r.leg().equals(filler ? DentLadder.SHAPE : DentLadder.REFINE))
                 .map(r -> sanding(r).active(Math.max(1, r.minutes() * share)))
                 .forEach(all::add);
         return chain("", all.toArray(StepBuilder[]::new));
-    }
-
-    private double area(Zone.Kind kind) {
-        return kit.footprint().areaMm2(kind);
     }
 }

@@ -35,16 +35,53 @@ public final class DentFootprint {
         double opening = TradeBook.value("dent.opening-past");
         double feather = opening + TradeBook.value("dent.feather-width");
         double putty = feather + TradeBook.value("dent.putty-past-feather");
-        double fine320 = putty + TradeBook.value("dent.320-past");
         d.put(Zone.Kind.DAMAGE, 0.0);
         d.put(Zone.Kind.FILLER, TradeBook.value("dent.filler-past"));
         d.put(Zone.Kind.OPENING, opening);
         d.put(Zone.Kind.FEATHER, feather);
         d.put(Zone.Kind.PUTTY, putty);
-        d.put(Zone.Kind.REFINE_180, putty + TradeBook.value("dent.refine-past-putty"));
-        d.put(Zone.Kind.FINE_240, putty + TradeBook.value("dent.240-past"));
+        outwards(d, putty);
+        return d;
+    }
+
+    /** The papers past {@code rim}, mm, each finer one further, and what is cleaned. */
+    private static void outwards(Map<Zone.Kind, Double> d, double rim) {
+        double fine320 = rim + TradeBook.value("dent.320-past");
+        d.put(Zone.Kind.REFINE_180, rim + TradeBook.value("dent.refine-past-putty"));
+        d.put(Zone.Kind.FINE_240, rim + TradeBook.value("dent.240-past"));
         d.put(Zone.Kind.FINE_320, fine320);
         d.put(Zone.Kind.CLEAN, fine320 + TradeBook.value("dent.clean-past"));
+    }
+
+    /** The same where the paint is kept whole: nothing is opened, and all that is laid ends inside the dulled ring. */
+    public static Map<Zone.Kind, Double> distancesOverPaint() {
+        Map<Zone.Kind, Double> d = new EnumMap<>(Zone.Kind.class);
+        double dulled = TradeBook.value("over-paint.dulled-past");
+        d.put(Zone.Kind.DAMAGE, 0.0);
+        d.put(Zone.Kind.FILLER, TradeBook.value("over-paint.filler-past"));
+        d.put(Zone.Kind.PUTTY, TradeBook.value("over-paint.putty-past"));
+        d.put(Zone.Kind.DULLED, dulled);
+        outwards(d, dulled);
+        return d;
+    }
+
+    /** The zone that the last paper on the filler reaches: the feathered paint, or the dulled ring where it is kept whole. */
+    static Zone.Kind rim(Footprint f) {
+        return f.has(Zone.Kind.FEATHER) ? Zone.Kind.FEATHER : Zone.Kind.DULLED;
+    }
+
+    /** Where putty has its full thickness; from there it tapers out. */
+    static Zone.Kind full(Footprint f) {
+        return Stream.of(Zone.Kind.FEATHER, Zone.Kind.FILLER)
+                .filter(f::has)
+                .findFirst()
+                .orElse(Zone.Kind.DAMAGE);
+    }
+
+    /** {@code past} where putty alone fills: no filler stops anywhere. */
+    static Map<Zone.Kind, Double> withoutFiller(Map<Zone.Kind, Double> past) {
+        Map<Zone.Kind, Double> d = new EnumMap<>(past);
+        d.remove(Zone.Kind.FILLER);
         return d;
     }
 
@@ -53,8 +90,12 @@ public final class DentFootprint {
 
     /** The zones of {@code dents} on {@code part}. */
     public static Footprint of(Part part, DepthField dents) {
+        return of(part, dents, distances());
+    }
+
+    /** The zones of {@code dents} on {@code part}, each so far {@code past} them, mm. */
+    static Footprint of(Part part, DepthField dents, Map<Zone.Kind, Double> past) {
         Polygon sheet = part.shape();
-        Map<Zone.Kind, Double> past = distances();
         Set<String> flags = new LinkedHashSet<>();
         List<Group> groups = groups(part, sheet, dents, past, flags);
         List<Map<Zone.Kind, Geometry>> pieces =
@@ -95,7 +136,7 @@ public final class DentFootprint {
         if (part.bodyLines().isEmpty()) {
             return List.of(new Group(dents, sheet));
         }
-        double mm = past.get(Zone.Kind.OPENING);
+        double mm = past.getOrDefault(Zone.Kind.OPENING, past.get(Zone.Kind.PUTTY));
         Geometry opening = dents.grown(mm).orElseGet(() -> Reach.grow(dents.outline(), mm));
         List<Group> out = new ArrayList<>();
         List<Dent> free = new ArrayList<>();

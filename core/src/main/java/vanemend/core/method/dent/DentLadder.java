@@ -17,8 +17,8 @@ import vanemend.core.trade.TradeBook;
 
 /**
  * The ladder for filler and putty on metal: the cheapest way in minutes from 80 to 180 on the filler, and from 180 to 320 on the
- * putty and the paint around it, over papers on the shelf, no paper finer than the last by more than the house's ratio. Sizes are
- * compared in micrometres, so that gradings mix without mistake.
+ * putty and the paint around it, over papers on the shelf, no paper finer than the last by more than the house's ratio. Where the excess
+ * is filed off at the cheese stage 80 falls away: the first paper is between 100 and 120 and has the file's marks to take out, no more (practice). Sizes are compared in micrometres, so that gradings mix without mistake.
  */
 public final class DentLadder {
     /** Leg on the filler. */
@@ -32,11 +32,13 @@ public final class DentLadder {
     private final List<Paper> papers;
     private final double limit;
     private final boolean filled;
+    private final boolean filed;
 
     private DentLadder(Footprint footprint, Schools house, List<ShelfItem> shelf, boolean filled) {
         this.footprint = footprint;
         this.house = house;
         this.filled = filled;
+        this.filed = house.is("first-grade", "file-cheese");
         this.limit = TradeBook.value(house.is("ladder", "quick") ? "ladder.ratio.quick" : "ladder.ratio.fine");
         this.papers = Paper.coarseToFine(shelf);
     }
@@ -52,10 +54,10 @@ public final class DentLadder {
     }
 
     private Ladder build() {
-        double first = Grains.micrometres("P", 80);
-        double refine = Grains.micrometres("P", 180);
+        int first = filed ? afterTheFile() : 80;
+        int refine = 180;
         // One paper all over is quicker, and wants a filling primer.
-        double last = house.is("last-paper", "all-180") ? refine : Grains.micrometres("P", 320);
+        int last = house.is("last-paper", "all-180") ? refine : 320;
         String school = house.label("ladder");
         List<Rung> rungs = new ArrayList<>();
         StringBuilder missing = new StringBuilder();
@@ -77,12 +79,7 @@ public final class DentLadder {
     }
 
     private void add(
-            List<Rung> rungs,
-            Optional<List<Paper>> leg,
-            boolean afterPutty,
-            StringBuilder missing,
-            double from,
-            double to) {
+            List<Rung> rungs, Optional<List<Paper>> leg, boolean afterPutty, StringBuilder missing, int from, int to) {
         if (leg.isEmpty()) {
             missing.append(missing(from, to)).append(' ');
             return;
@@ -96,12 +93,12 @@ public final class DentLadder {
         }
     }
 
-    private String missing(double from, double to) {
-        String span = number(from) + " to " + number(to);
+    private String missing(int from, int to) {
+        String span = from + " to " + to;
         List<String> ends = new ArrayList<>();
-        for (double end : new double[] {from, to}) {
-            if (papers.stream().noneMatch(p -> p.is(end))) {
-                ends.add("P" + number(end));
+        for (int end : new int[] {from, to}) {
+            if (papers.stream().noneMatch(p -> p.is(Grains.micrometres("P", end)))) {
+                ends.add("P" + end);
             }
         }
         return ends.isEmpty()
@@ -110,12 +107,31 @@ public final class DentLadder {
                 : "No way from " + span + ": put " + String.join(" and ", ends) + " on the shelf.";
     }
 
-    private static int number(double um) {
-        return um > 150 ? 80 : um > 60 ? 180 : 320;
+    /** The coarsest paper on the shelf that follows a file, by its P grade. */
+    private int afterTheFile() {
+        return papers.stream().anyMatch(p -> p.is(Grains.micrometres("P", 100))) ? 100 : 120;
     }
 
-    private Optional<List<Paper>> leg(double from, double to, boolean afterPutty) {
-        return Paper.cheapest(papers, from, to, limit, (before, p, last) -> minutes(before, p, afterPutty, last));
+    /** Minutes that the file takes for the whole: never more than the paper that it stands for would take off the same excess. */
+    static double filedMin(Footprint footprint) {
+        double rate = TradeBook.value("ladder.rate.block") * Grains.micrometres("P", 80);
+        return Math.min(
+                TradeBook.value("minutes.file"),
+                TradeBook.value("ladder.change") + TradeBook.value("dent.proud") * tapered(footprint) / rate);
+    }
+
+    private static double tapered(Footprint f) {
+        return (f.areaMm2(Zone.Kind.DAMAGE) + f.areaMm2(Zone.Kind.FILLER)) / 2;
+    }
+
+    /** By P grades. */
+    private Optional<List<Paper>> leg(int from, int to, boolean afterPutty) {
+        return Paper.cheapest(
+                papers,
+                Grains.micrometres("P", from),
+                Grains.micrometres("P", to),
+                limit,
+                (before, p, last) -> minutes(before, p, afterPutty, last));
     }
 
     /** Minutes on one paper: change and look, plus what it must take off over its removal rate. */
@@ -127,13 +143,16 @@ public final class DentLadder {
         double scratchMm = before.map(b -> share * b.um() / 1000).orElse(0.0);
         double mm3;
         if (!afterPutty) {
-            double tapered = (area(Zone.Kind.DAMAGE) + area(Zone.Kind.FILLER)) / 2;
+            // What stands proud is cut once: by the file, or by the first paper.
+            double firstMm3 = filed
+                    ? share * p.um() / 1000 * area(Zone.Kind.FILLER)
+                    : TradeBook.value("dent.proud") * tapered(footprint);
             mm3 = before.isEmpty()
-                    ? TradeBook.value("dent.proud") * tapered
-                    : scratchMm * area(last ? Zone.Kind.FEATHER : Zone.Kind.FILLER);
+                    ? firstMm3
+                    : scratchMm * area(last ? DentFootprint.rim(footprint) : Zone.Kind.FILLER);
         } else if (before.isEmpty()) {
             double skim = TradeBook.value("dent.putty-spread") - TradeBook.value("dent.putty-finished");
-            mm3 = skim * (area(Zone.Kind.FEATHER) + area(Zone.Kind.PUTTY)) / 2;
+            mm3 = skim * (area(DentFootprint.full(footprint)) + area(Zone.Kind.PUTTY)) / 2;
         } else {
             Zone.Kind own = last ? Zone.Kind.FINE_320 : Zone.Kind.FINE_240;
             mm3 = scratchMm * area(Zone.Kind.REFINE_180) + scuff * (area(own) - area(Zone.Kind.REFINE_180));
@@ -148,19 +167,24 @@ public final class DentLadder {
     private Rung rung(Paper p, Optional<Paper> before, double minutes, boolean afterPutty, boolean last) {
         boolean first = before.isEmpty();
         boolean machine = house.is("first-grade", "machine-80-120");
+        boolean overPaint = !footprint.has(Zone.Kind.FEATHER);
         Zone.Kind zone;
         Tool tool;
         String motion;
         String sign;
         if (!afterPutty) {
-            zone = last ? Zone.Kind.FEATHER : Zone.Kind.FILLER;
+            zone = last ? DentFootprint.rim(footprint) : Zone.Kind.FILLER;
             tool = last ? Tool.HAND_BLOCK : machine ? Tool.DA : Tool.FILE_BOARD;
             motion = tool == Tool.DA
                     ? "set down before starting; flat, slow and moving"
                     : first ? "level, upright, both diagonals" : "cross the directions";
             sign = last
-                    ? "four fifths formed and the whole feather edge shows"
-                    : first ? "level, no coarse paper on paint" : "feather edge or metal shows";
+                    ? overPaint
+                            ? "level, its edge out to nothing"
+                            : "four fifths formed and the whole feather edge shows"
+                    : first
+                            ? "level, no coarse paper on paint"
+                            : overPaint ? "its edge is thin" : "feather edge or metal shows";
         } else {
             zone = first && last
                     ? Zone.Kind.FINE_320

@@ -3,6 +3,7 @@ package vanemend.core.method.dent;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
@@ -43,8 +44,9 @@ final class DentLayout extends Layout {
      *
      * @param damage its place there
      * @param field its hollows
+     * @param scratch whether it is a scratch
      */
-    private record Own(int damage, DepthField field) {
+    private record Own(int damage, DepthField field, boolean scratch) {
         /** What a mm more of it takes, mm³. */
         double perMm() {
             return field.volumeMm3() / field.deepest().depthMm();
@@ -63,7 +65,9 @@ final class DentLayout extends Layout {
     @Override
     public Laid laid() {
         StackChoice stack = job.stack();
-        Footprint footprint = DentFootprint.of(part(), field);
+        Map<Zone.Kind, Double> past = whole() ? DentFootprint.distancesOverPaint() : DentFootprint.distances();
+        Footprint footprint =
+                DentFootprint.of(part(), field, stack.puttyAlone() ? DentFootprint.withoutFiller(past) : past);
         Ladder ladder = byHand(DentLadder.of(footprint, job.house(), stack.papers(), !stack.puttyAlone()));
         ladderHolds(ladder);
         Optional<Double> primer = stack.item(Role.PRIME)
@@ -93,7 +97,7 @@ final class DentLayout extends Layout {
                 ladder,
                 () -> DentFill.lay(
                         kit(footprint, ladder),
-                        new DentFill.Found(hollows(), servings, whole(), primer, sealerDryMin(stack))));
+                        new DentFill.Found(hollows(), servings, whole(), puttyMostMm(), primer, sealerDryMin(stack))));
     }
 
     private List<Own> owns() {
@@ -105,7 +109,7 @@ final class DentLayout extends Layout {
                 default -> List.of();
             };
             if (!own.isEmpty()) {
-                out.add(new Own(i, new DepthField(own)));
+                out.add(new Own(i, new DepthField(own), job.damages().get(i) instanceof Scratch));
             }
         }
         return List.copyOf(out);
@@ -114,7 +118,8 @@ final class DentLayout extends Layout {
     /** Each dent or scratch with what a mm more of it takes, as a share of what a mm more of the largest takes. */
     private List<DentFill.Hollow> hollows() {
         return owns.stream()
-                .map(o -> new DentFill.Hollow(o.damage(), o.field().deepest().depthMm(), o.perMm() / largestPerMm()))
+                .map(o -> new DentFill.Hollow(
+                        o.damage(), o.field().deepest().depthMm(), o.perMm() / largestPerMm(), o.scratch()))
                 .toList();
     }
 
@@ -126,6 +131,16 @@ final class DentLayout extends Layout {
         return new DepthField(hollows.stream()
                 .flatMap(i -> owns.get(i).field().dents().stream())
                 .toList());
+    }
+
+    /** The stricter of the aim for what is left after straightening and of what the putty holds finished. */
+    private double puttyMostMm() {
+        return Math.min(
+                TradeBook.shipped().turn("limit.metal-shallow.upTo").value(),
+                job.stack()
+                        .item(Role.FINISH)
+                        .map(i -> i.typical("maxFinishedMm"))
+                        .orElse(Double.MAX_VALUE));
     }
 
     private boolean whole() {
@@ -207,7 +222,8 @@ final class DentLayout extends Layout {
     }
 
     private MixPlan filler(String id, String title, ShelfItem item, DepthField own, Geometry over, Again again) {
-        Zone zone = new Zone(Zone.Kind.FILLER, value("dent.filler-past"), over);
+        double past = value(whole() ? "over-paint.filler-past" : "dent.filler-past");
+        Zone zone = new Zone(Zone.Kind.FILLER, past, over);
         return amounts.tin(id, title, item, volume(own, over), own.deepest().depthMm(), zone, again);
     }
 
@@ -225,7 +241,7 @@ final class DentLayout extends Layout {
     private void puttyMix(ShelfItem item, Footprint f, boolean alone) {
         FillVolume volume = FillVolume.of(
                 alone ? field.volumeMm3() : 0,
-                f.areaMm2(Zone.Kind.FEATHER),
+                f.areaMm2(DentFootprint.full(f)),
                 f.areaMm2(Zone.Kind.PUTTY),
                 alone ? offMm() : 0,
                 value("dent.putty-spread"),

@@ -37,12 +37,15 @@ public final class DentSection {
         double to = Math.min(
                 part.getEnvelopeInternal().getMaxX(),
                 outer.getEnvelopeInternal().getMaxX() + margin);
-        Taper feather = new Taper(
-                footprint.zone(Zone.Kind.OPENING).shape(), TradeBook.value("dent.feather-width"), true, cutYMm);
-        Taper fill =
-                new Taper(footprint.zone(Zone.Kind.FILLER).shape(), TradeBook.value("dent.filler-past"), false, cutYMm);
-        Taper putty = new Taper(
-                footprint.zone(Zone.Kind.PUTTY).shape(), TradeBook.value("dent.putty-past-feather"), false, cutYMm);
+        Zone filler = footprint.zone(footprint.has(Zone.Kind.FILLER) ? Zone.Kind.FILLER : Zone.Kind.DAMAGE);
+        Zone skimmed = footprint.zone(Zone.Kind.PUTTY);
+        // Where the paint is kept nothing is opened, and nothing is feathered.
+        Zone opened = footprint.has(Zone.Kind.OPENING) ? footprint.zone(Zone.Kind.OPENING) : filler;
+        Taper feather = new Taper(opened.shape(), TradeBook.value("dent.feather-width"), true, cutYMm);
+        Taper fill = new Taper(filler.shape(), filler.pastMm(), false, cutYMm);
+        double puttyTaper =
+                skimmed.pastMm() - footprint.zone(DentFootprint.full(footprint)).pastMm();
+        Taper putty = new Taper(skimmed.shape(), puttyTaper, false, cutYMm);
         double proudMost = TradeBook.value("dent.proud");
         double skim = TradeBook.value("dent.putty-finished");
 

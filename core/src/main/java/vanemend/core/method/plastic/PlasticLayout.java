@@ -228,7 +228,8 @@ final class PlasticLayout extends Layout {
         double on = f.areaMm2(Zone.Kind.CLOTH) * (value("back.below-cloth") + value("back.above-cloth")) / 1000;
         double squeeze = on * value("back.squeeze");
         FillVolume v = new FillVolume(0, 0, on, squeeze, (on + squeeze) * value("mix.board-loss"));
-        amounts.portion(Portions.cartridge("back", "Backing", item, v, amounts.pace(item, 0)));
+        double hands = v.totalMl() / job.shop().spreadMlPerMin() + value("minutes.bury-cloth");
+        amounts.portion(Portions.cartridge("back", "Backing", item, v, amounts.pace(item, hands)));
         waits.curing("back", "Back: turn over from", item, 1, "Firm to a fingernail, no tack?");
     }
 

@@ -78,9 +78,9 @@ abstract class PlasticPage extends MethodPage {
         grind(
                 "dish",
                 backing ? "Dish until the backing just shows" : "Dish the face",
-                "Wide and shallow, rounded, no kink at its rim: "
-                        + (backing ? "a knife edge at the bottom, no blunt butt joint. " : "")
-                        + "A coarse non-woven belt smears less than paper. 80 stays inside.",
+                "Wide and shallow, rounded, no kink at its rim"
+                        + (backing ? ": a knife edge at the bottom, no blunt butt joint" : "")
+                        + ". A coarse non-woven belt smears less than paper. 80 stays inside.",
                 Tool.BELT_OR_DA,
                 Zone.Kind.DISH);
         if (backing) {
@@ -196,8 +196,8 @@ abstract class PlasticPage extends MethodPage {
                     curing(mix, "wait", Zone.Kind.RING_180, "180").acts(Act.CURE_FACE));
         }
         return List.of(
-                purged("ready", "face"),
-                applyAgain("fill", "Second coat, the same material", how, "face", "face", Zone.Kind.RING_180, 1)
+                purgedAgain("ready", "face"),
+                applyAgain("fill", "Second coat, the same material", how, "face", "face", Zone.Kind.RING_180)
                         .acts(Act.APPLY_FACE)
                         .caution("epoxy"),
                 cured("wait", "Wait to sand", "face", "face", Zone.Kind.RING_180, "Sand from", Act.CURE_FACE));

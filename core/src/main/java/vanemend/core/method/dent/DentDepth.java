@@ -1,0 +1,260 @@
+package vanemend.core.method.dent;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import vanemend.core.footprint.Zone;
+import vanemend.core.method.Gate;
+import vanemend.core.method.Kit;
+import vanemend.core.method.MethodPage;
+import vanemend.core.method.MixPlan;
+import vanemend.core.method.Step.Kind;
+import vanemend.core.method.Watch;
+import vanemend.core.method.Weight;
+import vanemend.core.part.Metal;
+import vanemend.core.trade.Quantity;
+import vanemend.core.trade.Text;
+import vanemend.core.trade.TradeBook;
+
+/** What was found in the sheet, and how deep it may be: each hollow is read, and over its most nothing is filled. */
+abstract class DentDepth extends MethodPage {
+    /**
+     * What the page turns on besides its kit.
+     *
+     * @param hollows each dent or scratch, in the order of the draft; one at least
+     * @param servings which of them each mix of filler serves, in the order it is mixed; empty where putty alone fills
+     * @param whole whether the paint is kept whole and only dulled
+     * @param puttyMostMm deepest that putty fills here without filler beneath it, mm
+     * @param primerSandMin time until epoxy primer can be scuffed, min; absent where none is asked
+     * @param sealerDryMin time until pinhole sealer is dry today, min; absent where its label gives none
+     */
+    record Found(
+            List<Hollow> hollows,
+            List<Serving> servings,
+            boolean whole,
+            double puttyMostMm,
+            Optional<Double> primerSandMin,
+            Optional<Double> sealerDryMin) {}
+
+    /**
+     * A dent or a scratch.
+     *
+     * @param damage its place in the draft, from 0
+     * @param deepMm deepest, mm
+     * @param share what a mm more of it takes, as a share of what a mm more of the largest takes
+     * @param scratch whether it is a scratch, which nothing straightens
+     */
+    record Hollow(int damage, double deepMm, double share, boolean scratch) {}
+
+    /**
+     * Hollows that one mix fills.
+     *
+     * @param mix its id
+     * @param hollows places in the list of hollows, from 0
+     */
+    record Serving(String mix, List<Integer> hollows) {}
+
+    private static final String OVER_PAINT = "stack.whole-paint-deep";
+    private static final String OPEN_IT =
+            "Straightened and filled in opened coats, never over them: plan anew without whole paint.";
+
+    private static final String ANEW =
+            "Straightened where it can be, else filler beneath the putty: plan anew with what was read.";
+
+    final Found found;
+
+    DentDepth(Kit kit, Found found) {
+        super(kit);
+        this.found = found;
+    }
+
+    Metal metal() {
+        return (Metal) kit.job().part().substrate();
+    }
+
+    boolean aluminium() {
+        return metal().kind() == Metal.Kind.ALUMINIUM;
+    }
+
+    Optional<MixPlan> filler() {
+        return kit.has("filler") ? Optional.of(kit.mix("filler")) : Optional.empty();
+    }
+
+    MixPlan putty() {
+        return kit.mix("putty");
+    }
+
+    /** Nothing is straightened under paint that is kept, nor along a scratch. */
+    boolean straightens() {
+        return !found.whole() && found.hollows().stream().anyMatch(h -> !h.scratch());
+    }
+
+    /** What is only in the clear is polished, and what rusts is never covered. */
+    void nailAlongIt() {
+        add(look(
+                "nail",
+                "A nail across the scratch, a magnifier along it",
+                "Where the nail does not catch only the clear is hurt. Dark specks or white bloom at its bottom: it corrodes.",
+                Zone.Kind.DAMAGE,
+                gate(
+                        "The nail catches, nothing corrodes?",
+                        "Through the coats",
+                        "measure it",
+                        "Otherwise",
+                        stop(
+                                "clear-only",
+                                "Only the clear",
+                                "Film gauge, fine papers, polish: no putty. Plan anew as a mark in clear coat.",
+                                Weight.STOP),
+                        branch("rust", "It corrodes", "point it out", "point-out"),
+                        stop(
+                                "pits",
+                                "Pits stay dark",
+                                "Putty over it lifts: plan anew with what was seen.",
+                                Weight.STOP))));
+        loop(
+                "point-out",
+                "Point it out",
+                step("point", Kind.DO, "Point it out")
+                        .detail("A sharp point, then folded paper, until every speck is bright; dust off.")
+                        .zone(Zone.Kind.DAMAGE)
+                        .layer("part")
+                        .tool("Scriber")
+                        .paper("180")
+                        .active(TradeBook.value("minutes.measure"))
+                        .caution("dust")
+                        .caution("old-paint"));
+    }
+
+    void measure() {
+        boolean one = found.hollows().size() == 1;
+        for (int i = 0; i < found.hollows().size(); i++) {
+            Hollow h = found.hollows().get(i);
+            String of = one ? "" : ", " + (i + 1) + " of " + found.hollows().size();
+            add(step(one ? "depth" : "depth-" + (i + 1), Kind.GATE, "Measure the depth left" + of)
+                    .detail("Straightedge across the " + (h.scratch() ? "scratch" : "dent")
+                            + ", depth gauge at the deepest place.")
+                    .zone(Zone.Kind.DAMAGE)
+                    .layer("part")
+                    .tool("Straightedge, depth gauge")
+                    .figure(Text.of(h.deepMm(), "mm"))
+                    .active(TradeBook.value("minutes.measure"))
+                    .asks(Quantity.DEPTH_MM)
+                    .watches(one ? depthWatches(h, mixOf(i)) : eachWatches(h, i))
+                    .gate(new Gate(
+                                    "Depth left read, " + Text.of(h.deepMm(), "mm") + " planned, never over "
+                                            + mostSaid() + "?",
+                                    "Shallow enough",
+                                    i + 1 < found.hollows().size()
+                                            ? "the next dent"
+                                            : found.whole() ? "look at the paint" : "open the coats",
+                                    "Too deep",
+                                    List.of(tooDeepFor(h)))
+                            .reading(Quantity.DEPTH_MM)));
+        }
+    }
+
+    private String mostSaid() {
+        if (found.whole()) {
+            return Text.book(OVER_PAINT);
+        }
+        return filler().isPresent() ? Text.book("limit.metal-depth.upTo") : Text.atMost(found.puttyMostMm(), "mm");
+    }
+
+    private Gate.Branch tooDeepFor(Hollow h) {
+        if (found.whole()) {
+            return stop("deep", "Too deep", OPEN_IT, Weight.STOP);
+        }
+        return h.scratch()
+                ? stop("deep", "Too deep", ANEW, Weight.STOP)
+                : new Gate.Branch("deep", "Too deep", "straighten again", "straighten-again");
+    }
+
+    /** Each dent is read by itself: what is wrong with one is not put right by another. */
+    private Watch[] eachWatches(Hollow h, int i) {
+        return Stream.of(depthWatches(h, mixOf(i)))
+                .map(w -> w.called(w.id() + "-" + (i + 1)).of(new Watch.OfDamage(h.damage(), h.share())))
+                .toArray(Watch[]::new);
+    }
+
+    /** The mix that fills hollow {@code i}. */
+    private String mixOf(int i) {
+        return found.servings().stream()
+                .filter(s -> s.hollows().contains(i))
+                .map(Serving::mix)
+                .findFirst()
+                .orElse("putty");
+    }
+
+    /** Between the aim and the most, amounts and lifts follow what is read; over the most nothing is filled. */
+    private Watch[] depthWatches(Hollow h, String mix) {
+        Watch most = most(h);
+        Watch planned = Watch.planned(
+                "depth",
+                Quantity.DEPTH_MM,
+                h.deepMm(),
+                mix,
+                "Depth other than planned",
+                "The first mix follows the depth that was read.");
+        Watch shallow = Watch.limit(
+                "shallow",
+                Quantity.DEPTH_MM,
+                Watch.Sense.AT_MOST,
+                "limit.metal-shallow.upTo",
+                Weight.OTHER,
+                "Deeper than the aim",
+                "Straighten more if it can be; else thin lifts.");
+        double aim = TradeBook.shipped().turn("limit.metal-shallow.upTo").value();
+        return h.deepMm() <= aim && filler().isPresent()
+                ? new Watch[] {planned, shallow, most}
+                : new Watch[] {planned, most};
+    }
+
+    private Watch most(Hollow h) {
+        if (found.whole()) {
+            return tooDeepForPaint();
+        }
+        Watch most = filler().isPresent() ? tooDeep() : tooDeepForPutty();
+        return h.scratch() ? most : most.leaving("straighten-again");
+    }
+
+    private Watch tooDeepForPutty() {
+        TradeBook.Turn aim = TradeBook.shipped().turn("limit.metal-shallow.upTo");
+        return new Watch(
+                "too-deep",
+                Quantity.DEPTH_MM,
+                Watch.Sense.AT_MOST,
+                found.puttyMostMm(),
+                Weight.STOP,
+                false,
+                "",
+                "",
+                1,
+                "Too deep for putty alone",
+                ANEW,
+                found.puttyMostMm() < aim.value() ? "typical: read the label" : aim.shown(),
+                Optional.empty());
+    }
+
+    private static Watch tooDeepForPaint() {
+        return Watch.limit(
+                "too-deep",
+                Quantity.DEPTH_MM,
+                Watch.Sense.AT_MOST,
+                OVER_PAINT,
+                Weight.STOP,
+                "Too deep to fill over paint",
+                OPEN_IT);
+    }
+
+    private static Watch tooDeep() {
+        return Watch.limit(
+                "too-deep",
+                Quantity.DEPTH_MM,
+                Watch.Sense.AT_MOST,
+                "limit.metal-depth.upTo",
+                Weight.STOP,
+                "Too deep to fill",
+                "Back to straightening, then measure again: thicker filler cracks and prints through.");
+    }
+}
