@@ -109,6 +109,12 @@ const DAMAGES: Record<Kind, (fill: Fill) => ReactNode> = {
       <path d="M20 10L68 14M28 16L60 18" />
     </>
   ),
+  RASH: (fill) => (
+    <>
+      <path d="M6 30L18 32L22 28L28 34L33 30L40 35L46 29L52 34L58 30L64 33L70 29L82 30V50H6Z" fill={fill("part")} />
+      <path d="M16 18H44M26 12H64M34 23H72" />
+    </>
+  ),
   RUST_HOLE: (fill) => (
     <>
       <path d={PANEL} fill={SHEET} />

@@ -173,6 +173,7 @@ function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
       );
     case "RUST_PITS":
     case "DIVOT":
+    case "RASH":
       return <OvalFields {...f} more={[{ key: "depthMm", label: msg("Depth"), gauge: "DEPTH_MM" }]} />;
     default:
       return <OvalFields {...f} />;

@@ -209,6 +209,8 @@ const PICTURES: Record<string, Draw> = {
   "metal-structure": structure,
   "metal-heat": heat,
   "metal-hole-seam": seam,
+  "metal-bonded": seam,
+  "plastic-weld": torn,
   "metal-thin": rust,
   "metal-pits-open": scriber,
   "metal-torn": torn,

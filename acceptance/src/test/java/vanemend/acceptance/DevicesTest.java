@@ -13,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -24,6 +25,25 @@ import org.junit.jupiter.api.io.TempDir;
 class DevicesTest {
     @TempDir
     Path dir;
+
+    /** The devices are everybody's: what was put on the scale or made wrong would be read by whichever test comes next. */
+    @AfterEach
+    void asTheyWere() {
+        Technician isla = new Technician(Depot.as("isla", 1280, 800));
+        isla.page().evaluate("""
+                async () => {
+                  const token = /XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1];
+                  const ask = async (method, path, body) => {
+                    const answer = await fetch('/api/devices/' + path, {method, body: body && JSON.stringify(body),
+                      headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token}});
+                    if (!answer.ok) throw new Error(path + ' answers ' + answer.status);
+                  };
+                  await ask('PUT', 'SCALE/knobs/load', {value: 0});
+                  await ask('PUT', 'SCALE/fault', {fault: 'NONE'});
+                  await ask('PUT', 'FILM/fault', {fault: 'NONE'});
+                  await ask('POST', 'SCALE/presses/nought');
+                }""");
+    }
 
     /** Isla, who drives the stand-ins on another screen: only a lead lets one fail. */
     private static Technician atTheDevices() {

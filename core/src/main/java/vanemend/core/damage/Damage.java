@@ -34,6 +34,7 @@ public sealed interface Damage
         CHIP("Stone chip", EnumSet.of(MadeOf.GLASS)),
         INJURY("Injury", EnumSet.of(MadeOf.TYRE)),
         RUN("Run or sag", "Run", EnumSet.of(MadeOf.FILM)),
+        RASH("Road rash", EnumSet.of(MadeOf.PLASTIC)),
         DIVOT("Divot or grain damage", "Divot", EnumSet.of(MadeOf.PLASTIC)),
         RESIDUE("Glue residue", EnumSet.of(MadeOf.PLASTIC));
 

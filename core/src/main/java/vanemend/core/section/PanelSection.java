@@ -60,6 +60,33 @@ public final class PanelSection {
         Taper out = new Taper(dish.damage(), dish.widthMm(), true, cutYMm);
         DoubleUnaryOperator away = Cut.sampled(fromMm, toMm, x -> out.at(x) * dish.widthMm());
         DoubleUnaryOperator depth = x -> dish.depthAt(away.applyAsDouble(x));
+        return of(cutYMm, fromMm, toMm, wallMm, coatsMm, away, depth, backs, plies, face);
+    }
+
+    /** The cut at {@code cutYMm} between two ends through a panel filled as it was found, {@code depth} mm deep at a place across. */
+    public static Section ofHollows(
+            double cutYMm,
+            double fromMm,
+            double toMm,
+            double wallMm,
+            double coatsMm,
+            DoubleUnaryOperator depth,
+            Face face) {
+        DoubleUnaryOperator found = Cut.sampled(fromMm, toMm, depth);
+        return of(cutYMm, fromMm, toMm, wallMm, coatsMm, x -> 0, found, List.of(), List.of(), face);
+    }
+
+    private static Section of(
+            double cutYMm,
+            double fromMm,
+            double toMm,
+            double wallMm,
+            double coatsMm,
+            DoubleUnaryOperator away,
+            DoubleUnaryOperator depth,
+            List<Back> backs,
+            List<Pyramid> plies,
+            Face face) {
         Cut cut;
         if (backs.isEmpty()) {
             cut = new Cut(cutYMm, fromMm, toMm, x -> -wallMm);

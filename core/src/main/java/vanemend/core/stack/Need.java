@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import vanemend.core.damage.Blemish;
 import vanemend.core.damage.Crack;
 import vanemend.core.damage.Damage;
 import vanemend.core.damage.Dent;
@@ -161,12 +162,20 @@ public record Need(
             case Crack c -> c.depth() == Crack.Depth.THROUGH;
             case vanemend.core.damage.Hole h -> true;
             case Missing m -> true;
+            case Scratch s -> backed(s.depthMm());
+            case Blemish b when b.kind() == Damage.Kind.RASH -> backed(b.depthMm());
             default -> false;
         });
     }
 
+    /** Whether what is {@code deepMm} in a plastic wall leaves too little of it to do without a back. */
+    private boolean backed(double deepMm) {
+        return part.substrate() instanceof Plastic p
+                && deepMm > TradeBook.value("gouge.backed-from") / 100 * p.thicknessMm();
+    }
+
     private boolean trim() {
-        return damages.stream().allMatch(vanemend.core.damage.Blemish.class::isInstance);
+        return damages.stream().allMatch(d -> d instanceof Blemish b && b.kind() != Damage.Kind.RASH);
     }
 
     private boolean abs() {

@@ -49,7 +49,7 @@ public record Recipe(
     public enum When {
         BOTH_SIDES("the back is not reached"),
         THROUGH("nothing goes through: the face alone is enough"),
-        NOT_THROUGH("it goes through: the back must be backed"),
+        NOT_THROUGH("it goes through, or deeper than {gouge.backed-from} of the wall: the back must be backed"),
         OUTER_LAYER("it goes through the part"),
         SHORT("too long for sealant: laminate"),
         SMALL("too large for polyester on a flexing part"),

@@ -53,6 +53,15 @@ public record JudgedRepair(
         };
     }
 
+    /** Which metal or composite it is, by name; empty for what has no such kinds. */
+    private String kind() {
+        return switch (part.substrate()) {
+            case Metal m -> m.kind().name();
+            case Composite c -> c.kind().name();
+            default -> "";
+        };
+    }
+
     /** All damages of one shape. */
     public <T extends Damage> List<T> all(Class<T> shape) {
         return damages.stream().filter(shape::isInstance).map(shape::cast).toList();
@@ -65,7 +74,7 @@ public record JudgedRepair(
         if (!asPlastic && !rule.materials().contains(material())) {
             return false;
         }
-        if (rule.carbonOnly() && !(part.substrate() instanceof Composite c && c.kind() == Composite.Kind.CARBON)) {
+        if (!rule.only().isEmpty() && !rule.only().contains(kind())) {
             return false;
         }
         return rule.damages().isEmpty()

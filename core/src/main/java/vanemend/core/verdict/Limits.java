@@ -27,7 +27,7 @@ public final class Limits {
      * @param shown provenance as shown
      * @param materials parts it is about
      * @param damages damage it is about; empty for any
-     * @param carbonOnly true where it is asked of carbon only
+     * @param only kinds of the material that it is about, by name; empty for any
      * @param care true where a lead may set it aside with a signed reason
      * @param figures what it turns at, as words say it
      * @param standard windscreen standard it belongs to; empty for both
@@ -47,7 +47,7 @@ public final class Limits {
             String shown,
             Set<MadeOf> materials,
             Set<Damage.Kind> damages,
-            boolean carbonOnly,
+            Set<String> only,
             boolean care,
             List<String> figures,
             String standard) {
@@ -121,7 +121,7 @@ public final class Limits {
                     DataFile.texts(row, "damages").stream()
                             .map(Damage.Kind::valueOf)
                             .collect(Collectors.toUnmodifiableSet()),
-                    row.path("carbon").asBoolean(false),
+                    Set.copyOf(DataFile.texts(row, "only")),
                     row.path("care").asBoolean(false),
                     Stream.of("from", "upTo")
                             .filter(row::has)

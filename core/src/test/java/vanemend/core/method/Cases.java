@@ -17,6 +17,8 @@ public final class Cases {
             "{name: Front skirt, widthMm: 1600, heightMm: 420, made: {material: PLASTIC, mark: '>PP+EPDM-TD20<', thicknessMm: 3.2}}";
     private static final String SPLIT =
             "{kind: CRACK, trace: [760, 180, 800, 205, 838, 244], through: THROUGH, ends: BOTH}";
+    private static final String RASH =
+            "{kind: RASH, xMm: 760, yMm: 160, lengthMm: 130, widthMm: 70, angleDeg: 8, depthMm: 0.7}";
     private static final String SMC =
             "{name: Battery lid, widthMm: 640, heightMm: 420, made: {material: COMPOSITE, composite: SMC, thicknessMm: 3.2}}";
     private static final String LID_CRACK =
@@ -83,6 +85,7 @@ public final class Cases {
                 "{kind: CRACK, trace: [1600, 150, 1550, 162, 1512, 170], through: THROUGH, ends: ONE}");
         put(out, "plastic-mesh", TPO, "{kind: HOLE, xMm: 760, yMm: 180, lengthMm: 38, widthMm: 26, angleDeg: 20}");
         put(out, "plastic-face", TPO, "{kind: SCRATCH, trace: [700, 200, 790, 214], widthMm: 4, depthMm: 1.2}");
+        put(out, "plastic-filler", TPO, RASH, "{kind: SCRATCH, trace: [860, 150, 930, 158], widthMm: 4, depthMm: 1.2}");
         put(
                 out,
                 "weld-finish",

@@ -470,7 +470,8 @@ class LimitsTest {
                         });
         jobs.forEach((material, job) -> Limits.all().stream()
                 .filter(Limits.Rule::asks)
-                .filter(r -> r.materials().stream().anyMatch(m -> m.name().equals(material)) && !r.carbonOnly())
+                .filter(r -> r.materials().stream().anyMatch(m -> m.name().equals(material))
+                        && r.only().isEmpty())
                 .filter(r -> r.damages().isEmpty()
                         || r.damages().stream().anyMatch(d -> job[1].contains("kind: " + d.name())))
                 .forEach(r -> {

@@ -63,15 +63,25 @@ class MetalVerdictTest {
         asked.forEach(rule -> {
             Map<String, Part.Answer> yes = new HashMap<>(TestShop.allNo());
             yes.put(rule.id(), Part.Answer.YES);
-            assertThat(of(2, 21, 50, Metal.Kind.MILD_STEEL, yes).outcome())
+            Metal.Kind metal = rule.only().isEmpty() ? Metal.Kind.MILD_STEEL : Metal.Kind.ALUMINIUM;
+            assertThat(of(2, 21, 50, metal, yes).outcome())
                     .as(rule.id() + " yes")
                     .isEqualTo(rule.verdict());
             Map<String, Part.Answer> open = new HashMap<>(TestShop.allNo());
             open.remove(rule.id());
-            Verdict v = of(2, 21, 50, Metal.Kind.MILD_STEEL, open);
+            Verdict v = of(2, 21, 50, metal, open);
             assertThat(v.outcome()).as(rule.id() + " open").isEqualTo(Verdict.Outcome.REFER);
             assertThat(finding(v, rule.id()).asks()).isTrue();
         });
+    }
+
+    @Test
+    void aBondedOrRivetedSkinIsAskedOfAluminiumAlone() {
+        assertThat(of(2, 21, 50, Metal.Kind.MILD_STEEL, Map.of()).findings())
+                .noneMatch(f -> f.ruleId().equals("metal-bonded"));
+        assertThat(finding(of(2, 21, 50, Metal.Kind.ALUMINIUM, Map.of()), "metal-bonded")
+                        .asks())
+                .isTrue();
     }
 
     @ParameterizedTest(name = "label: air {0} °C bears on curing: {1}")

@@ -31,7 +31,7 @@ class FiguresInWordsTest {
     /** Counted things and dates say themselves in every system. */
     private static final String COUNTS =
             "\\b\\d+ of \\d+|\\bfrom \\d+ (?:surface|UV) readings|\\b\\d+ (?:[A-Z][a-z]{2} 20\\d\\d|sheets?|discs?|plies|batches|equal|go(?:es)?|thin|strokes|more|counts|cracks|years)"
-                    + "|Plies \\d+ to \\d+|(?:[Dd]ents?|Crack|Hole|Ply|Piece|Injury|Mesh|Bond line|Rust hole|Rust pits, no hole|Hole or tear|Run or sag|Hairline|Stone chip"
+                    + "|Plies \\d+ to \\d+|(?:[Dd]ents?|Crack|Hole|Ply|Piece|Injury|Mesh|Bond line|Rust hole|Road rash|Rust pits, no hole|Hole or tear|Run or sag|Hairline|Stone chip"
                     + "|Welded seam|Missing piece|Scratch or gouge|Glue residue|Divot or grain damage|cut|each of|lowest of|go) \\d+(?: of \\d+)?"
                     + "|\\b20\\d\\d-\\d\\d-\\d\\d(?:T[0-9:]+Z)?";
 

@@ -3,8 +3,11 @@ package vanemend.core.method.plastic;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Geometry;
+import vanemend.core.damage.Blemish;
 import vanemend.core.damage.Crack;
 import vanemend.core.damage.Damage;
+import vanemend.core.damage.Dent;
+import vanemend.core.damage.DepthField;
 import vanemend.core.damage.Hole;
 import vanemend.core.damage.Missing;
 import vanemend.core.damage.Scratch;
@@ -52,6 +55,28 @@ final class PlasticLayout extends Layout {
         return way == Way.WELD;
     }
 
+    /** Road rash and gouges: filled as they are. */
+    private boolean filler() {
+        return way == Way.FILLER;
+    }
+
+    /** What road rash and gouges take away. */
+    private DepthField worn() {
+        return new DepthField(hollows());
+    }
+
+    private List<Dent> hollows() {
+        List<Dent> all = new ArrayList<>();
+        for (Damage d : job.damages()) {
+            switch (d) {
+                case Scratch s -> all.addAll(s.hollows());
+                case Blemish b -> all.add(b.hollow());
+                default -> throw new IllegalStateException(d.kind().word() + " is not filled as it is");
+            }
+        }
+        return all;
+    }
+
     private Dish dish() {
         double deep = 0;
         for (Damage d : job.damages()) {
@@ -59,7 +84,9 @@ final class PlasticLayout extends Layout {
         }
         double width = weld()
                 ? value("seam.past")
-                : Dish.widthMm(deep, value("dish.along"), value("dish.least"), value("dish.most"));
+                : filler()
+                        ? value("gouge.past")
+                        : Dish.widthMm(deep, value("dish.along"), value("dish.least"), value("dish.most"));
         return job.dish(width, deep);
     }
 
@@ -72,7 +99,8 @@ final class PlasticLayout extends Layout {
             case Hole h -> wall;
             case Missing m -> wall;
             case Seam s -> value("seam.fill");
-            default -> Math.min(wall, 1);
+            case Blemish b -> Math.min(b.depthMm(), wall);
+            default -> throw new IllegalStateException(d.kind().word() + " is no damage of plastics");
         };
     }
 
@@ -93,6 +121,8 @@ final class PlasticLayout extends Layout {
             case PATCH -> PlasticPatch.lay(kit, atEdge());
             case MESH -> PlasticMesh.lay(kit);
             case FACE -> PlasticFace.lay(kit);
+            case FILLER ->
+                PlasticFiller.lay(kit, dish.depthMm(), value("gouge.backed-from") / 100 * plastic.thicknessMm());
             case WELD -> WeldFinish.lay(kit, job.all(Seam.class).stream().allMatch(Seam::groundBelow));
         };
     }
@@ -106,7 +136,7 @@ final class PlasticLayout extends Layout {
         double ring = w + value("plastic.ring-past");
         double fine = Math.max(value("plastic.320-past"), ring + value("dent.240-past"));
         Grown g = job.grown()
-                .out(weld() ? Zone.Kind.ADHESIVE : Zone.Kind.DISH, w)
+                .out(inner(), w)
                 .fine(Zone.Kind.RING_180, ring)
                 .fine(Zone.Kind.FINE_320, fine)
                 .out(Zone.Kind.CLEAN, fine + value("dent.clean-past"));
@@ -127,7 +157,11 @@ final class PlasticLayout extends Layout {
     }
 
     private Zone.Kind inner() {
-        return weld() ? Zone.Kind.ADHESIVE : Zone.Kind.DISH;
+        return switch (way) {
+            case WELD -> Zone.Kind.ADHESIVE;
+            case FILLER -> Zone.Kind.FILLER;
+            default -> Zone.Kind.DISH;
+        };
     }
 
     private List<Leg> legs(Footprint f) {
@@ -138,12 +172,14 @@ final class PlasticLayout extends Layout {
         if (weld()) {
             legs.add(Legs.dulls(
                     "open", "Over the weld", 180, inner(), f, Tool.DA, "dull all over, no plastic string left"));
+        } else if (filler()) {
+            legs.add(Legs.dulls("open", "Over the damage", 80, inner(), f, Tool.DA, "dull all over, no fuzz left"));
         } else {
             legs.add(Legs.dulls("open", "Inside the dish", 80, inner(), f, Tool.DA, "dull and fuzzy all over"));
         }
         legs.add(Legs.dulls("around", "Around it", 180, Zone.Kind.RING_180, f, Tool.DA, "no shiny spot"));
         double proud = value("plastic.proud") * (f.areaMm2(Zone.Kind.DAMAGE) + f.areaMm2(inner())) / 2;
-        boolean feathersAt80 = way == Way.MESH;
+        boolean feathersAt80 = way == Way.MESH || filler();
         legs.add(Legs.leg(
                 "shape",
                 feathersAt80 ? "On the filler" : "On the adhesive",
@@ -162,7 +198,11 @@ final class PlasticLayout extends Layout {
     private void amounts(Footprint f) {
         double faceArea = f.areaMm2(inner());
         double tapered = (f.areaMm2(Zone.Kind.DAMAGE) + faceArea) / 2;
-        double hollow = weld() ? value("seam.fill") * tapered : dish.volumeMm3();
+        double hollow = switch (way) {
+            case WELD -> value("seam.fill") * tapered;
+            case FILLER -> worn().volumeMm3();
+            default -> dish.volumeMm3();
+        };
         FillVolume face = FillVolume.of(
                 hollow,
                 f.areaMm2(Zone.Kind.DAMAGE),
@@ -171,8 +211,14 @@ final class PlasticLayout extends Layout {
                 value("plastic.proud"),
                 value("dent.tight-coat"),
                 value("mix.board-loss"));
-        // A low spot is a shallower dish; where a seam is filled without one, it is as wide as the fill.
-        Again again = face.again((weld() ? tapered : dish.volumeMm3() / dish.depthMm()) / 1000, 1);
+        // A low spot is a shallower hollow; where a seam is filled without one, it is as wide as the fill.
+        double perMm = switch (way) {
+            case WELD -> tapered;
+            case FILLER ->
+                hollows().stream().mapToDouble(d -> d.volumeMm3() / d.depthMm()).sum();
+            default -> hollow / dish.depthMm();
+        };
+        Again again = face.again(perMm / 1000, 1);
         if (way == Way.MESH) {
             double mesh = f.areaMm2(Zone.Kind.MESH) * (value("back.below-cloth") + value("back.above-cloth")) / 1000;
             FillVolume both = new FillVolume(
@@ -183,7 +229,7 @@ final class PlasticLayout extends Layout {
                     face.lossMl() + mesh * value("mix.board-loss"));
             amounts.tin(
                     "filler", "Flexible filler", need(Role.BACK), both, dish.depthMm(), f.zone(Zone.Kind.MESH), again);
-        } else if (way == Way.POLYESTER_FACE) {
+        } else if (way == Way.POLYESTER_FACE || filler()) {
             amounts.tin(
                     "filler",
                     "Flexible filler",
@@ -288,23 +334,21 @@ final class PlasticLayout extends Layout {
                         patch ? "backing" : "cloth",
                         mesh ? "fill" : "backing"))
                 : List.of();
-        boolean polyester = way == Way.MESH || way == Way.POLYESTER_FACE;
-        return PanelSection.of(
-                cutY(),
-                ends[0],
-                ends[1],
-                plastic.thicknessMm(),
-                part().coatsMm(true) + part().coatsMm(false),
-                dish,
-                backs,
-                List.of(),
-                new PanelSection.Face(
-                        polyester ? "filler" : "face",
-                        value("dent.tight-coat"),
-                        item(Role.PROMOTE).isPresent() ? value("coat.promoter-thickness") : 0,
-                        0,
-                        value("plastic.proud"),
-                        "fill",
-                        polyester ? "Flexible filler" : "Face adhesive"));
+        boolean polyester = way == Way.MESH || way == Way.POLYESTER_FACE || filler();
+        PanelSection.Face face = new PanelSection.Face(
+                polyester ? "filler" : "face",
+                value("dent.tight-coat"),
+                item(Role.PROMOTE).isPresent() ? value("coat.promoter-thickness") : 0,
+                0,
+                value("plastic.proud"),
+                "fill",
+                polyester ? "Flexible filler" : "Face adhesive");
+        double coatsMm = part().coatsMm(true) + part().coatsMm(false);
+        if (filler()) {
+            DepthField worn = worn();
+            return PanelSection.ofHollows(
+                    cutY(), ends[0], ends[1], plastic.thicknessMm(), coatsMm, x -> worn.depthAt(x, cutY()), face);
+        }
+        return PanelSection.of(cutY(), ends[0], ends[1], plastic.thicknessMm(), coatsMm, dish, backs, List.of(), face);
     }
 }

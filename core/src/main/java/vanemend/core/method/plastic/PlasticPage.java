@@ -124,7 +124,7 @@ abstract class PlasticPage extends MethodPage {
     /** 80 inside, 180 around, no shine; then promoter. */
     void dullFace() {
         addAll(sanding("open", "part", false, "", Act.SAND_FACE));
-        addAll(sanding("around", "part", false, "Where the adhesive will feather.", Act.SAND_FACE));
+        addAll(sanding("around", "part", false, "Where it will feather.", Act.SAND_FACE));
         add(look(
                         "face-shine",
                         "Look for shine on the face",

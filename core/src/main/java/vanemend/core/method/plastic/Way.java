@@ -12,6 +12,8 @@ enum Way {
     MESH(true),
     /** The face alone: nothing goes through. */
     FACE(false),
+    /** Flexible filler alone over road rash or a gouge: nothing goes through, nothing is dished. */
+    FILLER(false),
     /** A finish over a weld. */
     WELD(false);
 

@@ -4,9 +4,11 @@ import vanemend.core.footprint.Zone;
 import vanemend.core.method.Kit;
 import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step;
+import vanemend.core.method.Step.Clock;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.Weight;
 import vanemend.core.sanding.Tool;
+import vanemend.core.trade.TradeBook;
 
 /** Welded plastic, cosmetic finish: epoxy face adhesive over a weld ground just below, never polyester putty. */
 final class WeldFinish extends PlasticPage {
@@ -22,11 +24,12 @@ final class WeldFinish extends PlasticPage {
     static MethodSteps lay(Kit kit, boolean groundBelow) {
         WeldFinish p = new WeldFinish(kit);
         p.washAndClean(false);
+        p.fused();
         p.grind(
                 "grind",
                 groundBelow ? "Check the weld lies below" : "Grind the weld just below",
                 "A straightedge rocks on a proud weld. Just below the face, " + mm("seam.fill")
-                        + " or so, and no hollow beside it.",
+                        + " or so, and no hollow beside it. Fuzzy swarf off.",
                 Tool.BELT_OR_DA,
                 Zone.Kind.DAMAGE);
         p.weld();
@@ -40,6 +43,55 @@ final class WeldFinish extends PlasticPage {
     @Override
     String filled() {
         return "the weld";
+    }
+
+    /** What carries is judged while it can be seen: rod and part are one, and this rod holds on this plastic. */
+    private void fused() {
+        add(look(
+                "weld-fused",
+                "Is the weld sound?",
+                "Cold to the hand, " + mm("weld.cool")
+                        + " after the torch at least. A nail drawn across it finds no line between rod and"
+                        + " part; the root is filled, or the second side is welded.",
+                Zone.Kind.DAMAGE,
+                gate(
+                        "Cold, fused all along, root filled?",
+                        "Fused",
+                        "bend a scrap",
+                        "Not so",
+                        branch("warm", "Still warm", "let it cool", "cool-again"),
+                        stop(
+                                "line",
+                                "A line under the nail, or an open root",
+                                "It is welded again first: the finish over it carries nothing.",
+                                Weight.STOP))));
+        loop(
+                "cool-again",
+                "Let it cool",
+                step("cool", Kind.WAIT, "Let the weld cool")
+                        .detail("In still air; cooled with water or air it warps and cracks.")
+                        .zone(Zone.Kind.DAMAGE)
+                        .clock(
+                                Clock.Kind.FROM,
+                                "Look again from",
+                                TradeBook.value("weld.cool"),
+                                TradeBook.shipped().turn("weld.cool").shown()));
+        add(look(
+                "weld-scrap",
+                "Bend a welded scrap",
+                "A scrap of the same plastic welded with the same rod, bent by " + mm("weld.bend")
+                        + " across the weld.",
+                Zone.Kind.DAMAGE,
+                gate(
+                        "Rod and scrap did not part?",
+                        "Held",
+                        "grind it",
+                        "Parted",
+                        stop(
+                                "parted",
+                                "The rod parts from the plastic",
+                                "Another plastic than thought, or another rod: find out which, then weld again.",
+                                Weight.STOP))));
     }
 
     /** The finish carries nothing: a weld that is open is welded again before anything lies over it. */
