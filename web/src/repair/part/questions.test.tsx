@@ -8,12 +8,13 @@ import { keys } from "../../api/queries";
 import { onScreen, show } from "../../test/screen";
 import { askedOf, Questions, unansweredOf } from "./questions";
 
-const limit = (id: string, materials: string[], damages: string[] = [], carbonOnly = false) =>
-  ({ id, ask: `Is it ${id}?`, materials, damages, carbonOnly }) as unknown as Api["RulesView"]["limits"][number];
+const limit = (id: string, materials: string[], damages: string[] = [], only: string[] = []) =>
+  ({ id, ask: `Is it ${id}?`, materials, damages, only }) as unknown as Api["RulesView"]["limits"][number];
 const LIMITS = [
   limit("airbag", ["METAL", "PLASTIC"]),
   limit("tank", ["METAL"]),
-  limit("carbon", ["COMPOSITE"], [], true),
+  limit("carbon", ["COMPOSITE"], [], ["CARBON"]),
+  limit("bonded", ["METAL"], ["DENT"], ["ALUMINIUM"]),
   limit("rusty", ["METAL"], ["RUST"]),
 ];
 const METAL = { made: { material: "METAL" as const } };
@@ -26,11 +27,14 @@ describe("questions about a part", () => {
       askedOf(LIMITS, part, damages).map((r) => r.id);
     expect(ids(METAL)).toEqual(["airbag", "tank", "rusty"]);
     expect(ids(METAL, [{ kind: "DENT" }])).toEqual(["airbag", "tank"]);
+    expect(ids({ ...METAL, metal: "ALUMINIUM" })).toEqual(["airbag", "tank", "bonded", "rusty"]);
+    expect(ids({ ...METAL, metal: "MILD_STEEL" })).toEqual(["airbag", "tank", "rusty"]);
     expect(ids({ made: { material: "COMPOSITE" } })).toEqual([]);
     expect(ids({ made: { material: "COMPOSITE", composite: "CARBON" } })).toEqual(["carbon"]);
     expect(unansweredOf(LIMITS, { answers: { airbag: "NO", tank: "UNKNOWN" } }).map((r) => r.id)).toEqual([
       "tank",
       "carbon",
+      "bonded",
       "rusty",
     ]);
   });

@@ -18,12 +18,13 @@ export function askedOf(
   damages: readonly Api["DamageDraft"][],
 ): readonly Asked[] {
   const material = part.made?.material ?? "METAL";
+  const only = material === "METAL" ? part.metal : part.made?.composite;
   const kinds = damages.map((d) => d.kind ?? "DENT");
   return limits.filter(
     (r) =>
       r.ask &&
       r.materials.includes(material) &&
-      (!r.carbonOnly || part.made?.composite === "CARBON") &&
+      (r.only.length === 0 || (only !== undefined && r.only.includes(only))) &&
       (r.damages.length === 0 || kinds.length === 0 || kinds.some((k) => r.damages.includes(k))),
   );
 }
