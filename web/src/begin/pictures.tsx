@@ -109,6 +109,13 @@ const DAMAGES: Record<Kind, (fill: Fill) => ReactNode> = {
       <path d="M20 10L68 14M28 16L60 18" />
     </>
   ),
+  PAINT_CHIP: (fill) => (
+    <>
+      <path d="M6 26H34L38 36L44 32L48 38L54 26H82V50H6Z" fill={fill("paint")} />
+      <path d="M6 40H82" />
+      <path d="M40 8l5 -3l4 4l-3 5h-6Z" fill={SHEET} />
+    </>
+  ),
   RASH: (fill) => (
     <>
       <path d="M6 30L18 32L22 28L28 34L33 30L40 35L46 29L52 34L58 30L64 33L70 29L82 30V50H6Z" fill={fill("part")} />

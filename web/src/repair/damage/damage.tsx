@@ -174,6 +174,7 @@ function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
     case "RUST_PITS":
     case "DIVOT":
     case "RASH":
+    case "PAINT_CHIP":
       return <OvalFields {...f} more={[{ key: "depthMm", label: msg("Depth"), gauge: "DEPTH_MM" }]} />;
     default:
       return <OvalFields {...f} />;

@@ -86,6 +86,7 @@ class EveryFamilyTest {
             value = {
                 "Step-well corner torn at the edge | dew | Surface | 6 | 22 | too near the dew point",
                 "Bin-flap hole | dew | Surface | 6 | 22 | too near the dew point",
+                "Wing stone chips | depth | Depth left | 0.3 | 0.15 | too deep for paint alone",
                 "Front-skirt road rash | depth | Depth left | 1.7 | 1.2 | too deep to fill alone",
                 "Windscreen star on the nearside | glass | Surface | 31 | 21 | glass too hot"
             })

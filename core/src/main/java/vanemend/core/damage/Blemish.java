@@ -1,17 +1,21 @@
 package vanemend.core.damage;
 
+import java.util.EnumSet;
+import java.util.Set;
 import org.locationtech.jts.geom.Geometry;
 
 /**
- * A divot, damaged grain or residue on trim, or the worn field that the road leaves on a cover.
+ * A divot, damaged grain or residue on trim, the worn field that the road leaves on a cover, or a chip that a stone knocks out of paint.
  *
- * @param kind divot, residue or road rash
+ * @param kind divot, residue, road rash or chip in paint
  * @param place where it is, mm
  * @param depthMm deepest, mm; 0 for residue
  */
 public record Blemish(Kind kind, Oval place, double depthMm) implements Damage {
+    private static final Set<Kind> KINDS = EnumSet.of(Kind.DIVOT, Kind.RESIDUE, Kind.RASH, Kind.PAINT_CHIP);
+
     public Blemish {
-        if (kind != Kind.DIVOT && kind != Kind.RESIDUE && kind != Kind.RASH) {
+        if (!KINDS.contains(kind)) {
             throw new IllegalArgumentException(kind + " is no blemish");
         }
     }

@@ -24,6 +24,7 @@ public sealed interface Damage
     enum Kind {
         DENT("Dent", EnumSet.of(MadeOf.METAL)),
         SCRATCH("Scratch or gouge", "Scratch", EnumSet.of(MadeOf.METAL, MadeOf.PLASTIC, MadeOf.COMPOSITE)),
+        PAINT_CHIP("Stone chip in paint", "Paint chip", EnumSet.of(MadeOf.METAL)),
         RUST_HOLE("Rust hole", EnumSet.of(MadeOf.METAL)),
         RUST_PITS("Rust pits, no hole", "Rust pits", EnumSet.of(MadeOf.METAL)),
         CRACK("Crack", EnumSet.of(MadeOf.METAL, MadeOf.PLASTIC, MadeOf.COMPOSITE, MadeOf.GLASS)),

@@ -21,7 +21,7 @@ import vanemend.core.trade.TradeBook;
  *
  * @param kind which; a dent when absent
  * @param lengthMm of a dent, hole, missing piece, run or blemish; body of a chip; diameter of an injury
- * @param depthMm of a dent, scratch, divot or road rash
+ * @param depthMm of a dent, scratch, divot, road rash or chip in paint
  * @param trace corners of a crack, seam, scratch or hairline, x and y in turn
  * @param rustPastMm how far rust reaches past a rust hole
  * @param soundMm sound plastic all round a missing piece
@@ -236,6 +236,7 @@ public record DamageDraft(
                             oval(),
                             range("soundMm", "sound plastic all round", d.soundMm, 0, 1000),
                             Boolean.TRUE.equals(d.pieceKept)));
+                case PAINT_CHIP -> Optional.of(new Blemish(kind, oval(), depth(TradeBook.value("entry.depth.max"))));
                 case DIVOT, RASH -> Optional.of(new Blemish(kind, oval(), depth(wall())));
                 case RESIDUE -> Optional.of(new Blemish(kind, oval(), 0));
                 case SCRATCH -> {

@@ -166,8 +166,13 @@ public final class Intake {
                 thickness,
                 part.filter(p -> material.equals(Optional.of(p.material()))).map(TypicalPart::id),
                 damages.stream()
-                        .map(d -> new SaidDamage(d.kind, d.length, d.width, d.depth, d.through))
+                        .map(d -> new SaidDamage(chipOf(d.kind, material), d.length, d.width, d.depth, d.through))
                         .toList());
+    }
+
+    /** A stone chips glass, and paint on metal. */
+    private static Damage.Kind chipOf(Damage.Kind kind, Optional<MadeOf> material) {
+        return kind == Damage.Kind.CHIP && material.equals(Optional.of(MadeOf.METAL)) ? Damage.Kind.PAINT_CHIP : kind;
     }
 
     /** A pane and a tyre are not asked how thick they are: what was said of it is told as not understood. */

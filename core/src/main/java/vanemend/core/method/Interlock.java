@@ -17,10 +17,12 @@ import vanemend.core.trade.DataFile;
  * @param then acts that it guards
  * @param needs acts that must come before
  * @param since acts that undo what was needed; empty for none
+ * @param once acts without which it does not bear yet: nothing cools before it was heated; empty where it bears from the first step
  * @param said in the trade's words
  * @param follows what follows where it is broken
  */
-public record Interlock(String id, Set<Act> then, Set<Act> needs, Set<Act> since, String said, String follows) {
+public record Interlock(
+        String id, Set<Act> then, Set<Act> needs, Set<Act> since, Set<Act> once, String said, String follows) {
     /**
      * An interlock that a plan breaks.
      *
@@ -53,7 +55,7 @@ public record Interlock(String id, Set<Act> then, Set<Act> needs, Set<Act> since
             Set<Act> needs = EnumSet.copyOf(rule.needs());
             needs.retainAll(own);
             for (int i = 0; i < steps.size() && !needs.isEmpty(); i++) {
-                if (rule.guards(steps.get(i))) {
+                if (rule.guards(steps.get(i)) && rule.bears(steps, i)) {
                     Set<Act> missing = EnumSet.copyOf(needs);
                     missing.removeAll(rule.doneBefore(steps, i));
                     if (!missing.isEmpty()) {
@@ -73,6 +75,10 @@ public record Interlock(String id, Set<Act> then, Set<Act> needs, Set<Act> since
 
     private boolean guards(Step s) {
         return does(s, then);
+    }
+
+    private boolean bears(List<Step> steps, int i) {
+        return once.isEmpty() || steps.subList(0, i).stream().anyMatch(s -> does(s, once));
     }
 
     private static boolean does(Step s, Set<Act> some) {
@@ -105,6 +111,7 @@ public record Interlock(String id, Set<Act> then, Set<Act> needs, Set<Act> since
                         acts(row, "then"),
                         acts(row, "needs"),
                         acts(row, "since"),
+                        acts(row, "once"),
                         DataFile.words(row, "said"),
                         DataFile.words(row, "follows")));
             }

@@ -59,11 +59,18 @@ public record Need(
                 : part.substrate().family();
     }
 
-    /** Deepest dent or scratch, mm; 0 without any. */
+    /** Deepest dent, scratch or chip, mm; 0 without any. */
     public double deepestMm() {
         double deep = 0;
         for (Damage d : damages) {
-            deep = Math.max(deep, d instanceof Dent x ? x.depthMm() : d instanceof Scratch s ? s.depthMm() : 0);
+            deep = Math.max(
+                    deep,
+                    switch (d) {
+                        case Dent x -> x.depthMm();
+                        case Scratch s -> s.depthMm();
+                        case Blemish b -> b.depthMm();
+                        default -> 0;
+                    });
         }
         return deep;
     }
@@ -147,6 +154,8 @@ public record Need(
             case ABS -> abs();
             case TRIM -> trim();
             case NOT_TRIM -> !trim();
+            case HOLLOW -> !coatsDeep();
+            case COATS_DEEP -> coatsDeep();
             case PUTTY_ALONE, NOT_PUTTY_ALONE -> true;
             case ANGLE_SQUARE -> !slanted();
             case ANGLE_SLANT -> slanted();
@@ -172,6 +181,16 @@ public record Need(
     private boolean backed(double deepMm) {
         return part.substrate() instanceof Plastic p
                 && deepMm > TradeBook.value("gouge.backed-from") / 100 * p.thicknessMm();
+    }
+
+    /** Whether no scratch or chip is deeper than coats are thick, and there is no dent. */
+    private boolean coatsDeep() {
+        double most = TradeBook.value("scratch.putty-from");
+        return damages.stream().allMatch(d -> switch (d) {
+            case Scratch s -> s.depthMm() <= most;
+            case Blemish b -> b.depthMm() <= most;
+            default -> false;
+        });
     }
 
     private boolean trim() {

@@ -2,9 +2,11 @@ package vanemend.core.verdict;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import vanemend.core.damage.Blemish;
 import vanemend.core.damage.Dent;
 import vanemend.core.damage.RustHole;
 import vanemend.core.damage.RustPits;
@@ -32,12 +34,21 @@ final class MetalRules {
         if (Stream.concat(c.part().face().stream(), c.part().back().stream()).anyMatch(SurfaceState::isRust)) {
             out.bears(Limits.rule("metal-live-rust"), "rust is entered among the surface states");
         }
-        double deepest = Math.max(
-                c.all(Dent.class).stream().mapToDouble(Dent::depthMm).max().orElse(0),
-                c.all(Scratch.class).stream()
-                        .mapToDouble(Scratch::depthMm)
-                        .max()
-                        .orElse(0));
+        double deepest = DoubleStream.of(
+                        c.all(Dent.class).stream()
+                                .mapToDouble(Dent::depthMm)
+                                .max()
+                                .orElse(0),
+                        c.all(Scratch.class).stream()
+                                .mapToDouble(Scratch::depthMm)
+                                .max()
+                                .orElse(0),
+                        c.all(Blemish.class).stream()
+                                .mapToDouble(Blemish::depthMm)
+                                .max()
+                                .orElse(0))
+                .max()
+                .orElseThrow();
         if (deepest > 0) {
             depth(deepest, out);
         }

@@ -11,9 +11,9 @@ import java.util.Random;
 import vanemend.core.TestShop;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.damage.Damage;
-import vanemend.core.material.LabelTime;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.material.ShelfItem;
+import vanemend.core.material.ShelfItem.LabelTime;
 import vanemend.core.method.Conditions;
 import vanemend.core.part.MadeOf;
 import vanemend.core.plan.RepairDraft;
@@ -30,7 +30,17 @@ import vanemend.core.trade.HouseRules;
 public record AnyRepair(RepairDraft draft, Conditions shop) {
     private static final String[] METALS = {"MILD_STEEL", "GALVANISED_STEEL", "ALUMINIUM"};
     private static final String[] PLASTICS = {
-        ">PP+EPDM-TD20<", ">PP<", ">PE-HD<", ">ABS<", ">ASA<", ">PC+ABS<", ">PC<", ">PA66-GF30<", ">PBT<", ">PUR<", ">POM<"
+        ">PP+EPDM-TD20<",
+        ">PP<",
+        ">PE-HD<",
+        ">ABS<",
+        ">ASA<",
+        ">PC+ABS<",
+        ">PC<",
+        ">PA66-GF30<",
+        ">PBT<",
+        ">PUR<",
+        ">POM<"
     };
     private static final String[] COMPOSITES = {"SMC", "HAND_LAID", "CARBON"};
 
@@ -57,11 +67,11 @@ public record AnyRepair(RepairDraft draft, Conditions shop) {
                 typed.part(),
                 typed.damages(),
                 Map.of(),
-                routes[r.nextInt(routes.length)],
+                r.nextInt(3) > 0 ? DryingRoute.Kind.AIR : routes[r.nextInt(routes.length)],
                 Map.of(),
                 r.nextInt(4) == 0 ? between(r, 1, sheet.heightMm - 1) : null,
                 null,
-                r.nextInt(6) == 0 ? ways.get(r.nextInt(ways.size())) : null,
+                r.nextInt(10) == 0 ? ways.get(r.nextInt(ways.size())) : null,
                 null,
                 null,
                 null,
@@ -128,7 +138,8 @@ public record AnyRepair(RepairDraft draft, Conditions shop) {
                                         ", gaugeMm: %.2f, metal: %s",
                                         between(r, 0.6, 2),
                                         METALS[r.nextInt(METALS.length)])
-                                + coats + reach;
+                                + coats
+                                + reach;
                     case PLASTIC ->
                         String.format(
                                         Locale.ROOT,
@@ -192,6 +203,7 @@ public record AnyRepair(RepairDraft draft, Conditions shop) {
                                         ", depthMm: %.2f, profile: %s",
                                         between(r, 0.2, 7),
                                         new String[] {"BOWL", "SOFT", "POINT"}[r.nextInt(3)]);
+                    case PAINT_CHIP -> oval + String.format(Locale.ROOT, ", depthMm: %.2f", between(r, 0.1, 0.6));
                     case RUST_PITS, DIVOT, RASH ->
                         oval + String.format(Locale.ROOT, ", depthMm: %.2f", between(r, 0.1, 3));
                     case RUST_HOLE -> oval + String.format(Locale.ROOT, ", rustPastMm: %.1f", between(r, 0, 20));

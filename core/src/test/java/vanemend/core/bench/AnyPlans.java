@@ -35,6 +35,7 @@ public final class AnyPlans {
         }
         came.forEach((what, n) -> System.out.printf("%-24s %d%n", what, n));
         System.out.printf(
-                "%d repairs from seed %d on, no fault, %.1f ms each%n", many, first, (System.nanoTime() - began) / 1e6 / many);
+                "%d repairs from seed %d on, no fault, %.1f ms each%n",
+                many, first, (System.nanoTime() - began) / 1e6 / many);
     }
 }

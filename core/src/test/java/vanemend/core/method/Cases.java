@@ -53,6 +53,12 @@ public final class Cases {
         Map<String, RepairDraft> out = new LinkedHashMap<>();
         out.put("dent-filler-putty", TestShop.repair(TestShop.door(), TestShop.dent(340, 240, 120, 100, 4.2)));
         out.put("dent-putty-alone", TestShop.repair(TestShop.door(), TestShop.dent(340, 240, 58, 50, 1.4)));
+        put(
+                out,
+                "scratch-feathered",
+                "{name: Engine flap, widthMm: 560, heightMm: 420, gaugeMm: 0.8, metal: MILD_STEEL, coats: [{kind: E_COAT}, {kind: PRIMER_SURFACER}, {kind: BASE}, {kind: CLEAR}]}",
+                "{kind: PAINT_CHIP, xMm: 220, yMm: 190, lengthMm: 6, widthMm: 4, angleDeg: 0, depthMm: 0.15}",
+                "{kind: SCRATCH, trace: [240, 230, 300, 244], widthMm: 1.5, depthMm: 0.13}");
         put(out, "rust-mesh", RUST, HOLE);
         put(out, "rust-converted", RUST, HOLE);
         put(

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import vanemend.core.Seeds;
 import vanemend.core.TestShop;
+import vanemend.core.cure.DryingRoute;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlanEditDraft;
 import vanemend.core.plan.PlannedStep;
@@ -45,6 +46,32 @@ class InterlockTest {
     void noPlanOfOursBreaksOneByAnySchool() {
         Cases.all()
                 .forEach((recipe, d) -> assertThat(plan(d).broken()).as(recipe).isEmpty());
+    }
+
+    @Test
+    void onePlanHeatsItsLastWaitAloneAndIsNotToldToCoolBefore() {
+        Plan p = plan(dried("rust-mesh", "filler"));
+        assertThat(p.waits()).anyMatch(w -> w.route().kind() == DryingRoute.Kind.LAMP);
+        assertThat(p.waits()).anyMatch(w -> w.route().kind() == DryingRoute.Kind.AIR);
+        assertThat(p.broken()).isEmpty();
+    }
+
+    private static RepairDraft dried(String recipe, String wait) {
+        RepairDraft d = Cases.all().get(recipe);
+        return new RepairDraft(
+                d.part(),
+                d.damages(),
+                d.pins(),
+                DryingRoute.Kind.AIR,
+                d.houseRules(),
+                null,
+                null,
+                d.recipe(),
+                null,
+                null,
+                null,
+                null,
+                Map.of(wait, DryingRoute.Kind.LAMP));
     }
 
     @Test

@@ -14,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import vanemend.core.Seeds;
 import vanemend.core.TestShop;
+import vanemend.core.any.AnyRepair;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
@@ -257,13 +258,7 @@ class PlannerTest {
                 dents.add(DamageDraft.dent(
                         d.xMm(), d.yMm(), d.lengthMm(), d.widthMm(), d.angleDeg(), d.depthMm(), d.profile()));
             }
-            HouseRules house = HOUSE;
-            for (HouseRules.School s : HouseRules.schools()) {
-                List<HouseRules.Option> offered =
-                        s.options().stream().filter(HouseRules.Option::planned).toList();
-                house = house.with(
-                        s.id(), offered.get(r.nextInt(offered.size())).id());
-            }
+            HouseRules house = AnyRepair.house(r);
             Workup w = TestShop.workup(
                     new RepairDraft(
                             TestShop.door(),

@@ -8,13 +8,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import vanemend.core.Seeds;
 import vanemend.core.TestShop;
-import vanemend.core.material.MaterialClass;
+import vanemend.core.any.AnyRepair;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.MaterialClass.Surface;
 import vanemend.core.material.ShelfItem;
@@ -130,41 +129,14 @@ class MatcherTest {
             String part = parts.get(r.nextInt(parts.size()));
             List<String> damage = JOBS.get(part);
             RepairDraft draft = TestShop.job(part, damage.get(r.nextInt(damage.size())));
-            Workup w = TestShop.workup(draft, TestShop.shop(Seeds.between(r, 5, 35), house(r), shelf(r)));
+            Workup w = TestShop.workup(
+                    draft, TestShop.shop(Seeds.between(r, 5, 35), AnyRepair.house(r), AnyRepair.shelf(r)));
             w.stack().ranked().stream().filter(RankedStack::complete).forEach(s -> check(s, draft));
             assertThat(w.stack().ruledOut()).allSatisfy(o -> {
                 assertThat(o.reason()).isNotBlank();
                 assertThat(o.rule()).isNotBlank();
             });
         });
-    }
-
-    private static HouseRules house(Random r) {
-        HouseRules house = HouseRules.defaults();
-        for (HouseRules.School s : HouseRules.schools()) {
-            List<HouseRules.Option> offered =
-                    s.options().stream().filter(HouseRules.Option::planned).toList();
-            house = house.with(s.id(), offered.get(r.nextInt(offered.size())).id());
-        }
-        return house;
-    }
-
-    private static List<ShelfItem> shelf(Random r) {
-        List<ShelfItem> out = new ArrayList<>();
-        for (ShelfItem item : TestShop.fullShelf()) {
-            if (r.nextInt(5) == 0) {
-                continue;
-            }
-            ShelfItem lot =
-                    r.nextInt(4) == 0 ? TestShop.expiring(item, TestShop.TODAY.plusDays(r.nextInt(7) - 3)) : item;
-            out.add(lot);
-            MaterialClass c = item.materialClass();
-            if (c.chemistry().isMixed() && r.nextBoolean()) {
-                out.add(TestShop.mix(
-                        c.id() + "-2", c.id(), Seeds.between(r, 0.5, 30), new LabelTime(21, Seeds.between(r, 5, 200))));
-            }
-        }
-        return out;
     }
 
     private static void check(RankedStack s, RepairDraft draft) {

@@ -6,18 +6,16 @@ import java.util.stream.Stream;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.Gate;
 import vanemend.core.method.Kit;
-import vanemend.core.method.MethodPage;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.Watch;
 import vanemend.core.method.Weight;
-import vanemend.core.part.Metal;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
 /** What was found in the sheet, and how deep it may be: each hollow is read, and over its most nothing is filled. */
-abstract class DentDepth extends MethodPage {
+abstract class DentDepth extends MetalFace {
     /**
      * What the page turns on besides its kit.
      *
@@ -37,12 +35,12 @@ abstract class DentDepth extends MethodPage {
             Optional<Double> sealerDryMin) {}
 
     /**
-     * A dent or a scratch.
+     * A dent, a scratch or a chip.
      *
      * @param damage its place in the draft, from 0
      * @param deepMm deepest, mm
      * @param share what a mm more of it takes, as a share of what a mm more of the largest takes
-     * @param scratch whether it is a scratch, which nothing straightens
+     * @param scratch whether it is a scratch or a chip, which nothing straightens
      */
     record Hollow(int damage, double deepMm, double share, boolean scratch) {}
 
@@ -68,14 +66,6 @@ abstract class DentDepth extends MethodPage {
         this.found = found;
     }
 
-    Metal metal() {
-        return (Metal) kit.job().part().substrate();
-    }
-
-    boolean aluminium() {
-        return metal().kind() == Metal.Kind.ALUMINIUM;
-    }
-
     Optional<MixPlan> filler() {
         return kit.has("filler") ? Optional.of(kit.mix("filler")) : Optional.empty();
     }
@@ -89,50 +79,13 @@ abstract class DentDepth extends MethodPage {
         return !found.whole() && found.hollows().stream().anyMatch(h -> !h.scratch());
     }
 
-    /** What is only in the clear is polished, and what rusts is never covered. */
-    void nailAlongIt() {
-        add(look(
-                "nail",
-                "A nail across the scratch, a magnifier along it",
-                "Where the nail does not catch only the clear is hurt. Dark specks or white bloom at its bottom: it corrodes.",
-                Zone.Kind.DAMAGE,
-                gate(
-                        "The nail catches, nothing corrodes?",
-                        "Through the coats",
-                        "measure it",
-                        "Otherwise",
-                        stop(
-                                "clear-only",
-                                "Only the clear",
-                                "Film gauge, fine papers, polish: no putty. Plan anew as a mark in clear coat.",
-                                Weight.STOP),
-                        branch("rust", "It corrodes", "point it out", "point-out"),
-                        stop(
-                                "pits",
-                                "Pits stay dark",
-                                "Putty over it lifts: plan anew with what was seen.",
-                                Weight.STOP))));
-        loop(
-                "point-out",
-                "Point it out",
-                step("point", Kind.DO, "Point it out")
-                        .detail("A sharp point, then folded paper, until every speck is bright; dust off.")
-                        .zone(Zone.Kind.DAMAGE)
-                        .layer("part")
-                        .tool("Scriber")
-                        .paper("180")
-                        .active(TradeBook.value("minutes.measure"))
-                        .caution("dust")
-                        .caution("old-paint"));
-    }
-
     void measure() {
         boolean one = found.hollows().size() == 1;
         for (int i = 0; i < found.hollows().size(); i++) {
             Hollow h = found.hollows().get(i);
             String of = one ? "" : ", " + (i + 1) + " of " + found.hollows().size();
             add(step(one ? "depth" : "depth-" + (i + 1), Kind.GATE, "Measure the depth left" + of)
-                    .detail("Straightedge across the " + (h.scratch() ? "scratch" : "dent")
+                    .detail("Straightedge across the " + hurt(List.of(h.damage()))
                             + ", depth gauge at the deepest place.")
                     .zone(Zone.Kind.DAMAGE)
                     .layer("part")

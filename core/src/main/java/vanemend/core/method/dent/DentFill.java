@@ -29,7 +29,11 @@ import vanemend.core.trade.TradeBook;
  */
 public final class DentFill extends DentGround {
     /** The method. */
-    public static final Method METHOD = Method.of(MethodId.METAL_DENT, DentLayout::new);
+    public static final Method METHOD = Method.of(
+            MethodId.METAL_DENT,
+            (job, blockers) -> job.recipe().way().equals("FEATHER")
+                    ? new FeatherLayout(job, blockers)
+                    : new DentLayout(job, blockers));
 
     private DentFill(Kit kit, Found found) {
         super(kit, found);
@@ -45,8 +49,12 @@ public final class DentFill extends DentGround {
         if (straightens()) {
             straighten();
         }
-        if (found.hollows().stream().anyMatch(Hollow::scratch)) {
-            nailAlongIt();
+        List<Integer> scratches = found.hollows().stream()
+                .filter(Hollow::scratch)
+                .map(Hollow::damage)
+                .toList();
+        if (!scratches.isEmpty()) {
+            nailAlongIt(hurt(scratches));
         }
         measure();
         if (found.whole()) {
@@ -287,13 +295,7 @@ public final class DentFill extends DentGround {
                                     new Gate.Branch("low", "Low spot", "putty again", "putty-again"),
                                     new Gate.Branch("shine", "Shine left", "320 again", "dull-again")))));
         }
-        add(step("ready", Kind.DO, "Blow off and wipe: ready for primer")
-                .detail(TradeBook.shipped().closing())
-                .zone(Zone.Kind.CLEAN)
-                .material(name(Role.WIPE))
-                .active(hands("minutes.wipe", Zone.Kind.CLEAN))
-                .caution("solvent")
-                .acts(Act.WIPE_AGAIN, Act.READY));
+        readyForPrimer("");
     }
 
     private void sand(Rung r) {

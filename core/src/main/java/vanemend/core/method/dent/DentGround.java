@@ -24,18 +24,6 @@ abstract class DentGround extends DentDepth {
         super(kit, found);
     }
 
-    void wash() {
-        add(step("wash", Kind.DO, "Wash, then degrease")
-                .detail("Soap and water over the whole part. Then "
-                        + name(Role.CLEAN).toLowerCase(Locale.ROOT)
-                        + ", wiped off with a second clean cloth while wet.")
-                .zone(Zone.Kind.CLEAN)
-                .material(name(Role.CLEAN))
-                .active(TradeBook.value("minutes.wash"))
-                .caution("solvent")
-                .acts(Act.CLEAN));
-    }
-
     void straighten() {
         StepBuilder straighten = step("straighten", Kind.DO, "Straighten")
                 .detail(

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import org.locationtech.jts.geom.Geometry;
+import vanemend.core.damage.Blemish;
 import vanemend.core.damage.Dent;
 import vanemend.core.damage.DepthField;
 import vanemend.core.damage.Scratch;
@@ -40,11 +41,11 @@ final class DentLayout extends Layout {
     private List<DentFill.Serving> servings = List.of();
 
     /**
-     * A dent or scratch of the draft.
+     * A dent, scratch or chip of the draft.
      *
      * @param damage its place there
      * @param field its hollows
-     * @param scratch whether it is a scratch
+     * @param scratch whether it is a scratch or a chip
      */
     private record Own(int damage, DepthField field, boolean scratch) {
         /** What a mm more of it takes, mm³. */
@@ -58,6 +59,7 @@ final class DentLayout extends Layout {
         this.metal = (Metal) job.part().substrate();
         List<Dent> hollows = new ArrayList<>(job.all(Dent.class));
         job.all(Scratch.class).forEach(s -> hollows.addAll(s.hollows()));
+        job.all(Blemish.class).forEach(b -> hollows.add(b.hollow()));
         this.field = new DepthField(hollows);
         this.owns = owns();
     }
@@ -106,10 +108,11 @@ final class DentLayout extends Layout {
             List<Dent> own = switch (job.damages().get(i)) {
                 case Dent d -> List.of(d);
                 case Scratch s -> s.hollows();
+                case Blemish b -> List.of(b.hollow());
                 default -> List.of();
             };
             if (!own.isEmpty()) {
-                out.add(new Own(i, new DepthField(own), job.damages().get(i) instanceof Scratch));
+                out.add(new Own(i, new DepthField(own), !(job.damages().get(i) instanceof Dent)));
             }
         }
         return List.copyOf(out);
