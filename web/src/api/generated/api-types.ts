@@ -1425,7 +1425,7 @@ export interface components {
             groundBelow?: boolean;
             injury?: components["schemas"]["InjuryDraft"];
             /** @enum {string} */
-            kind?: "DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
+            kind?: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
             /** Format: double */
             lengthMm?: number;
             pieceKept?: boolean;
@@ -1521,7 +1521,7 @@ export interface components {
             /** Format: int32 */
             index: number;
             /** @enum {string} */
-            kind: "DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
+            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
             mark: string;
             rings: components["schemas"]["Ring"][];
             trace: number[];
@@ -1874,7 +1874,7 @@ export interface components {
         };
         KindView: {
             /** @enum {string} */
-            kind: "DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
+            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
             materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
             word: string;
         };
@@ -2518,7 +2518,7 @@ export interface components {
             taken: number;
         };
         Recipe: {
-            damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
+            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
             families: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
             id: string;
             materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
@@ -2531,7 +2531,7 @@ export interface components {
             slots: components["schemas"]["Slot"][];
             title: string;
             way: string;
-            when: ("BOTH_SIDES" | "THROUGH" | "NOT_THROUGH" | "OUTER_LAYER" | "SHORT" | "SMALL" | "ROOM_38" | "ABS" | "TRIM" | "NOT_TRIM" | "PUTTY_ALONE" | "NOT_PUTTY_ALONE" | "ANGLE_SQUARE" | "ANGLE_SLANT")[];
+            when: ("BOTH_SIDES" | "THROUGH" | "NOT_THROUGH" | "OUTER_LAYER" | "SHORT" | "SMALL" | "ROOM_38" | "ABS" | "TRIM" | "NOT_TRIM" | "HOLLOW" | "COATS_DEEP" | "PUTTY_ALONE" | "NOT_PUTTY_ALONE" | "ANGLE_SQUARE" | "ANGLE_SLANT")[];
         };
         RecordView: {
             frozen: components["schemas"]["FrozenPlan"];
@@ -2660,7 +2660,7 @@ export interface components {
         Rule: {
             ask: string;
             care: boolean;
-            damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
+            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
             family: string;
             figures: string[];
             /** Format: double */
@@ -2821,7 +2821,7 @@ export interface components {
             /** Format: double */
             depthMm?: number;
             /** @enum {string} */
-            kind: "DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
+            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
             /** Format: double */
             lengthMm?: number;
             through: boolean;
@@ -3082,7 +3082,7 @@ export interface components {
         };
         Slot: {
             classes: string[];
-            damages: ("DENT" | "SCRATCH" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
+            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
             house: {
                 [key: string]: string;
             };

@@ -191,13 +191,21 @@ class RunFixtureTest {
                             s.at().step() + " " + b.id() + " " + s.at().rounds().size()))
                     .findFirst();
             if (fault.isPresent() && s.step().asks().contains(Quantity.DEPTH_MM)) {
-                take(BenchEvent.reading(id(), at, "Tam", step, Quantity.DEPTH_MM, DEPTH_MM));
+                take(BenchEvent.reading(id(), at, "Tam", step, Quantity.DEPTH_MM, readable(s.step())));
             }
             fault.filter(b -> !b.weight().stops()).ifPresent(b -> loops.add(b.loop()));
             boolean stopped = !state().stops().isEmpty();
             take(BenchEvent.gate(
                             id(), at, "Tam", step, fault.map(Gate.Branch::id).orElse(Gate.YES))
                     .saying(stopped ? "looked at again, it holds" : ""));
+        }
+
+        /** A depth that the step does not stop for. */
+        private static double readable(Step s) {
+            return s.watches().stream()
+                    .filter(w -> w.quantity() == Quantity.DEPTH_MM && w.sense() == Watch.Sense.AT_MOST)
+                    .mapToDouble(Watch::limit)
+                    .reduce(DEPTH_MM, Math::min);
         }
 
         /** Everything that is read at {@code s} is read so that it stops, the gate is tried all the same, and then so that it passes. */
