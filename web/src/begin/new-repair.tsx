@@ -228,7 +228,7 @@ function Tile({
         type="button"
         aria-pressed={on}
         aria-label={count ? `${word}, ${count}` : word}
-        className={`flex h-[104px] w-full flex-col items-center justify-between gap-1 px-1 pt-2 pb-1.5 ${on ? "outline-4 -outline-offset-4 outline-violet" : ""}`}
+        className={`flex h-[98px] w-full flex-col items-center justify-between gap-1 px-1 pt-2 pb-1.5 ${on ? "outline-4 -outline-offset-4 outline-violet" : ""}`}
         onClick={onClick}
       >
         <span className={`grid min-h-0 w-full flex-1 place-items-center ${less ? "pr-2 pl-12" : "px-2"}`}>

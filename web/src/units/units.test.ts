@@ -79,6 +79,8 @@ describe("lengths", () => {
   it("shows no more digits than the bench can measure", () => {
     expect(length(38.44, "metric")).toBe(`38${THIN}mm`);
     expect(length(2.84, "metric", "depth")).toBe(`2.8${THIN}mm`);
+    expect(length(0.15, "metric", "depth")).toBe(`0.15${THIN}mm`);
+    expect(length(0.6, "metric", "depth")).toBe(`0.6${THIN}mm`);
     expect(length(38.1, "inch")).toBe(`1\u00a01/2${THIN}in`);
     expect(length(2.8, "inch", "depth")).toBe(`7/64${THIN}in`);
     expect(length(100, "metric")).toBe(`100${THIN}mm`);

@@ -18,7 +18,9 @@ export const fromFahrenheit = (f: number) => ((f - 32) * 5) / 9;
 
 /** How fine a length is shown in mm; inches have the fractions of a bench. */
 export type Fineness = "length" | "depth";
-const PLACES: Record<Fineness, number> = { length: 0, depth: 1 };
+
+/** What lies in the coats is read to a hundredth: 0.15 mm is not 0.1. */
+const places = (mm: number, fineness: Fineness) => (fineness === "length" ? 0 : Math.abs(mm) < 1 ? 2 : 1);
 
 const trimmed = (v: number, places: number) => {
   const s = v.toFixed(places);
@@ -49,7 +51,7 @@ export function lengthInches(mm: number, bound?: "most" | "least"): string {
 }
 
 export function length(mm: number, system: System, fineness: Fineness = "length"): string {
-  return system === "metric" ? `${trimmed(mm, PLACES[fineness])}${THIN}mm` : `${lengthInches(mm)}${THIN}in`;
+  return system === "metric" ? `${trimmed(mm, places(mm, fineness))}${THIN}mm` : `${lengthInches(mm)}${THIN}in`;
 }
 
 export function temperature(c: number, system: System, places = 0): string {

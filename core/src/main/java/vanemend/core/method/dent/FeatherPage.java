@@ -77,7 +77,7 @@ final class FeatherPage extends MetalFace {
                                 PUTTY)));
     }
 
-    private static final String PUTTY = "It shows through: plan anew with what was read, and putty fills it.";
+    private static final String PUTTY = "It shows through: plan anew, with putty.";
 
     private void feather() {
         addAll(featherAgain(aluminium() ? AluminiumSkin.sanded().strip() : ""));
