@@ -113,6 +113,29 @@ public abstract class MethodPage extends CoatPage {
         }
     }
 
+    /** The deepest place of all read before anything is opened; {@code most} as said, {@code watches} what it is held against. */
+    protected StepBuilder deepest(
+            String title, double deepMm, String most, String next, Gate.Branch tooDeep, Watch... watches) {
+        return look(
+                        "depth",
+                        title,
+                        "Straightedge across it, depth gauge at the deepest place of all.",
+                        Zone.Kind.DAMAGE,
+                        gate(
+                                        "Deepest place read, " + Text.of(deepMm, "mm") + " planned, never over " + most
+                                                + "?",
+                                        "Shallow enough",
+                                        next,
+                                        "Too deep",
+                                        tooDeep)
+                                .reading(Quantity.DEPTH_MM))
+                .figure(Text.of(deepMm, "mm"))
+                .tool("Straightedge, depth gauge")
+                .active(TradeBook.value("minutes.measure"))
+                .asks(Quantity.DEPTH_MM)
+                .watches(watches);
+    }
+
     protected StepBuilder clean(String id, String title, String detail, Zone.Kind zone) {
         return step(id, Kind.DO, title)
                 .detail(detail)

@@ -10,7 +10,6 @@ import vanemend.core.method.Watch;
 import vanemend.core.method.Weight;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
-import vanemend.core.trade.TradeBook;
 
 /** Scratches and stone chips that end in the coats: pointed out where they corrode, feathered, dulled, handed to the primer. */
 final class FeatherPage extends MetalFace {
@@ -42,39 +41,27 @@ final class FeatherPage extends MetalFace {
     }
 
     private void depth(double deepMm) {
-        add(look(
+        add(deepest(
+                "Measure how deep it is",
+                deepMm,
+                Text.book("scratch.putty-from"),
+                "feather it",
+                stop("deep", "Too deep for paint alone", PUTTY, Weight.STOP),
+                Watch.planned(
                         "depth",
-                        "Measure how deep it is",
-                        "Straightedge across it, depth gauge at the deepest place of all.",
-                        Zone.Kind.DAMAGE,
-                        gate(
-                                        "Deepest place read, " + Text.of(deepMm, "mm") + " planned, never over "
-                                                + Text.book("scratch.putty-from") + "?",
-                                        "Shallow enough",
-                                        "feather it",
-                                        "Too deep",
-                                        stop("deep", "Too deep for paint alone", PUTTY, Weight.STOP))
-                                .reading(Quantity.DEPTH_MM))
-                .figure(Text.of(deepMm, "mm"))
-                .tool("Straightedge, depth gauge")
-                .active(TradeBook.value("minutes.measure"))
-                .asks(Quantity.DEPTH_MM)
-                .watches(
-                        Watch.planned(
-                                "depth",
-                                Quantity.DEPTH_MM,
-                                deepMm,
-                                "",
-                                "Depth other than planned",
-                                "Within what paint hides: go on."),
-                        Watch.limit(
-                                "too-deep",
-                                Quantity.DEPTH_MM,
-                                Watch.Sense.AT_MOST,
-                                "scratch.putty-from",
-                                Weight.STOP,
-                                "Too deep for paint alone",
-                                PUTTY)));
+                        Quantity.DEPTH_MM,
+                        deepMm,
+                        "",
+                        "Depth other than planned",
+                        "Within what paint hides: go on."),
+                Watch.limit(
+                        "too-deep",
+                        Quantity.DEPTH_MM,
+                        Watch.Sense.AT_MOST,
+                        "scratch.putty-from",
+                        Weight.STOP,
+                        "Too deep for paint alone",
+                        PUTTY)));
     }
 
     private static final String PUTTY = "It shows through: plan anew, with putty.";

@@ -8,7 +8,6 @@ import vanemend.core.method.Watch;
 import vanemend.core.method.Weight;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
-import vanemend.core.trade.TradeBook;
 
 /** Plastic, road rash and gouges in covers that flex: flexible filler alone over what the road left, nothing dished. */
 final class PlasticFiller extends PlasticPage {
@@ -69,39 +68,27 @@ final class PlasticFiller extends PlasticPage {
                                 "White lines or a crack",
                                 "It is backed first: plan anew as a crack, with what was seen.",
                                 Weight.STOP))));
-        add(look(
+        add(deepest(
+                "Read how deep it is",
+                deepMm,
+                Text.atMost(mostMm, "mm"),
+                "dull it",
+                stop("deep", "Too deep to fill alone", BACK_IT, Weight.STOP),
+                Watch.planned(
                         "depth",
-                        "Read how deep it is",
-                        "Straightedge across it, depth gauge at the deepest place of all.",
-                        Zone.Kind.DAMAGE,
-                        gate(
-                                        "Deepest place read, " + Text.of(deepMm, "mm") + " planned, never over "
-                                                + Text.atMost(mostMm, "mm") + "?",
-                                        "Shallow enough",
-                                        "dull it",
-                                        "Too deep",
-                                        stop("deep", "Too deep to fill alone", BACK_IT, Weight.STOP))
-                                .reading(Quantity.DEPTH_MM))
-                .figure(Text.of(deepMm, "mm"))
-                .tool("Straightedge, depth gauge")
-                .active(TradeBook.value("minutes.measure"))
-                .asks(Quantity.DEPTH_MM)
-                .watches(
-                        Watch.planned(
-                                "depth",
+                        Quantity.DEPTH_MM,
+                        deepMm,
+                        "filler",
+                        "Depth other than planned",
+                        "The first mix follows the depth that was read."),
+                Watch.limit(
+                                "too-deep",
                                 Quantity.DEPTH_MM,
-                                deepMm,
-                                "filler",
-                                "Depth other than planned",
-                                "The first mix follows the depth that was read."),
-                        Watch.limit(
-                                        "too-deep",
-                                        Quantity.DEPTH_MM,
-                                        Watch.Sense.AT_MOST,
-                                        "gouge.backed-from",
-                                        Weight.STOP,
-                                        "Too deep to fill alone",
-                                        BACK_IT)
-                                .at(mostMm)));
+                                Watch.Sense.AT_MOST,
+                                "gouge.backed-from",
+                                Weight.STOP,
+                                "Too deep to fill alone",
+                                BACK_IT)
+                        .at(mostMm)));
     }
 }
