@@ -434,6 +434,10 @@ public final class Matcher {
         double shallow = Limits.rule("metal-shallow").upTo().orElseThrow();
         String depth = Text.of(need.deepestMm(), "mm");
         Optional<ShelfItem> putty = b.item(Role.FINISH);
+        if (b.recipe().when().contains(Recipe.When.COATS_DEEP)) {
+            return depth + " deep, at most " + Text.book("scratch.putty-from")
+                    + ": its edges are feathered, nothing is filled.";
+        }
         if (b.alone()) {
             return depth + " deep: under " + Text.of(shallow, "mm") + ", putty alone.";
         }

@@ -57,7 +57,7 @@ public final class Cases {
                 out,
                 "scratch-feathered",
                 "{name: Engine flap, widthMm: 560, heightMm: 420, gaugeMm: 0.8, metal: MILD_STEEL, coats: [{kind: E_COAT}, {kind: PRIMER_SURFACER}, {kind: BASE}, {kind: CLEAR}]}",
-                "{kind: PAINT_CHIP, xMm: 220, yMm: 190, lengthMm: 6, widthMm: 4, angleDeg: 0, depthMm: 0.15}",
+                "{kind: PAINT_CHIP, xMm: 220, yMm: 190, lengthMm: 6, widthMm: 4, angleDeg: 0, depthMm: 0.17}",
                 "{kind: SCRATCH, trace: [240, 230, 300, 244], widthMm: 1.5, depthMm: 0.13}");
         put(out, "rust-mesh", RUST, HOLE);
         put(out, "rust-converted", RUST, HOLE);

@@ -19,6 +19,7 @@ import vanemend.core.plan.PlannedStep;
 import vanemend.core.plan.Workup;
 import vanemend.core.stack.RankedStack;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Text;
 
 @DisplayName("stone chips and scratches: feathered where they end in the coats, putty where they are deeper (recalled)")
 class FeatherTest {
@@ -51,6 +52,12 @@ class FeatherTest {
                         "MILD_STEEL",
                         "{kind: SCRATCH, trace: [210, 300, 290, 322], widthMm: 3, depthMm: " + deep + "}")))
                 .containsExactly(way);
+    }
+
+    @Test
+    void theStackSaysWhyNothingIsFilled() {
+        assertThat(Text.plain(of("MILD_STEEL", chip(0.15)).stack().fillNote()))
+                .isEqualTo("0.15 mm deep, at most 0.2 mm: its edges are feathered, nothing is filled.");
     }
 
     @Test
