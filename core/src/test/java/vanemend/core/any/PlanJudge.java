@@ -117,8 +117,7 @@ public final class PlanJudge {
         if (classes.contains("glass-fibre-filler")) {
             assertThat(classes).as("fibre filler is topped").containsAnyOf("body-filler", "body-filler-rated");
         }
-        boolean plastic = w.identity() != null && roles.contains(Role.PROMOTE);
-        if (plastic) {
+        if (roles.contains(Role.PROMOTE)) {
             assertThat(classes)
                     .as("polyester for metal on plastic that takes a promoter")
                     .doesNotContain("body-filler", "body-filler-rated", "finishing-putty", "pinhole-sealer");
