@@ -85,7 +85,8 @@ export function App() {
   if (!account) return <SignIn />;
   return (
     <Suspense fallback={<Skeleton />}>
-      <RouterProvider router={router} />
+      {/* A station stands there with the tap: a change that may be put off waits for every other one first. */}
+      <RouterProvider router={router} useTransitions={false} />
       <AskAgain />
     </Suspense>
   );

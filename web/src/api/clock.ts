@@ -20,6 +20,7 @@ export function correct(serverNow: string): void {
 export const now = () => Date.now() + offset;
 
 const TICK_MS = 250;
+const MINUTE_MS = 60_000;
 const listeners = new Set<() => void>();
 let timer: number | undefined;
 let shown = now();
@@ -36,6 +37,11 @@ function subscribe(listener: () => void) {
     listeners.delete(listener);
     if (listeners.size === 0) window.clearInterval(timer);
   };
+}
+
+/** The minute that has begun, in ms: for what is shown to the minute, and drawn anew only with it. */
+export function useMinute(): number {
+  return useSyncExternalStore(subscribe, () => Math.floor(now() / MINUTE_MS) * MINUTE_MS);
 }
 
 /** Now, ticking four times a second. */

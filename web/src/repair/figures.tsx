@@ -1,7 +1,7 @@
 import { msg } from "../messages/messages";
 import { Link } from "react-router";
 import type { Api } from "../api/client";
-import { useNow } from "../api/clock";
+import { useMinute } from "../api/clock";
 import { useZone } from "../api/queries";
 import { usePreferences } from "../shell/preferences";
 import { grams, minutes, moment, stretch, temperature } from "../units/units";
@@ -100,7 +100,7 @@ function StillToSay({ id, problems }: { id: number; problems: readonly Api["Inpu
 }
 
 function PlanFigures({ plan, frozenAt }: { plan: Api["Plan"]; frozenAt: string | undefined }) {
-  const now = useNow();
+  const now = useMinute();
   const zone = useZone();
   const first = plan.mixes[0];
   const begun = frozenAt ? Date.parse(frozenAt) : now;

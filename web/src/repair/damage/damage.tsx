@@ -1,4 +1,5 @@
 import { msg, within } from "../../messages/messages";
+import type { Api } from "../../api/client";
 import { Plus, Trash2 } from "lucide-react";
 import { useCatalogue } from "../../api/queries";
 import { Choice, problemAt } from "../../shell/field";
@@ -63,7 +64,7 @@ export function DamageStation({ on, frozen, hand }: { on: DraftOnScreen; frozen:
                 frozen={frozen}
                 at={(field) => problemAt(told, `damages[${i}].${field}`)}
                 set={(next) => set(i, next)}
-                glass={material === "GLASS"}
+                material={material}
               />
             </section>
           );
@@ -79,7 +80,9 @@ export function DamageStation({ on, frozen, hand }: { on: DraftOnScreen; frozen:
   );
 }
 
-function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
+type Material = NonNullable<Api["SubstrateDraft"]["material"]>;
+
+function Fields({ material, ...f }: FieldsProps & { material: Material }) {
   const { d, set, frozen, at } = f;
   switch (d.kind ?? "DENT") {
     case "DENT":
@@ -98,7 +101,7 @@ function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
     case "CRACK":
       return (
         <div className="flex flex-col gap-3">
-          {glass ? (
+          {material === "GLASS" ? (
             <YesNo
               label={msg("Starts at a chip")}
               no={msg("No")}
@@ -144,7 +147,10 @@ function Fields({ glass, ...f }: FieldsProps & { glass: boolean }) {
     case "SCRATCH":
       return <TraceFields {...f} width depth />;
     case "SEAM":
-      return (
+      // A sheet is ground flush or below and read along; a welded plastic is ground just below.
+      return material === "METAL" ? (
+        <TraceFields {...f} width depth />
+      ) : (
         <div className="flex flex-col gap-3">
           <YesNo
             label={msg("Weld ground just below the face")}

@@ -210,6 +210,8 @@ const PICTURES: Record<string, Draw> = {
   "metal-heat": heat,
   "metal-hole-seam": seam,
   "metal-bonded": seam,
+  "metal-seam-open": torn,
+  "metal-seam-load": seam,
   "plastic-weld": torn,
   "metal-thin": rust,
   "metal-pits-open": scriber,

@@ -4,7 +4,7 @@ import { Tabs } from "radix-ui";
 import { useRef } from "react";
 import { useSearchParams } from "react-router";
 import type { Api } from "../../api/client";
-import { useNow } from "../../api/clock";
+import { useMinute } from "../../api/clock";
 import { Explained } from "../../words/explained";
 import { useZone } from "../../api/queries";
 import { dialogOpen, typing, useKeys } from "../../shell/keys";
@@ -135,8 +135,8 @@ function StepList({
   on: DraftOnScreen;
   frozen: boolean;
 }) {
-  const now = useNow();
-  const begun = on.frozenAt ? Date.parse(on.frozenAt) : Math.floor(now / 60_000) * 60_000;
+  const now = useMinute();
+  const begun = on.frozenAt ? Date.parse(on.frozenAt) : now;
   const zone = useZone();
   const { lit, light, open, openStep } = useLit();
   const at = Math.max(

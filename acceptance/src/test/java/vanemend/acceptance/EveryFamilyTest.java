@@ -61,6 +61,7 @@ class EveryFamilyTest {
                 "Battery-lid through-crack | tap | Dull beyond the dish",
                 "Roof-pod gelcoat hairline | bottom | It goes through, or sounds dull",
                 "Welded skirt seam, cosmetic | weld | A crack or a hole in the weld",
+                "Door-skin weld seam | weld | Light through pinholes",
                 "Mirror shell, corner missing | bites | It stays hard, or crazes",
                 "Driver's-console trim, glue and gouge | trial-spot | It crazes, softens or peels"
             })
@@ -86,6 +87,7 @@ class EveryFamilyTest {
             value = {
                 "Step-well corner torn at the edge | dew | Surface | 6 | 22 | too near the dew point",
                 "Bin-flap hole | dew | Surface | 6 | 22 | too near the dew point",
+                "Door-skin weld seam | depth | Depth left | 6.4 | 1.35 | too deep to fill",
                 "Wing stone chips | depth | Depth left | 0.3 | 0.15 | too deep for paint alone",
                 "Front-skirt road rash | depth | Depth left | 1.7 | 1.2 | too deep to fill alone",
                 "Windscreen star on the nearside | glass | Surface | 31 | 21 | glass too hot"

@@ -33,6 +33,7 @@ import vanemend.core.plan.Workup;
 import vanemend.core.trade.Air;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.InputProblem;
 import vanemend.core.verdict.Limits;
 
 /** A made-up bench for tests: a steel door, a full shelf, a day at 21 °C. */
@@ -316,6 +317,13 @@ public final class TestShop {
         Check check = new Check();
         Optional<Workup> w = Planner.plan(draft, shop, check);
         return w.orElseThrow(() -> new AssertionError(check.problems().toString()));
+    }
+
+    /** What stands in the way of reading {@code draft}. */
+    public static List<InputProblem> problems(RepairDraft draft) {
+        Check check = new Check();
+        Planner.plan(draft, shop(), check);
+        return check.problems();
     }
 
     public static FrozenPlan frozen() {

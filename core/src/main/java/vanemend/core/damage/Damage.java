@@ -30,7 +30,7 @@ public sealed interface Damage
         CRACK("Crack", EnumSet.of(MadeOf.METAL, MadeOf.PLASTIC, MadeOf.COMPOSITE, MadeOf.GLASS)),
         HOLE("Hole or tear", "Hole", EnumSet.of(MadeOf.PLASTIC, MadeOf.COMPOSITE)),
         MISSING("Missing piece", EnumSet.of(MadeOf.PLASTIC, MadeOf.COMPOSITE)),
-        SEAM("Welded seam", EnumSet.of(MadeOf.PLASTIC)),
+        SEAM("Welded seam", EnumSet.of(MadeOf.PLASTIC, MadeOf.METAL)),
         HAIRLINE("Hairline", EnumSet.of(MadeOf.COMPOSITE)),
         CHIP("Stone chip", EnumSet.of(MadeOf.GLASS)),
         INJURY("Injury", EnumSet.of(MadeOf.TYRE)),

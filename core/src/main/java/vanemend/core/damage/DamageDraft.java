@@ -21,10 +21,12 @@ import vanemend.core.trade.TradeBook;
  *
  * @param kind which; a dent when absent
  * @param lengthMm of a dent, hole, missing piece, run or blemish; body of a chip; diameter of an injury
- * @param depthMm of a dent, scratch, divot, road rash or chip in paint
+ * @param depthMm of a dent, scratch, divot, road rash or chip in paint; of the low along a seam in metal
  * @param trace corners of a crack, seam, scratch or hairline, x and y in turn
  * @param rustPastMm how far rust reaches past a rust hole
  * @param soundMm sound plastic all round a missing piece
+ * @param raising how a dent is raised; tapped when absent
+ * @param studs that a dent is pulled with
  */
 public record DamageDraft(
         Damage.Kind kind,
@@ -45,7 +47,9 @@ public record DamageDraft(
         Boolean groundBelow,
         ChipDraft chip,
         InjuryDraft injury,
-        FilmDraft film) {
+        FilmDraft film,
+        Dent.Raising raising,
+        Integer studs) {
 
     /**
      * What only a chip has.
@@ -134,10 +138,13 @@ public record DamageDraft(
                 groundBelow,
                 chip,
                 end,
-                readings);
+                readings,
+                raising,
+                studs);
     }
 
     private static final int MOST = 60;
+    private static final int MOST_STUDS = 200;
     private static final int MOST_CORNERS = 60;
     private static final double SMALLEST_MM = 3;
 
@@ -171,7 +178,7 @@ public record DamageDraft(
             Dent.Profile profile) {
         return new DamageDraft(
                 kind, xMm, yMm, lengthMm, widthMm, angleDeg, depthMm, profile, null, null, null, null, null, null, null,
-                null, null, null, null);
+                null, null, null, null, null, null);
     }
 
     /** All damage of {@code drafts} on {@code part}, problems left in {@code check}. */
@@ -203,6 +210,13 @@ public record DamageDraft(
             new Checker(drafts.get(i), "damages[" + i + "]", called, part, check)
                     .check(kind)
                     .ifPresent(out::add);
+        }
+        if (!out.isEmpty() && out.stream().allMatch(d -> d instanceof Dent x && !x.filled())) {
+            check.refuse(
+                    "damages",
+                    out.size(),
+                    "damage that is filled here",
+                    "All of it goes to pushing out without paint: nothing is left to fill.");
         }
         return List.copyOf(out);
     }
@@ -246,7 +260,11 @@ public record DamageDraft(
                 }
                 case SEAM -> {
                     double width = range("widthMm", "width of the weld", d.widthMm, 1, 60);
-                    yield trace().map(t -> new Seam(t, width, Boolean.TRUE.equals(d.groundBelow)));
+                    // A sheet warps where it is welded; a plastic is bent back while it is warm.
+                    double depth = part.substrate() instanceof vanemend.core.part.Metal
+                            ? depth(TradeBook.value("entry.depth.max"))
+                            : 0;
+                    yield trace().map(t -> new Seam(t, width, Boolean.TRUE.equals(d.groundBelow), depth));
                 }
                 case HAIRLINE -> trace().map(Hairline::new);
                 case CRACK -> {
@@ -274,11 +292,29 @@ public record DamageDraft(
                     o.widthMm(),
                     o.angleDeg(),
                     depth,
-                    d.profile == null ? Dent.Profile.BOWL : d.profile);
+                    d.profile == null ? Dent.Profile.BOWL : d.profile,
+                    d.raising == null ? Dent.Raising.TAPPED : d.raising,
+                    studs());
             if (check.problems().size() == before) {
                 steepness(dent);
             }
             return Optional.of(dent);
+        }
+
+        /** A dent that is pulled says with how many: their minutes follow. */
+        private int studs() {
+            if (d.raising != Dent.Raising.PULLED) {
+                return 0;
+            }
+            if (d.studs == null || d.studs < 1 || d.studs > MOST_STUDS) {
+                check.refuse(
+                        at + ".studs",
+                        d.studs,
+                        "from 1 to " + MOST_STUDS,
+                        called + " is pulled: say with how many studs or rings, from 1 to " + MOST_STUDS + ".");
+                return 1;
+            }
+            return d.studs;
         }
 
         private Chip chip() {

@@ -13,10 +13,57 @@ import org.locationtech.jts.geom.Geometry;
  * @param angleDeg turn of the length, counter-clockwise from level, degrees
  * @param depthMm deepest point below the original face, mm
  * @param profile shape of the hollow
+ * @param raising how it is raised before it is filled, if it is
+ * @param studs studs or rings that it is pulled with; 0 where it is not pulled
  */
 public record Dent(
-        double xMm, double yMm, double lengthMm, double widthMm, double angleDeg, double depthMm, Profile profile)
+        double xMm,
+        double yMm,
+        double lengthMm,
+        double widthMm,
+        double angleDeg,
+        double depthMm,
+        Profile profile,
+        Raising raising,
+        int studs)
         implements Damage {
+
+    /** How a dent is raised. */
+    public enum Raising {
+        /** Tapped from behind, hammer on dolly. */
+        TAPPED("tapped"),
+        /** Pulled from the face with studs or rings welded on. */
+        PULLED("pulled with studs"),
+        /** Pushed out from behind with its paint whole, by whoever can: nothing is filled. */
+        PUSHED_OUT("pushed out, no filler");
+
+        private final String word;
+
+        Raising(String word) {
+            this.word = word;
+        }
+
+        /** As said at the bench. */
+        public String word() {
+            return word;
+        }
+    }
+
+    /** One that is tapped as near to flat as it goes. */
+    public Dent(
+            double xMm, double yMm, double lengthMm, double widthMm, double angleDeg, double depthMm, Profile profile) {
+        this(xMm, yMm, lengthMm, widthMm, angleDeg, depthMm, profile, Raising.TAPPED, 0);
+    }
+
+    /** Whether anything is filled in it. */
+    public boolean filled() {
+        return raising != Raising.PUSHED_OUT;
+    }
+
+    /** The longer way across, mm. */
+    public double acrossMm() {
+        return Math.max(lengthMm, widthMm);
+    }
 
     /** Shape of a hollow. Volumes are of an ellipse with half axes a, b and depth h (textbook geometry). */
     public enum Profile {

@@ -110,6 +110,19 @@ public final class Amounts {
     /** Filler and cream, with the wait until it may be sanded; {@code again} in mL. */
     public MixPlan tin(
             String id, String title, ShelfItem item, FillVolume volume, double deepMm, Zone zone, Again again) {
+        return tin(id, title, item, volume, deepMm, zone, again, 0);
+    }
+
+    /** As above, for many small places: laying all of them takes {@code handsMin} at least, however little goes into each. */
+    public MixPlan tin(
+            String id,
+            String title,
+            ShelfItem item,
+            FillVolume volume,
+            double deepMm,
+            Zone zone,
+            Again again,
+            double handsMin) {
         if (item.workMin().isEmpty() || item.sand().isEmpty()) {
             throw new IllegalStateException(item.name() + " was matched without a work time and a time to sand");
         }
@@ -127,7 +140,8 @@ public final class Amounts {
                 dose,
                 job.shop().spreadMlPerMin(),
                 again,
-                batches);
+                batches,
+                handsMin);
         double percent = Dose.housePercent(job.house(), BeadRule.puddleMm(volume.totalMl()));
         if (job.house().is("peroxide-dose", "weigh-2") && item.dosePercent().isPresent()) {
             percent = item.dosePercent().get();

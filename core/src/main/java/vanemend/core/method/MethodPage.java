@@ -60,7 +60,7 @@ public abstract class MethodPage extends CoatPage {
                 .acts(Act.CLEAN));
     }
 
-    private boolean asks(PlasticRow.Condition c) {
+    protected boolean asks(PlasticRow.Condition c) {
         return PlasticRow.conditions(kit.job().part().substrate()).contains(c);
     }
 
@@ -86,14 +86,15 @@ public abstract class MethodPage extends CoatPage {
         }
     }
 
-    /** A plastic that takes up water is dried; how long is told by the scale. */
+    /** A plastic that takes up water is dried through; how long is told by the scale, or by a cloth in the break. */
     protected void dryPart() {
         if (asks(PlasticRow.Condition.DRY_FIRST)) {
             add(look(
                             "dry-part",
                             "Dry the part through",
-                            "Warm, below its heat limit, in dry air. Weigh it, and again later: dry is when it no longer gets"
-                                    + " lighter. Its maker's time where there is one.",
+                            "Warm, below its heat limit, in dry air; cold it takes " + Text.book("plastic.dry-air")
+                                    + " or so. Weigh it, and again later: dry is when it no longer gets lighter. Its maker's"
+                                    + " time where there is one.",
                             Zone.Kind.CLEAN,
                             gate(
                                     "Two weighings the same?",
@@ -109,6 +110,32 @@ public abstract class MethodPage extends CoatPage {
                             .detail("Warm, below its heat limit, in dry air.")
                             .zone(Zone.Kind.CLEAN)
                             .active(TradeBook.value("minutes.measure"))
+                            .caution("lamp"));
+        }
+        if (asks(PlasticRow.Condition.DRY_INSIDE)) {
+            add(look(
+                    "dry-inside",
+                    "Press a dry cloth into the damage",
+                    "Foam drinks water, and warmed under a cover it blows bubbles.",
+                    Zone.Kind.DAMAGE,
+                    gate(
+                            "The cloth stays dry?",
+                            "Dry",
+                            "go on",
+                            "Damp",
+                            branch("damp", "Damp", "warm the water out", "degas"))));
+            loop(
+                    "degas",
+                    "Warm the water out",
+                    step("degas", Kind.WAIT, "Keep it warm")
+                            .detail("Even and gentle, " + Text.book("plastic.degas-heat")
+                                    + " at most and below its heat limit, held so that it does not sag.")
+                            .zone(Zone.Kind.CLEAN)
+                            .clock(
+                                    Clock.Kind.FROM,
+                                    "Press the cloth in again from",
+                                    TradeBook.value("plastic.degas"),
+                                    TradeBook.shipped().turn("plastic.degas").shown())
                             .caution("lamp"));
         }
     }

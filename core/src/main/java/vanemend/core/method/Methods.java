@@ -11,6 +11,7 @@ import vanemend.core.method.hairline.HairlineSealant;
 import vanemend.core.method.plastic.PlasticMethod;
 import vanemend.core.method.rust.RustMesh;
 import vanemend.core.method.rust.RustPitsFill;
+import vanemend.core.method.seam.SeamPage;
 import vanemend.core.method.trim.TrimFinish;
 import vanemend.core.method.tyre.TyreInjury;
 import vanemend.core.trade.MethodId;
@@ -23,6 +24,7 @@ public final class Methods {
     public static Method of(MethodId id) {
         return switch (id) {
             case METAL_DENT -> DentFill.METHOD;
+            case METAL_SEAM -> SeamPage.METHOD;
             case RUST_MESH -> RustMesh.METHOD;
             case RUST_PITS -> RustPitsFill.METHOD;
             case CLEAR_RUN -> ClearRun.METHOD;

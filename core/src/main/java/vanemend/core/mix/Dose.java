@@ -54,6 +54,7 @@ public final class Dose {
      * @param ratePerMin spreading rate, mL/min
      * @param again what one more round takes, mL
      * @param leastBatches 1, or more where a smaller puddle is wanted for its dose
+     * @param handsMin least that hands take to lay all of it, however little it is, min; 0 where its volume tells
      */
     public static Pour pour(
             ShelfItem item,
@@ -64,13 +65,15 @@ public final class Dose {
             double percent,
             double ratePerMin,
             Again again,
-            int leastBatches) {
+            int leastBatches,
+            double handsMin) {
         double mixMin = TradeBook.value("mix.minutes");
         double onPartBy = workMin * TradeBook.value("mix.work-share");
         double window = Math.max(0, onPartBy - mixMin);
         double most = ratePerMin * window;
         List<String> notes = new ArrayList<>();
-        int needed = most > 0 ? Math.max(1, (int) Math.ceil(volume.totalMl() / most - 1e-9)) : MOST_BATCHES;
+        double layMin = Math.max(volume.totalMl() / ratePerMin, handsMin);
+        int needed = most > 0 ? Math.max(1, (int) Math.ceil(layMin / window - 1e-9)) : MOST_BATCHES;
         int batches = Math.max(needed, leastBatches);
         if (batches >= MOST_BATCHES) {
             batches = MOST_BATCHES;
@@ -109,7 +112,7 @@ public final class Dose {
                 workMin,
                 onPartBy,
                 mixMin,
-                perBatch / ratePerMin,
+                layMin / batches,
                 Strokes.count(widthMm, TradeBook.value("spread.width"), 1.0 / 3),
                 puddle,
                 BeadRule.beadMm(puddle, percent),

@@ -99,8 +99,10 @@ public final class Planner {
         boolean small = !part.coats().isEmpty()
                 && damages.stream()
                         .allMatch(d -> d instanceof Dent x
-                                && x.depthMm() <= TradeBook.value("stack.whole-paint-deep")
-                                && Math.max(x.lengthMm(), x.widthMm()) <= TradeBook.value("stack.putty-alone-across"));
+                                && (!x.filled()
+                                        || x.raising() != Dent.Raising.PULLED
+                                                && x.depthMm() <= TradeBook.value("stack.whole-paint-deep")
+                                                && x.acrossMm() <= TradeBook.value("stack.putty-alone-across")));
         return house.is("filler-base", "whole-paint") && !small
                 ? house.with("filler-base", HouseRules.school("filler-base").defaultOption())
                 : house;

@@ -21,12 +21,15 @@ import vanemend.core.trade.Check;
 public record RecordFile(
         String format, UUID repair, FrozenPlan frozen, List<FrozenPlan> anew, List<BenchEvent> events) {
     /** Name and version of the format. */
-    public static final String FORMAT = "vane-mend-record-6";
+    public static final String FORMAT = "vane-mend-record-7";
 
-    /** The fourth format, which is still read: it had the clear beside a run, not what a gauge shows. */
-    public static final String FORMAT_5 = "vane-mend-record-5";
+    /** The sixth format, which is still read: no dent of it is pulled or pushed out. */
+    public static final String FORMAT_6 = "vane-mend-record-6";
 
     /** The fifth format, which is still read: a way that does not cure said so by a negative number. */
+    public static final String FORMAT_5 = "vane-mend-record-5";
+
+    /** The fourth format, which is still read: it had the clear beside a run, not what a gauge shows. */
     public static final String FORMAT_4 = "vane-mend-record-4";
 
     /** The third format, which is still read: its runs know no stop that holds. */

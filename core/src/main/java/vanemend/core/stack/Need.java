@@ -12,6 +12,7 @@ import vanemend.core.damage.Hairline;
 import vanemend.core.damage.Injury;
 import vanemend.core.damage.Missing;
 import vanemend.core.damage.Scratch;
+import vanemend.core.damage.Seam;
 import vanemend.core.material.MaterialClass.Surface;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.part.Family;
@@ -59,16 +60,17 @@ public record Need(
                 : part.substrate().family();
     }
 
-    /** Deepest dent, scratch or chip, mm; 0 without any. */
+    /** Deepest dent, scratch, chip or low along a seam, mm; 0 without any. */
     public double deepestMm() {
         double deep = 0;
         for (Damage d : damages) {
             deep = Math.max(
                     deep,
                     switch (d) {
-                        case Dent x -> x.depthMm();
+                        case Dent x when x.filled() -> x.depthMm();
                         case Scratch s -> s.depthMm();
                         case Blemish b -> b.depthMm();
+                        case Seam s -> s.depthMm();
                         default -> 0;
                     });
         }
@@ -219,6 +221,7 @@ public record Need(
         return damages.stream()
                 .filter(Dent.class::isInstance)
                 .map(Dent.class::cast)
+                .filter(Dent::filled)
                 .mapToDouble(d -> Math.max(d.lengthMm(), d.widthMm()))
                 .max()
                 .orElse(0);

@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 /** Every method there is. What is particular to one stands in its family's folder, in code and in data; what is stored is its id. */
 public enum MethodId {
     METAL_DENT("metal-dent", "dent"),
+    METAL_SEAM("metal-seam", "seam"),
     RUST_MESH("rust-mesh", "rust"),
     RUST_PITS("rust-pits", "rust"),
     CLEAR_RUN("clear-run", "clear"),

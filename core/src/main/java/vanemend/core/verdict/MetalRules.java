@@ -11,7 +11,10 @@ import vanemend.core.damage.Dent;
 import vanemend.core.damage.RustHole;
 import vanemend.core.damage.RustPits;
 import vanemend.core.damage.Scratch;
+import vanemend.core.damage.Seam;
+import vanemend.core.part.Coat;
 import vanemend.core.part.Metal;
+import vanemend.core.part.Part;
 import vanemend.core.part.SurfaceState;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
@@ -30,12 +33,16 @@ final class MetalRules {
         }
         if (metal.kind() == Metal.Kind.ALUMINIUM) {
             out.bears(Limits.rule("metal-aluminium"), "");
+            if (!c.all(Seam.class).isEmpty()) {
+                out.bears(Limits.rule("metal-seam-aluminium"), "");
+            }
         }
         if (Stream.concat(c.part().face().stream(), c.part().back().stream()).anyMatch(SurfaceState::isRust)) {
             out.bears(Limits.rule("metal-live-rust"), "rust is entered among the surface states");
         }
         double deepest = DoubleStream.of(
                         c.all(Dent.class).stream()
+                                .filter(Dent::filled)
                                 .mapToDouble(Dent::depthMm)
                                 .max()
                                 .orElse(0),
@@ -46,14 +53,41 @@ final class MetalRules {
                         c.all(Blemish.class).stream()
                                 .mapToDouble(Blemish::depthMm)
                                 .max()
+                                .orElse(0),
+                        c.all(Seam.class).stream()
+                                .mapToDouble(Seam::depthMm)
+                                .max()
                                 .orElse(0))
                 .max()
                 .orElseThrow();
         if (deepest > 0) {
             depth(deepest, out);
         }
+        raised(c, metal, out);
         holes(c, out);
         pits(c, metal, out);
+    }
+
+    /** How dents are raised: what may be pushed out with its paint whole, what is, and what studs are not for. */
+    private static void raised(JudgedRepair c, Metal metal, Findings out) {
+        List<Dent> dents = c.all(Dent.class);
+        long pushed = dents.stream().filter(d -> !d.filled()).count();
+        if (pushed > 0) {
+            out.bears(Limits.rule("metal-push-out"), pushed + " of " + dents.size());
+        }
+        Limits.Rule offer = Limits.rule("metal-push-offer");
+        boolean painted = c.part().coats().stream().anyMatch(x -> x.kind() == Coat.Kind.CLEAR);
+        long small = dents.stream()
+                .filter(d -> d.raising() == Dent.Raising.TAPPED
+                        && d.acrossMm() <= TradeBook.value("dings.middling")
+                        && d.depthMm() > offer.from().orElseThrow())
+                .count();
+        if (painted && small > 0 && c.part().reach() == Part.Reach.BOTH_SIDES) {
+            out.bears(offer, small + " of " + dents.size());
+        }
+        if (metal.kind() == Metal.Kind.ALUMINIUM && dents.stream().anyMatch(d -> d.raising() == Dent.Raising.PULLED)) {
+            out.bears(Limits.rule("metal-pulled-aluminium"), "");
+        }
     }
 
     /** Pits are measured once loose rust is off; as deep as the sheet they are a hole. */

@@ -35,6 +35,8 @@ public record PlasticRow(
         ALCOHOL_ONLY,
         /** It takes up water: dried before anything is put on it. */
         DRY_FIRST,
+        /** Its foam drinks water: where the break is damp it is driven out by warmth. */
+        DRY_INSIDE,
         /** Cleaner, promoter and adhesive are tried on a hidden spot first. */
         TRIAL_SPOT
     }

@@ -226,9 +226,10 @@ public record AnyRepair(RepairDraft draft, Conditions shop) {
                         trace
                                 + String.format(
                                         Locale.ROOT,
-                                        ", widthMm: %.1f, groundBelow: %s",
+                                        ", widthMm: %.1f, groundBelow: %s, depthMm: %.2f",
                                         between(r, 3, 20),
-                                        r.nextBoolean());
+                                        r.nextBoolean(),
+                                        between(r, 0.1, 7));
                     case CRACK ->
                         trace + ", through: " + (r.nextBoolean() ? "THROUGH" : "OUTER_LAYER") + ", ends: "
                                 + new String[] {"BOTH", "ONE", "NONE"}[r.nextInt(3)];

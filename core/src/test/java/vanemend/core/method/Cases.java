@@ -3,6 +3,7 @@ package vanemend.core.method;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import vanemend.core.TestShop;
 import vanemend.core.cure.DryingRoute;
@@ -26,6 +27,11 @@ public final class Cases {
     private static final String RUST =
             "{name: Wheel arch, widthMm: 1100, heightMm: 620, gaugeMm: 0.8, made: {material: METAL},"
                     + " metal: MILD_STEEL}";
+    private static final String DOOR_SKIN =
+            "{name: Lower door skin, widthMm: 900, heightMm: 640, gaugeMm: 0.8, made: {material: METAL}, metal: MILD_STEEL,"
+                    + " coats: [{kind: E_COAT}, {kind: PRIMER_SURFACER}, {kind: BASE}, {kind: CLEAR}]}";
+    private static final String STEEL_SEAM =
+            "{kind: SEAM, trace: [340, 300, 560, 306], widthMm: 9, groundBelow: true, depthMm: 1.35}";
     private static final String HOLE =
             "{kind: RUST_HOLE, xMm: 600, yMm: 330, lengthMm: 34, widthMm: 22, angleDeg: 70, rustPastMm: 12}";
     private static final String GLASS =
@@ -59,6 +65,8 @@ public final class Cases {
                 "{name: Engine flap, widthMm: 560, heightMm: 420, gaugeMm: 0.8, metal: MILD_STEEL, coats: [{kind: E_COAT}, {kind: PRIMER_SURFACER}, {kind: BASE}, {kind: CLEAR}]}",
                 "{kind: PAINT_CHIP, xMm: 220, yMm: 190, lengthMm: 6, widthMm: 4, angleDeg: 0, depthMm: 0.17}",
                 "{kind: SCRATCH, trace: [240, 230, 300, 244], widthMm: 1.5, depthMm: 0.13}");
+        put(out, "seam-filler", DOOR_SKIN, STEEL_SEAM);
+        put(out, "seam-fibre", DOOR_SKIN, STEEL_SEAM);
         put(out, "rust-mesh", RUST, HOLE);
         put(out, "rust-converted", RUST, HOLE);
         put(
@@ -153,6 +161,33 @@ public final class Cases {
                                         + " metal: MILD_STEEL, coats: [{kind: E_COAT}, {kind: PRIMER_SURFACER}, {kind: BASE}, {kind: CLEAR}]}",
                                 "{kind: SCRATCH, trace: [210, 300, 290, 322], widthMm: 3, depthMm: 0.35}"),
                         house));
+        out.put(
+                "pulled",
+                new Way(
+                        TestShop.job(
+                                DOOR_SKIN.replace("MILD_STEEL", "GALVANISED_STEEL"),
+                                "{kind: DENT, xMm: 420, yMm: 320, lengthMm: 190, widthMm: 130, angleDeg: 10, depthMm: 2.35,"
+                                        + " raising: PULLED, studs: 9}"),
+                        house));
+        out.put("hail", new Way(TestShop.job(DOOR_SKIN, hail()), whole));
+        return out;
+    }
+
+    /** Eleven dings on one skin, each its own size; the fourth is pushed out without paint. */
+    private static String[] hail() {
+        String[] out = new String[11];
+        for (int i = 0; i < out.length; i++) {
+            double across = i % 3 == 0 ? 34 : 17;
+            out[i] = String.format(
+                    Locale.ROOT,
+                    "{kind: DENT, xMm: %d, yMm: %d, lengthMm: %.0f, widthMm: %.0f, angleDeg: 0, depthMm: %.2f%s}",
+                    120 + 170 * (i % 4),
+                    120 + 190 * (i / 4),
+                    across,
+                    across,
+                    0.65 + 0.05 * i,
+                    i == 3 ? ", raising: PUSHED_OUT" : "");
+        }
         return out;
     }
 
@@ -160,7 +195,8 @@ public final class Cases {
         out.put(recipe, taking(recipe, TestShop.job(part, damages)));
     }
 
-    private static RepairDraft taking(String recipe, RepairDraft d) {
+    /** {@code d} by the way to mend {@code recipe}. */
+    public static RepairDraft taking(String recipe, RepairDraft d) {
         return new RepairDraft(
                 d.part(), d.damages(), null, null, null, null, null, recipe, null, null, null, null, null);
     }

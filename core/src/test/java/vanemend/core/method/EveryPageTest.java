@@ -143,6 +143,12 @@ class EveryPageTest {
                 assertThat(hot.isEmpty()).isEqualTo(recipe.equals("scratch-feathered"));
                 assertThat(hot).allSatisfy(s -> assertThat(said.apply(s)).contains("hot-work"));
             }
+            case METAL_SEAM -> {
+                assertThat(said.apply(paper)).contains("old-paint");
+                assertThat(p.loop("grind-again").steps().getFirst().cautions())
+                        .extracting(c -> c.id())
+                        .contains("metalwork", "hot-work");
+            }
             case COMPOSITE -> {
                 assertThat(said.apply(steps.getFirst())).contains("calibration");
                 assertThat(all(p).stream().filter(s -> s.kind() == Step.Kind.SAND))

@@ -92,7 +92,7 @@ class DoseTest {
         Seeds.forEach(300, (r, i) -> {
             FillVolume v = FillVolume.of(Seeds.between(r, 1000, 200_000), 9000, 14_000, 0.05, 0.8, 0.2, 0.1);
             double work = Seeds.between(r, 2.5, 12);
-            Pour p = Dose.pour(FILLER, v, 3, 140, work, 2, 20, v.again(1, 1), 1);
+            Pour p = Dose.pour(FILLER, v, 3, 140, work, 2, 20, v.again(1, 1), 1, 0);
             if (p.batches() < 12) {
                 assertThat(p.spreadMin() + p.mixMin()).isLessThanOrEqualTo(p.onPartByMin() + 1e-9);
                 assertThat(p.onPartByMin()).isCloseTo(0.8 * work, within(1e-9));
@@ -107,7 +107,7 @@ class DoseTest {
     @Test
     void oneMixThatCannotBeSpreadInTimeIsSplitAndSaidSo() {
         FillVolume big = FillVolume.of(150_000, 20_000, 26_000, 0.05, 0.8, 0.2, 0.1);
-        Pour p = Dose.pour(FILLER, big, 4, 200, 5, 2, 20, big.again(1, 1), 1);
+        Pour p = Dose.pour(FILLER, big, 4, 200, 5, 2, 20, big.again(1, 1), 1, 0);
         assertThat(p.batches()).isGreaterThan(1);
         assertThat(p.notes()).anySatisfy(n -> assertThat(n).contains(p.batches() + " equal batches"));
     }
@@ -115,7 +115,7 @@ class DoseTest {
     @Test
     void creamFollowsWhatWasWeighed() {
         FillVolume v = FillVolume.of(9000, 9000, 14_000, 0.05, 0.8, 0.2, 0.1);
-        Pour p = Dose.pour(FILLER, v, 2, 140, 5, 2, 20, v.again(1, 1), 1);
+        Pour p = Dose.pour(FILLER, v, 2, 140, 5, 2, 20, v.again(1, 1), 1, 0);
         assertThat(p.creamFor(p.fillerG())).isEqualTo(p.creamG());
         assertThat(p.creamFor(100)).isEqualTo(2.0);
     }
@@ -130,7 +130,7 @@ class DoseTest {
             double all = (v.hollowMl() + v.proudMl() + v.skimMl()) * 1.1;
             assertThat(ml.amount(deep)).isBetween(all - 1e-9, all + 1);
             assertThat(ml.amount(0)).isLessThan(ml.amount(deep));
-            Pour p = Dose.pour(FILLER, v, deep, 140, 8, 2, 20, ml, 1);
+            Pour p = Dose.pour(FILLER, v, deep, 140, 8, 2, 20, ml, 1, 0);
             Again g = p.again().orElseThrow();
             double d = Seeds.between(r, 0, deep);
             assertThat(g.amount(d)).isBetween(20.0, Math.max(20, p.fillerG() * p.batches()));

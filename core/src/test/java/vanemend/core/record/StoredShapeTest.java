@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -67,7 +68,9 @@ class StoredShapeTest {
                         JsonInclude.Value.construct(JsonInclude.Include.NON_ABSENT, JsonInclude.Include.NON_ABSENT))
                 .build();
         Set<String> now = new TreeSet<>();
-        for (Map.Entry<String, RepairDraft> c : Cases.all().entrySet()) {
+        Map<String, RepairDraft> all = new LinkedHashMap<>(Cases.all());
+        Cases.ways().forEach((way, x) -> all.put(way, x.draft()));
+        for (Map.Entry<String, RepairDraft> c : all.entrySet()) {
             paths(json.valueToTree(file(c.getKey(), c.getValue())), "record", now);
         }
         if (Boolean.getBoolean("vanemend.write")) {

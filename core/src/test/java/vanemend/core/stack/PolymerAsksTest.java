@@ -12,8 +12,11 @@ import vanemend.core.TestShop;
 import vanemend.core.footprint.DrawnZone;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.method.Step;
 import vanemend.core.plan.Workup;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.MethodId;
+import vanemend.core.trade.Text;
 import vanemend.core.verdict.Verdict.Outcome;
 
 @DisplayName("what a material asks of the work is a filter of the stack or a step, not only said")
@@ -42,6 +45,8 @@ class PolymerAsksTest {
         ">PBT+PC<, alcohol-wipe, true, false",
         ">PVC-U<, plastics-cleaner, true, false",
         ">PA6<, plastics-cleaner, false, true",
+        ">PET<, alcohol-wipe, true, false",
+        ">PC<, alcohol-wipe, true, false",
         ">PUR<, plastics-cleaner, false, false"
     })
     void aPolymerIsCleanedTriedAndDriedAsItsRowAsks(String mark, String cleaner, boolean trial, boolean dried) {
@@ -55,6 +60,54 @@ class PolymerAsksTest {
                     .as("before the cleaner meets the face")
                     .isLessThan(steps.indexOf("clean"));
         }
+    }
+
+    @ParameterizedTest(name = "{0}: pressed with a dry cloth, and warmed where it is damp: {1}")
+    @CsvSource({">PUR<, true", ">TPU<, true", ">PP<, false", ">PA6<, false", ">ABS<, false"})
+    @DisplayName("foam of polyurethane gives its water off for 30 min at 60 °C at most (recalled)")
+    void foamThatDrankWaterIsWarmedFirst(String mark, boolean asked) {
+        Workup w = plastic(mark);
+        List<String> steps = steps(w);
+        assertThat(steps.contains("dry-inside")).isEqualTo(asked);
+        if (asked) {
+            assertThat(steps).containsSubsequence("clean", "dry-inside", "back-ready");
+            Step degas = w.plan().orElseThrow().loop("degas").steps().getFirst();
+            assertThat(degas.clock().orElseThrow().minutes()).isEqualTo(30);
+            assertThat(Text.plain(degas.detail())).contains("60 °C at most");
+            assertThat(w.identity().heatCapC().orElseThrow()).isLessThanOrEqualTo(60);
+        }
+    }
+
+    @ParameterizedTest(name = "{0}: promoter {1}")
+    @CsvSource({">PA66<, false", ">PUR<, false", ">TPU<, false", ">PC<, false", ">PET<, false", ">PP<, true"})
+    void promoterForPolyolefinsLiesOnPolyolefinsAlone(String mark, boolean promoted) {
+        Workup w = plastic(mark);
+        assertThat(w.stack().item(Role.PROMOTE).isPresent()).isEqualTo(promoted);
+        assertThat(w.stack().ranked()).isNotEmpty();
+        assertThat(w.stack().ranked())
+                .extracting(RankedStack::recipe)
+                .as("nothing is melted in that melts into ABS alone")
+                .doesNotContain("abs-solvent");
+    }
+
+    @ParameterizedTest(name = "a cover of {0} counts as composite")
+    @CsvSource({">UP-GF30<", ">EP-GF40<"})
+    void aThermosetCoverIsMendedAsComposite(String mark) {
+        assertThat(plastic(mark).stack().ranked())
+                .isNotEmpty()
+                .allSatisfy(r -> assertThat(Recipe.of(r.recipe()).method()).isEqualTo(MethodId.COMPOSITE));
+    }
+
+    @Test
+    void theActivatorStaysAwayFromWhatIsTightInAPlasticThatCrazes() {
+        Workup w = work(
+                HouseRules.defaults(),
+                "{made: {material: PLASTIC, thicknessMm: 3, mark: '>PC<'}}",
+                "{kind: DIVOT, xMm: 330, yMm: 96, lengthMm: 14, widthMm: 5, depthMm: 0.8}");
+        assertThat(w.plan().orElseThrow().steps())
+                .filteredOn(s -> s.step().id().equals("activate"))
+                .singleElement()
+                .satisfies(s -> assertThat(s.step().detail()).contains("crazes"));
     }
 
     @ParameterizedTest

@@ -2,7 +2,9 @@ package vanemend.core.method.dent;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import vanemend.core.damage.Dent;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.Gate;
 import vanemend.core.method.Kit;
@@ -76,7 +78,40 @@ abstract class DentDepth extends MetalFace {
 
     /** Nothing is straightened under paint that is kept, nor along a scratch. */
     boolean straightens() {
-        return !found.whole() && found.hollows().stream().anyMatch(h -> !h.scratch());
+        return !found.whole() && tapped() > 0;
+    }
+
+    /** Hollow {@code i} by its name on the drawing, as a sentence; empty where there is only one. */
+    String whose(int i) {
+        int damage = found.hollows().get(i).damage();
+        return found.hollows().size() == 1
+                ? ""
+                : kit.job().damages().get(damage).kind().mark() + " " + (damage + 1) + ". ";
+    }
+
+    /** How many dents are tapped. */
+    long tapped() {
+        return found.hollows().stream().filter(h -> !h.scratch()).count() - pulled();
+    }
+
+    /** How many dents are pulled. */
+    long pulled() {
+        return dents(Dent.Raising.PULLED).size();
+    }
+
+    /** Studs or rings that they are pulled with. */
+    int studs() {
+        return dents(Dent.Raising.PULLED).stream()
+                .mapToInt(i -> ((Dent) kit.job().damages().get(i)).studs())
+                .sum();
+    }
+
+    /** Places in the draft of the dents that are raised so. */
+    List<Integer> dents(Dent.Raising raising) {
+        return IntStream.range(0, kit.job().damages().size())
+                .filter(i -> kit.job().damages().get(i) instanceof Dent d && d.raising() == raising)
+                .boxed()
+                .toList();
     }
 
     void measure() {
@@ -85,7 +120,7 @@ abstract class DentDepth extends MetalFace {
             Hollow h = found.hollows().get(i);
             String of = one ? "" : ", " + (i + 1) + " of " + found.hollows().size();
             add(step(one ? "depth" : "depth-" + (i + 1), Kind.GATE, "Measure the depth left" + of)
-                    .detail("Straightedge across the " + hurt(List.of(h.damage()))
+                    .detail(whose(i) + "Straightedge across the " + hurt(List.of(h.damage()))
                             + ", depth gauge at the deepest place.")
                     .zone(Zone.Kind.DAMAGE)
                     .layer("part")

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Act;
@@ -27,7 +28,7 @@ import vanemend.core.trade.TradeBook;
  * Metal dent fill: dents left after straightening, mended with polyester filler and putty. The order is the order of the work;
  * each private method is one heading of it.
  */
-public final class DentFill extends DentGround {
+public final class DentFill extends DentRaising {
     /** The method. */
     public static final Method METHOD = Method.of(
             MethodId.METAL_DENT,
@@ -46,6 +47,11 @@ public final class DentFill extends DentGround {
 
     private MethodSteps lay() {
         wash();
+        mark();
+        pushedOut();
+        if (pulled() > 0) {
+            pull();
+        }
         if (straightens()) {
             straighten();
         }
@@ -116,10 +122,15 @@ public final class DentFill extends DentGround {
 
     /** Which hollows a mix is for; empty where one mix is for all. */
     private String forHollows(Serving s) {
-        return found.servings().size() == 1 ? "" : ", " + called(s.hollows());
+        return found.servings().size() == 1 ? "" : ", " + called(drawn(s.hollows()));
     }
 
-    /** Dents by their numbers, from 1. */
+    /** Where hollows stand in the draft: by that place they are numbered on the drawing. */
+    private List<Integer> drawn(List<Integer> hollows) {
+        return hollows.stream().map(i -> found.hollows().get(i).damage()).toList();
+    }
+
+    /** Dents by their numbers on the drawing, given their places in the draft. */
     static String called(List<Integer> hollows) {
         String numbers = hollows.stream().map(i -> String.valueOf(i + 1)).collect(Collectors.joining(", "));
         return (hollows.size() == 1 ? "dent " : "dents ") + numbers;
@@ -188,7 +199,7 @@ public final class DentFill extends DentGround {
         for (int i = 1; i <= n; i++) {
             String of = one ? "" : ", " + i + " of " + n;
             add(step(one ? "shape-gate" : "shape-gate-" + i, Kind.GATE, "Look for high, low, pinholes" + of)
-                    .detail("Guide coat left dark is low. "
+                    .detail(whose(i - 1) + "Guide coat left dark is low. "
                             + (found.whole() ? "Paint cut through" : "Metal showing proud")
                             + " is high. Light from the side.")
                     .howDeep()
@@ -215,19 +226,34 @@ public final class DentFill extends DentGround {
         if (!alone || !found.whole()) {
             dullForPutty();
         }
-        mixAndSpread(
+        prepareMix(mix, "putty", Zone.Kind.PUTTY);
+        batches(
                 mix,
                 "putty",
+                "",
                 "putty",
                 Zone.Kind.PUTTY,
-                alone ? "Spread the putty" : "Skim putty over the entire repair",
-                (alone ? "Fill the hollow in " + lifts(mix) + ", then over all. " : "")
+                n -> alone ? "Spread the putty" + ofBatch(n, mix) : "Skim putty over the entire repair",
+                n -> (alone ? "Fill the hollow in " + lifts(mix) + ", then over all. " : "")
                         + (found.whole()
                                 ? "Over the ding and out to nothing inside the dulled ring. "
                                 : "From paint edge to paint edge, past the feathered clear: it seals the base and prevents rings. ")
                         + first(strokes(mix)) + " a pass.",
                 Act.FINISH_COAT);
         cure(mix, "putty", Zone.Kind.PUTTY, "180");
+    }
+
+    /** Which hollows batch {@code n} of the putty is for, where they are shared out; empty where each batch is for all. */
+    private String ofBatch(int n, MixPlan mix) {
+        int batches = mix.pour().batches();
+        int all = found.hollows().size();
+        return batches == 1 || all < batches
+                ? ""
+                : ", "
+                        + called(drawn(IntStream.range(0, all)
+                                .filter(i -> i * batches / all == n - 1)
+                                .boxed()
+                                .toList()));
     }
 
     /** What the putty lies on was sanded before it, and no dust is on it. */
@@ -280,7 +306,8 @@ public final class DentFill extends DentGround {
         for (int i = 1; i <= n; i++) {
             add(step(n == 1 ? "palm" : "palm-" + i, Kind.GATE, "Palm test" + (n == 1 ? "" : ", " + i + " of " + n))
                     .detail(
-                            "Flat hand, all directions: flat, no bulge, no pinholes, no straight lines, dull everywhere.")
+                            whose(i - 1)
+                                    + "Flat hand, all directions: flat, no bulge, no pinholes, no straight lines, dull everywhere.")
                     .howDeep()
                     .zone(Zone.Kind.FINE_320)
                     .layer("putty")
@@ -324,7 +351,7 @@ public final class DentFill extends DentGround {
     private List<Loop> rework() {
         List<Loop> out = new ArrayList<>(loops);
         out.add(new Loop("wait-again", "Wait, then try again", List.of(waitAgain())));
-        if (straightens()) {
+        if (straightens() || pulled() > 0) {
             out.add(straightenAgain());
         }
         filler().ifPresent(filler -> {

@@ -6,10 +6,8 @@ import java.util.stream.Collectors;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Act;
-import vanemend.core.method.Gate;
 import vanemend.core.method.Kit;
 import vanemend.core.method.Loop;
-import vanemend.core.method.Step.Clock;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.Step.Resource;
 import vanemend.core.method.StepBuilder;
@@ -33,8 +31,7 @@ abstract class DentGround extends DentDepth {
                 .zone(Zone.Kind.DAMAGE)
                 .layer("part")
                 .tool(aluminium() ? AluminiumSkin.TOOLS : "Hammer, dolly, studs")
-                .active(TradeBook.value("minutes.per-dent.straighten")
-                        * found.hollows().stream().filter(h -> !h.scratch()).count())
+                .active(TradeBook.value("minutes.per-dent.straighten") * tapped())
                 .caution("metalwork")
                 .caution("hot-work");
         if (metal().kind() == Metal.Kind.GALVANISED_STEEL) {
@@ -131,7 +128,11 @@ abstract class DentGround extends DentDepth {
                                                 : "Everything off inside the opening. ")
                                         + "Feather the paint edge " + mm("dent.feather-width") + " wide."
                                         + (aluminium() ? AluminiumSkin.sanded() : "")
-                                        + (aluminium() && !coats ? AluminiumSkin.bare() : ""))
+                                        + (aluminium() && !coats ? AluminiumSkin.bare() : "")
+                                        + (pulled() > 0
+                                                ? " Where studs were it is bare: filled or primed within "
+                                                        + minutes("steel-seam.bare") + "."
+                                                : ""))
                 .zone(Zone.Kind.FEATHER)
                 .layer("coats")
                 .tool("Flat DA")
@@ -148,34 +149,7 @@ abstract class DentGround extends DentDepth {
         }
         add(open);
         wipeOpened();
-        found.primerSandMin().ifPresent(min -> {
-            add(step("prime", Kind.DO, "Prime the bare metal")
-                    .detail("Epoxy primer over the opening, even wet coat, by its label.")
-                    .zone(Zone.Kind.OPENING)
-                    .layer("coats-kept")
-                    .material(name(Role.PRIME))
-                    .amount(needed(kit.portion("primer")))
-                    .portion("primer")
-                    .active(hands("minutes.prime", Zone.Kind.OPENING))
-                    .caution("primer"));
-            add(step("prime-wait", Kind.WAIT, "Wait to scuff the primer")
-                    .detail("Label time at today's temperature, then by touch.")
-                    .zone(Zone.Kind.OPENING)
-                    .clock(Clock.Kind.FROM, "Scuff from", min, "label of " + name(Role.PRIME))
-                    .gate(new Gate(
-                            "Does a fingernail leave no mark?",
-                            "No mark",
-                            "scuff it",
-                            "Still soft",
-                            List.of(new Gate.Branch("soft", "Still soft", "wait and try again", "wait-again")))));
-            add(step("scuff", Kind.SAND, "Scuff the primer, wipe")
-                    .detail("Dull all over, not through. Blow off and wipe.")
-                    .zone(Zone.Kind.OPENING)
-                    .tool("Hand pad")
-                    .paper("180")
-                    .active(hands("minutes.scuff", Zone.Kind.OPENING))
-                    .caution("dust"));
-        });
+        found.primerSandMin().ifPresent(min -> primed(Zone.Kind.OPENING, min));
     }
 
     static Loop straightenAgain() {

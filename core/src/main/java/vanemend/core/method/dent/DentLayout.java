@@ -57,7 +57,8 @@ final class DentLayout extends Layout {
     DentLayout(Job job, List<String> blockers) {
         super(job, blockers);
         this.metal = (Metal) job.part().substrate();
-        List<Dent> hollows = new ArrayList<>(job.all(Dent.class));
+        List<Dent> hollows = new ArrayList<>(
+                job.all(Dent.class).stream().filter(Dent::filled).toList());
         job.all(Scratch.class).forEach(s -> hollows.addAll(s.hollows()));
         job.all(Blemish.class).forEach(b -> hollows.add(b.hollow()));
         this.field = new DepthField(hollows);
@@ -106,7 +107,7 @@ final class DentLayout extends Layout {
         List<Own> out = new ArrayList<>();
         for (int i = 0; i < job.damages().size(); i++) {
             List<Dent> own = switch (job.damages().get(i)) {
-                case Dent d -> List.of(d);
+                case Dent d when d.filled() -> List.of(d);
                 case Scratch s -> s.hollows();
                 case Blemish b -> List.of(b.hollow());
                 default -> List.of();
@@ -176,7 +177,9 @@ final class DentLayout extends Layout {
         List<List<Island>> mixes = new ArrayList<>();
         double room = 0;
         for (Island i : islands) {
-            double ml = volume(together(i.hollows()), i.over()).totalMl();
+            double ml = Math.max(
+                    volume(together(i.hollows()), i.over()).totalMl(),
+                    layMin(together(i.hollows())) * job.shop().spreadMlPerMin());
             if (mixes.isEmpty() || ml > room) {
                 mixes.add(new ArrayList<>());
                 room = most;
@@ -192,10 +195,14 @@ final class DentLayout extends Layout {
             Geometry where = over.getFactory()
                     .buildGeometry(mix.stream().map(Island::over).toList());
             String id = out.isEmpty() ? "filler" : "filler-" + (out.size() + 1);
-            filler(id, "Filler, " + DentFill.called(hollows), item, own, where, again);
+            filler(id, "Filler, " + DentFill.called(drawn(hollows)), item, own, where, again);
             out.add(new DentFill.Serving(id, hollows));
         }
         return List.copyOf(out);
+    }
+
+    private List<Integer> drawn(List<Integer> hollows) {
+        return hollows.stream().map(i -> owns.get(i).damage()).toList();
     }
 
     /**
@@ -227,7 +234,19 @@ final class DentLayout extends Layout {
     private MixPlan filler(String id, String title, ShelfItem item, DepthField own, Geometry over, Again again) {
         double past = value(whole() ? "over-paint.filler-past" : "dent.filler-past");
         Zone zone = new Zone(Zone.Kind.FILLER, past, over);
-        return amounts.tin(id, title, item, volume(own, over), own.deepest().depthMm(), zone, again);
+        return amounts.tin(id, title, item, volume(own, over), own.deepest().depthMm(), zone, again, layMin(own));
+    }
+
+    /** Least that hands take for these hollows, min: each small ding is gone to, laid and drawn off, whatever goes into it. */
+    private static double layMin(DepthField own) {
+        return own.dents().stream().mapToDouble(DentLayout::laySeconds).sum() / 60;
+    }
+
+    private static double laySeconds(Dent d) {
+        if (d.acrossMm() <= value("dings.small")) {
+            return value("dings.small-lay");
+        }
+        return d.acrossMm() <= value("dings.middling") ? value("dings.middling-lay") : 0;
     }
 
     private FillVolume volume(DepthField own, Geometry over) {
@@ -252,7 +271,7 @@ final class DentLayout extends Layout {
                 value("mix.board-loss"));
         double deep = value("dent.putty-spread") + (alone ? field.deepest().depthMm() : 0);
         Again again = puttyAgain(volume, f);
-        amounts.tin("putty", "Putty", item, volume, deep, f.zone(Zone.Kind.PUTTY), again);
+        amounts.tin("putty", "Putty", item, volume, deep, f.zone(Zone.Kind.PUTTY), again, alone ? layMin(field) : 0);
     }
 
     /** A low spot lies in one dent: its coat is no wider than that dent's filler, or than the dent where the house corrects the spot only. */

@@ -2,31 +2,19 @@ package vanemend.core.method.dent;
 
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import vanemend.core.damage.Damage;
 import vanemend.core.footprint.Zone;
-import vanemend.core.material.MaterialClass.Role;
-import vanemend.core.method.Act;
 import vanemend.core.method.Kit;
-import vanemend.core.method.MethodPage;
+import vanemend.core.method.MetalPage;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.Weight;
-import vanemend.core.part.Metal;
 import vanemend.core.trade.TradeBook;
 
-/** What comes first on any painted sheet, whatever hurt it. */
-abstract class MetalFace extends MethodPage {
+/** What hurt the sheet, by its word, and what a nail along a scratch tells. */
+abstract class MetalFace extends MetalPage {
     MetalFace(Kit kit) {
         super(kit);
-    }
-
-    Metal metal() {
-        return (Metal) kit.job().part().substrate();
-    }
-
-    boolean aluminium() {
-        return metal().kind() == Metal.Kind.ALUMINIUM;
     }
 
     /** The damages at these places of the draft in one word. */
@@ -41,29 +29,6 @@ abstract class MetalFace extends MethodPage {
             case PAINT_CHIP -> "chip";
             default -> "dent";
         };
-    }
-
-    void wash() {
-        add(step("wash", Kind.DO, "Wash, then degrease")
-                .detail("Soap and water over the whole part. Then "
-                        + name(Role.CLEAN).toLowerCase(Locale.ROOT)
-                        + ", wiped off with a second clean cloth while wet.")
-                .zone(Zone.Kind.CLEAN)
-                .material(name(Role.CLEAN))
-                .active(TradeBook.value("minutes.wash"))
-                .caution("solvent")
-                .acts(Act.CLEAN));
-    }
-
-    /** The last wipe; {@code more} is said before who decides. */
-    void readyForPrimer(String more) {
-        add(step("ready", Kind.DO, "Blow off and wipe: ready for primer")
-                .detail((more + " " + TradeBook.shipped().closing()).strip())
-                .zone(Zone.Kind.CLEAN)
-                .material(name(Role.WIPE))
-                .active(hands("minutes.wipe", Zone.Kind.CLEAN))
-                .caution("solvent")
-                .acts(Act.WIPE_AGAIN, Act.READY));
     }
 
     /** What is only in the clear is polished, and what rusts is never covered. */

@@ -13,6 +13,7 @@ import vanemend.core.mix.Portion;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
+import vanemend.core.verdict.PlasticRow;
 
 /** Trim: residue, divot, grain, colour. Nothing coarser than 180 on trim, cleaned before every step, far past the repair. */
 public final class TrimFinish extends MethodPage {
@@ -107,7 +108,10 @@ public final class TrimFinish extends MethodPage {
                     .caution("cyanoacrylate")
                     .acts(Act.APPLY_FACE));
             add(step("activate", Kind.DO, "Activator over the gel")
-                    .detail("One light pass. Heat as it sets: small fills only.")
+                    .detail("One light pass. Heat as it sets: small fills only."
+                            + (asks(PlasticRow.Condition.ALCOHOL_ONLY)
+                                    ? " Never near a screw, a clip or a tight bend: it crazes there."
+                                    : ""))
                     .zone(Zone.Kind.DAMAGE)
                     .material(name(Role.ACTIVATE))
                     .active(TradeBook.value("minutes.untape"))
