@@ -1431,10 +1431,14 @@ export interface components {
             pieceKept?: boolean;
             /** @enum {string} */
             profile?: "BOWL" | "SOFT" | "POINT";
+            /** @enum {string} */
+            raising?: "TAPPED" | "PULLED" | "PUSHED_OUT";
             /** Format: double */
             rustPastMm?: number;
             /** Format: double */
             soundMm?: number;
+            /** Format: int32 */
+            studs?: number;
             /** @enum {string} */
             through?: "THROUGH" | "OUTER_LAYER";
             trace?: number[];
@@ -2178,7 +2182,7 @@ export interface components {
             /** @enum {string} */
             kind?: "ADD" | "LEAVE_OUT" | "MOVE" | "WORDS" | "MINUTES" | "READING" | "PICTURE";
             /** @enum {string} */
-            method?: "METAL_DENT" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method?: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             /** Format: double */
             minutes?: number;
             no?: string;
@@ -2212,7 +2216,7 @@ export interface components {
             /** Format: int64 */
             id: number;
             /** @enum {string} */
-            method: "METAL_DENT" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             methodTitle: string;
             reason: string;
             said: string;
@@ -2335,7 +2339,7 @@ export interface components {
             ladder: components["schemas"]["Ladder"];
             loops: components["schemas"]["Loop"][];
             /** @enum {string} */
-            method: "METAL_DENT" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             mixes: components["schemas"]["MixPlan"][];
             pieces: components["schemas"]["Piece"][];
             portions: components["schemas"]["Portion"][];
@@ -2367,7 +2371,7 @@ export interface components {
             step: components["schemas"]["Step"];
         };
         PlasticRow: {
-            conditions: ("ALCOHOL_ONLY" | "DRY_FIRST" | "TRIAL_SPOT")[];
+            conditions: ("ALCOHOL_ONLY" | "DRY_FIRST" | "DRY_INSIDE" | "TRIAL_SPOT")[];
             /** @enum {string} */
             family?: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
             /** Format: double */
@@ -2470,7 +2474,7 @@ export interface components {
             lines: components["schemas"]["StackLine"][];
             losses: string[];
             /** @enum {string} */
-            method: "METAL_DENT" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             missing: string[];
             name: string;
             recipe: string;
@@ -2523,7 +2527,7 @@ export interface components {
             id: string;
             materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
             /** @enum {string} */
-            method: "METAL_DENT" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             name: string;
             schools: {
                 [key: string]: string;
@@ -2832,7 +2836,7 @@ export interface components {
             defaultOption: string;
             id: string;
             materials: string[];
-            methods: ("METAL_DENT" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN")[];
+            methods: ("METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN")[];
             options: components["schemas"]["Option"][];
             question: string;
             shown: string;

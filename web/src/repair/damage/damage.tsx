@@ -8,6 +8,7 @@ import type { DraftOnScreen } from "../use-draft";
 import type { Chosen } from "./chosen";
 import { useDamageWord } from "./damage-word";
 import { type DamageDraft, type FieldsProps, fresh, type Kind } from "./fresh";
+import { ManyFields } from "./many-fields";
 import { ChipFields, DentFields, FilmFields, InjuryFields, OvalFields, TraceFields } from "./fields";
 
 /** Station 2: what happened to the part. Each kind of damage asks only what it needs; all of it can be dragged on the drawing. */
@@ -69,6 +70,7 @@ export function DamageStation({ on, frozen, hand }: { on: DraftOnScreen; frozen:
             </section>
           );
         })}
+        {!frozen && material === "METAL" && <ManyFields stamp={hand.stamp} onStamp={hand.stamps} />}
         {!frozen &&
           kinds.map((k) => (
             <button key={k.kind} type="button" className="btn go" onClick={() => add(k.kind)}>

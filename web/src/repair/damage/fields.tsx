@@ -84,6 +84,29 @@ export function DentFields(f: FieldsProps) {
         ]}
         onChange={(profile) => f.set({ profile })}
       />
+      <Choice
+        label={msg("How it is raised")}
+        columns={1}
+        disabled={f.frozen}
+        value={f.d.raising ?? "TAPPED"}
+        options={[
+          { value: "TAPPED", label: msg("Tapped from behind") },
+          { value: "PULLED", label: msg("Pulled with studs or rings") },
+          { value: "PUSHED_OUT", label: msg("Pushed out, no filler") },
+        ]}
+        onChange={(raising) => f.set({ raising })}
+      />
+      {f.d.raising === "PULLED" && (
+        <Measure
+          label={msg("Studs or rings")}
+          quantity={{ unit: "" }}
+          value={f.d.studs}
+          disabled={f.frozen}
+          problem={f.at("studs")}
+          field="studs"
+          onChange={(n) => f.set({ studs: n === undefined ? undefined : Math.round(n) })}
+        />
+      )}
     </div>
   );
 }

@@ -10,6 +10,8 @@ import { LeftRule, RULE, TopRule } from "../drawing/edge-rules";
 import { fitBox, type Projection, px, py } from "../drawing/projection";
 import { bearing, cornersOf, coverOf, drawn, meets, movedTo, ovalOf, type Spot, toEdge, traced } from "./shape";
 import type { DamageDraft } from "./fresh";
+import type { Stamp } from "./many";
+import { StampLayer } from "./many-fields";
 import { Handles } from "./place-handles";
 
 const MARGIN_MM = 24;
@@ -29,6 +31,8 @@ export function PlaceDrawing({
   chosen,
   placing,
   before,
+  stamp,
+  onStamped,
   onChoose,
   onPlaced,
   onChange,
@@ -42,6 +46,9 @@ export function PlaceDrawing({
   placing: number | undefined;
   /** Damage of earlier repairs of this very part. */
   before: readonly { damage: DamageDraft; words: string }[];
+  /** What each touch puts down while many are put on. */
+  stamp: Stamp | undefined;
+  onStamped: (spots: Spot[]) => void;
   onChoose: (index: number) => void;
   onPlaced: (index: number) => void;
   onChange: (index: number, next: Partial<DamageDraft>) => void;
@@ -164,11 +171,12 @@ export function PlaceDrawing({
               />
             </g>
           ))}
-          {d && placing === undefined && (
+          {d && placing === undefined && !stamp && (
             <Handles d={d} p={p} at={at} name={word(chosen)} onChange={(next) => onChange(chosen, next)} />
           )}
         </g>
-        {d && <Beside d={d} p={p} word={word(chosen)} width={width} />}
+        {d && !stamp && <Beside d={d} p={p} word={word(chosen)} width={width} />}
+        {stamp && <StampLayer {...{ stamp, p, at, width, height: drawnHeight }} onSpots={onStamped} />}
         <TopRule p={p} width={width} />
         <LeftRule p={p} height={drawnHeight} />
         <rect x="0" y="0" width={RULE} height={RULE} fill="var(--ground)" stroke="var(--ink)" strokeWidth="1.5" />
@@ -178,7 +186,11 @@ export function PlaceDrawing({
       </svg>
       <div className="firm-t flex min-h-18 shrink-0 items-stretch">
         <p className="flex min-w-0 flex-1 flex-col justify-center px-4 py-1" role="status">
-          <Told {...{ damages, chosen, placing: hand?.index ?? placing, word, outline }} />
+          {stamp ? (
+            <b>{msg("Tap: one ding. Draw a field: {inField} in it.", { inField: stamp.inField })}</b>
+          ) : (
+            <Told {...{ damages, chosen, placing: hand?.index ?? placing, word, outline }} />
+          )}
         </p>
         {d && (
           <button

@@ -3,6 +3,7 @@ import { useVehicles } from "../../begin/vehicles";
 import type { DraftOnScreen } from "../use-draft";
 import type { Chosen } from "./chosen";
 import { useDamageWord } from "./damage-word";
+import { FIRST, stamped } from "./many";
 import { PlaceDrawing } from "./place-drawing";
 
 /** Damage put on the part by touch; what was damaged on this very part before is dashed. */
@@ -29,6 +30,17 @@ export function Place({ id, on, hand }: { id: number; on: DraftOnScreen; hand: C
       chosen={hand.chosen}
       placing={hand.placing}
       before={before}
+      stamp={hand.stamp}
+      onStamped={(spots) =>
+        hand.stamp &&
+        on.change((d) => ({
+          ...d,
+          damages: [
+            ...(d.damages ?? []),
+            ...spots.map((s) => stamped(s, hand.stamp ?? FIRST, part.widthMm ?? 0, part.heightMm ?? 0)),
+          ],
+        }))
+      }
       onChoose={hand.choose}
       onPlaced={hand.placed}
       onChange={(i, next) =>

@@ -61,6 +61,8 @@ class EveryFamilyTest {
                 "Battery-lid through-crack | tap | Dull beyond the dish",
                 "Roof-pod gelcoat hairline | bottom | It goes through, or sounds dull",
                 "Welded skirt seam, cosmetic | weld | A crack or a hole in the weld",
+                "Rear-corner pulled dent | pulled | It springs",
+                "Bonnet hail, some pushed out | pushed-out | Still there, or the paint is cracked",
                 "Door-skin weld seam | weld | Light through pinholes",
                 "Mirror shell, corner missing | bites | It stays hard, or crazes",
                 "Driver's-console trim, glue and gouge | trial-spot | It crazes, softens or peels"

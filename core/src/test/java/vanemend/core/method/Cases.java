@@ -185,7 +185,7 @@ public final class Cases {
                     120 + 190 * (i / 4),
                     across,
                     across,
-                    0.65 + 0.05 * i,
+                    0.63 + 0.08 * i,
                     i == 3 ? ", raising: PUSHED_OUT" : "");
         }
         return out;

@@ -76,6 +76,7 @@ class FiguresInWordsTest {
             "⟦22 mm⟧",
             "⟦30 mm⟧",
             "⟦38 mm⟧",
+            "⟦40 mm⟧",
             "⟦60 mm⟧",
             "⟦75 mm⟧",
             "⟦50 µm⟧",

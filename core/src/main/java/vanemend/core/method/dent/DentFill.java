@@ -233,8 +233,9 @@ public final class DentFill extends DentRaising {
                 "",
                 "putty",
                 Zone.Kind.PUTTY,
-                n -> alone ? "Spread the putty" + ofBatch(n, mix) : "Skim putty over the entire repair",
-                n -> (alone ? "Fill the hollow in " + lifts(mix) + ", then over all. " : "")
+                n -> alone ? "Spread the putty" : "Skim putty over the entire repair",
+                n -> (alone ? ofBatch(n, mix) : "")
+                        + (alone ? "Fill the hollow in " + lifts(mix) + ", then over all. " : "")
                         + (found.whole()
                                 ? "Over the ding and out to nothing inside the dulled ring. "
                                 : "From paint edge to paint edge, past the feathered clear: it seals the base and prevents rings. ")
@@ -249,11 +250,10 @@ public final class DentFill extends DentRaising {
         int all = found.hollows().size();
         return batches == 1 || all < batches
                 ? ""
-                : ", "
-                        + called(drawn(IntStream.range(0, all)
-                                .filter(i -> i * batches / all == n - 1)
-                                .boxed()
-                                .toList()));
+                : IntStream.range(0, all)
+                        .filter(i -> i * batches / all == n - 1)
+                        .mapToObj(this::whose)
+                        .collect(Collectors.joining());
     }
 
     /** What the putty lies on was sanded before it, and no dust is on it. */

@@ -184,6 +184,36 @@ public final class DentFootprint {
             boolean stops = e.getKey().compareTo(Zone.Kind.OPENING) > 0 && e.getKey() != Zone.Kind.CLEAN;
             out.put(e.getKey(), Reach.within(grown, stops ? group.side() : sheet));
         }
+        if (past.containsKey(Zone.Kind.DULLED)) {
+            dulledTogether(group, past.get(Zone.Kind.DULLED), out);
+        }
         return out;
+    }
+
+    /** Dings over whole paint that lie close are dulled as one field: what is between each two of them too, and in every zone outside. */
+    private static void dulledTogether(Group group, double pastMm, Map<Zone.Kind, Geometry> pieces) {
+        double near = TradeBook.value("dings.one-field");
+        List<Geometry> outlines =
+                group.dents().dents().stream().map(Dent::outline).toList();
+        List<Geometry> between = new ArrayList<>();
+        for (int i = 0; i < outlines.size(); i++) {
+            for (int k = i + 1; k < outlines.size(); k++) {
+                Geometry a = outlines.get(i);
+                Geometry b = outlines.get(k);
+                if (a.isWithinDistance(b, near)) {
+                    between.add(Reach.grow(
+                            a.getFactory()
+                                    .createGeometryCollection(new Geometry[] {a, b})
+                                    .convexHull(),
+                            pastMm));
+                }
+            }
+        }
+        if (between.isEmpty()) {
+            return;
+        }
+        Geometry field = Reach.within(OverlayNGRobust.union(between), group.side());
+        pieces.replaceAll((kind, shape) ->
+                kind.compareTo(Zone.Kind.DULLED) < 0 ? shape : OverlayNGRobust.overlay(shape, field, OverlayNG.UNION));
     }
 }

@@ -2,17 +2,21 @@ package vanemend.core.method.dent;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import vanemend.core.TestShop;
+import vanemend.core.footprint.DrawnZone;
+import vanemend.core.footprint.Zone;
 import vanemend.core.method.Cases;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
@@ -160,18 +164,32 @@ class RaisingTest {
         assertThat(step(p, "depth-3").detail()).startsWith("Dent 3. ");
         assertThat(step(p, "depth-4").detail()).startsWith("Dent 5. ");
         assertThat(step(p, "palm-10").detail()).startsWith("Dent 11. ");
-        assertThat(steps(p).stream()
-                        .filter(s -> s.id().startsWith("putty-spread"))
-                        .map(Step::title))
-                .first()
-                .asString()
-                .contains("dents 1, 2, 3");
-        assertThat(steps(p).stream()
-                        .filter(s -> s.id().startsWith("putty-spread"))
-                        .map(Step::title))
-                .last()
-                .asString()
-                .contains("dents 10, 11");
+        assertThat(step(p, "putty-spread-1").detail()).startsWith("Dent 1. Dent 2. Dent 3. Fill");
+        assertThat(step(p, "putty-spread-4").detail()).startsWith("Dent 10. Dent 11. Fill");
+    }
+
+    @ParameterizedTest(name = "recalled: {0} mm between two dings over whole paint: {1} dulled fields")
+    @CsvSource({"60,1", "79,1", "81,2", "200,2"})
+    @DisplayName("by hand: the field of two dings is a stadium 15 mm past their hull")
+    void dingsThatLieCloseAreDulledAsOneField(double gap, int fields) {
+        Workup w = of(WHOLE, "MILD_STEEL", "", dent(400, 400, 20, 0.7, ""), dent(420 + gap, 400, 20, 0.7, ""));
+        DrawnZone dulled = zone(w, Zone.Kind.DULLED);
+        assertThat(dulled.rings()).hasSize(fields);
+        double one = Math.PI * 25 * 25;
+        assertThat(dulled.areaMm2())
+                .isCloseTo(fields == 2 ? 2 * one : one + 2 * 25 * (20 + gap), withinPercentage(0.6));
+        double inner = dulled.areaMm2();
+        for (Zone.Kind outer : List.of(Zone.Kind.REFINE_180, Zone.Kind.FINE_240, Zone.Kind.FINE_320, Zone.Kind.CLEAN)) {
+            assertThat(zone(w, outer).areaMm2()).as(outer.word()).isGreaterThan(inner);
+            inner = zone(w, outer).areaMm2();
+        }
+    }
+
+    private static DrawnZone zone(Workup w, Zone.Kind kind) {
+        return w.drawing().zones().stream()
+                .filter(z -> z.kind() == kind)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static MixPlan mix(Plan p) {
@@ -233,11 +251,11 @@ class RaisingTest {
                 before = batches;
                 if (batches > 1 && batches <= dings.size()) {
                     List<Integer> laid = steps(p).stream()
-                            .filter(s -> s.id().startsWith("putty-spread"))
-                            .flatMap(s -> java.util.regex.Pattern.compile("\\d+(?=[^a-z]*, batch)|\\d+(?=, \\d)")
-                                    .matcher(s.title())
+                            .filter(x -> x.id().startsWith("putty-spread"))
+                            .flatMap(x -> Pattern.compile("Dent (\\d+)[.]")
+                                    .matcher(x.detail())
                                     .results()
-                                    .map(m -> Integer.valueOf(m.group())))
+                                    .map(m -> Integer.valueOf(m.group(1))))
                             .toList();
                     assertThat(laid)
                             .containsExactlyElementsOf(IntStream.rangeClosed(1, dings.size())
