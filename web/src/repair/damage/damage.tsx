@@ -37,6 +37,7 @@ export function DamageStation({ on, frozen, hand }: { on: DraftOnScreen; frozen:
         {msg("Places are measured from the part's lower left corner, or put it on the drawing by touch.")}
       </p>
       <div className="flex flex-col gap-4 p-4">
+        {!frozen && material === "METAL" && <ManyFields stamp={hand.stamp} onStamp={hand.stamps} />}
         {damages.map((d, i) => {
           const name = word(i);
           return (
@@ -70,7 +71,6 @@ export function DamageStation({ on, frozen, hand }: { on: DraftOnScreen; frozen:
             </section>
           );
         })}
-        {!frozen && material === "METAL" && <ManyFields stamp={hand.stamp} onStamp={hand.stamps} />}
         {!frozen &&
           kinds.map((k) => (
             <button key={k.kind} type="button" className="btn go" onClick={() => add(k.kind)}>
@@ -151,7 +151,7 @@ function Fields({ material, ...f }: FieldsProps & { material: Material }) {
     case "SEAM":
       // A sheet is ground flush or below and read along; a welded plastic is ground just below.
       return material === "METAL" ? (
-        <TraceFields {...f} width depth />
+        <TraceFields {...f} width depth depthWord={msg("Deepest low along it")} />
       ) : (
         <div className="flex flex-col gap-3">
           <YesNo

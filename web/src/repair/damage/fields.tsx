@@ -137,8 +137,9 @@ export function OvalFields({
 export function TraceFields({
   width = false,
   depth = false,
+  depthWord = msg("Depth"),
   ...f
-}: FieldsProps & { width?: boolean; depth?: boolean }) {
+}: FieldsProps & { width?: boolean; depth?: boolean; depthWord?: string }) {
   const { system } = usePreferences();
   const { d, set, frozen, at } = f;
   const xy = d.trace ?? [];
@@ -150,9 +151,7 @@ export function TraceFields({
         <Figures
           {...f}
           fields={[
-            ...(depth
-              ? [{ key: "depthMm" as const, label: msg("Depth"), wide: true, gauge: "DEPTH_MM" as const }]
-              : []),
+            ...(depth ? [{ key: "depthMm" as const, label: depthWord, wide: true, gauge: "DEPTH_MM" as const }] : []),
             ...(width ? [{ key: "widthMm" as const, label: msg("Width") }] : []),
           ]}
         />

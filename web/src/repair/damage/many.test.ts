@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { FIRST, spread, stamped } from "./many";
+import { FIRST, spread, stamped, together } from "./many";
 
 describe("many dings", () => {
   it("are put down with their class of size, whole on the part", () => {
@@ -13,6 +13,25 @@ describe("many dings", () => {
       depthMm: 0.8,
     });
     expect(stamped({ x: 2, y: 399 }, ding, 600, 400)).toMatchObject({ xMm: 20, yMm: 380 });
+  });
+
+  it("never land on one another, nor on what is there", () => {
+    const there = [stamped({ x: 300, y: 200 }, { ...FIRST, acrossMm: 40 }, 600, 400)];
+    const put = together(
+      Array.from({ length: 9 }, () => ({ x: 305, y: 195 })),
+      FIRST,
+      there,
+      600,
+      400,
+    );
+    expect(put).toHaveLength(9);
+    const all = [...there, ...put];
+    for (const [i, a] of all.entries()) {
+      for (const b of all.slice(i + 1)) {
+        const apart = Math.hypot((a.xMm ?? 0) - (b.xMm ?? 0), (a.yMm ?? 0) - (b.yMm ?? 0));
+        expect(apart).toBeGreaterThanOrEqual(((a.lengthMm ?? 0) + (b.lengthMm ?? 0)) / 2);
+      }
+    }
   });
 
   it("are spread over the field that is drawn, as many as were counted, inside it and apart", () => {

@@ -32,6 +32,41 @@ export function stamped(spot: Spot, stamp: Stamp, widthMm: number, heightMm: num
   };
 }
 
+/** How far from {@code spot} the next free places are looked for, in turn: eight ways, nearest first. */
+const AROUND = [0, 1.2, 2.4, 3.6].flatMap((r) =>
+  Array.from({ length: r === 0 ? 1 : 8 }, (_, k) => ({
+    x: r * Math.cos((k * Math.PI) / 4),
+    y: r * Math.sin((k * Math.PI) / 4),
+  })),
+);
+
+/** Dings of {@code stamp} at {@code spots}, none on another or on what is there, as near to its spot as there is room. */
+export function together(
+  spots: readonly Spot[],
+  stamp: Stamp,
+  there: readonly DamageDraft[],
+  widthMm: number,
+  heightMm: number,
+): DamageDraft[] {
+  const out: DamageDraft[] = [];
+  const meets = (a: DamageDraft) =>
+    [...there, ...out].some(
+      (b) =>
+        b.xMm !== undefined &&
+        b.yMm !== undefined &&
+        Math.hypot((a.xMm ?? 0) - b.xMm, (a.yMm ?? 0) - b.yMm) <
+          stamp.acrossMm / 2 + Math.max(b.lengthMm ?? 0, b.widthMm ?? 0) / 2,
+    );
+  for (const spot of spots) {
+    const tries = AROUND.map((to) =>
+      stamped({ x: spot.x + to.x * stamp.acrossMm, y: spot.y + to.y * stamp.acrossMm }, stamp, widthMm, heightMm),
+    );
+    const free = tries.find((d) => !meets(d)) ?? tries[0];
+    if (free) out.push(free);
+  }
+  return out;
+}
+
 /** {@code count} spots spread evenly over the field between two corners: as many rows as make the gaps nearest to square. */
 export function spread(a: Spot, b: Spot, count: number): Spot[] {
   const [x0, y0] = [Math.min(a.x, b.x), Math.min(a.y, b.y)];

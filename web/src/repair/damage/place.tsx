@@ -3,7 +3,7 @@ import { useVehicles } from "../../begin/vehicles";
 import type { DraftOnScreen } from "../use-draft";
 import type { Chosen } from "./chosen";
 import { useDamageWord } from "./damage-word";
-import { FIRST, stamped } from "./many";
+import { FIRST, together } from "./many";
 import { PlaceDrawing } from "./place-drawing";
 
 /** Damage put on the part by touch; what was damaged on this very part before is dashed. */
@@ -37,7 +37,7 @@ export function Place({ id, on, hand }: { id: number; on: DraftOnScreen; hand: C
           ...d,
           damages: [
             ...(d.damages ?? []),
-            ...spots.map((s) => stamped(s, hand.stamp ?? FIRST, part.widthMm ?? 0, part.heightMm ?? 0)),
+            ...together(spots, hand.stamp ?? FIRST, d.damages ?? [], part.widthMm ?? 0, part.heightMm ?? 0),
           ],
         }))
       }

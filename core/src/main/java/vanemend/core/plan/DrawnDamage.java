@@ -56,13 +56,14 @@ public record DrawnDamage(
                 index,
                 damage.kind(),
                 damage.kind().word() + " " + (index + 1),
-                damage.kind().mark() + " " + (index + 1),
+                damage.kind().mark() + " " + (index + 1)
+                        + (damage instanceof Dent d && !d.filled() ? ", pushed out" : ""),
                 Ring.of(damage.outline()),
                 trace,
                 middle.x,
                 middle.y,
                 switch (damage) {
-                    case Dent d -> Optional.of(d.depthMm());
+                    case Dent d when d.filled() -> Optional.of(d.depthMm());
                     case RustPits p -> Optional.of(p.depthMm());
                     default -> Optional.empty();
                 });

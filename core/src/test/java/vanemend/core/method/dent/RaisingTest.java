@@ -155,6 +155,12 @@ class RaisingTest {
         assertThat(mix(p).pour().fillerG() * mix(p).pour().batches())
                 .isEqualTo(mix(q).pour().fillerG() * mix(q).pour().batches());
         assertThat(p.waits()).isEqualTo(q.waits());
+        assertThat(TestShop.workup(all, TestShop.shop(21, WHOLE, TestShop.fullShelf()))
+                        .drawing()
+                        .damages()
+                        .get(3)
+                        .mark())
+                .isEqualTo("Dent 4, pushed out");
     }
 
     @Test
