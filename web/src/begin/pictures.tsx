@@ -160,6 +160,14 @@ const DAMAGES: Record<Kind, (fill: Fill) => ReactNode> = {
       <path d="M74 34V52H44" strokeDasharray="4 3" />
     </>
   ),
+  TAB: (fill) => (
+    <>
+      <path d="M10 34H78V54H10Z" fill={fill("part")} strokeWidth="2.4" />
+      <path d="M34 34V16a10 10 0 0 1 20 0V34" strokeDasharray="4 3" />
+      <circle cx="44" cy="17" r="4" strokeDasharray="3 2" />
+      <path d="M34 34L38 29L42 34L47 28L54 34" strokeWidth="2.4" />
+    </>
+  ),
   SEAM: () => (
     <>
       <path d={PANEL} fill={SHEET} />

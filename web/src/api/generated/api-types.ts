@@ -1425,7 +1425,7 @@ export interface components {
             groundBelow?: boolean;
             injury?: components["schemas"]["InjuryDraft"];
             /** @enum {string} */
-            kind?: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
+            kind?: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
             /** Format: double */
             lengthMm?: number;
             pieceKept?: boolean;
@@ -1525,7 +1525,7 @@ export interface components {
             /** Format: int32 */
             index: number;
             /** @enum {string} */
-            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
+            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
             mark: string;
             rings: components["schemas"]["Ring"][];
             trace: number[];
@@ -1878,7 +1878,7 @@ export interface components {
         };
         KindView: {
             /** @enum {string} */
-            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
+            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
             materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
             word: string;
         };
@@ -2182,7 +2182,7 @@ export interface components {
             /** @enum {string} */
             kind?: "ADD" | "LEAVE_OUT" | "MOVE" | "WORDS" | "MINUTES" | "READING" | "PICTURE";
             /** @enum {string} */
-            method?: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method?: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             /** Format: double */
             minutes?: number;
             no?: string;
@@ -2216,7 +2216,7 @@ export interface components {
             /** Format: int64 */
             id: number;
             /** @enum {string} */
-            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             methodTitle: string;
             reason: string;
             said: string;
@@ -2339,7 +2339,7 @@ export interface components {
             ladder: components["schemas"]["Ladder"];
             loops: components["schemas"]["Loop"][];
             /** @enum {string} */
-            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             mixes: components["schemas"]["MixPlan"][];
             pieces: components["schemas"]["Piece"][];
             portions: components["schemas"]["Portion"][];
@@ -2474,7 +2474,7 @@ export interface components {
             lines: components["schemas"]["StackLine"][];
             losses: string[];
             /** @enum {string} */
-            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             missing: string[];
             name: string;
             recipe: string;
@@ -2522,12 +2522,12 @@ export interface components {
             taken: number;
         };
         Recipe: {
-            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
+            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
             families: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
             id: string;
             materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
             /** @enum {string} */
-            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             name: string;
             schools: {
                 [key: string]: string;
@@ -2664,7 +2664,7 @@ export interface components {
         Rule: {
             ask: string;
             care: boolean;
-            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
+            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
             family: string;
             figures: string[];
             /** Format: double */
@@ -2825,7 +2825,7 @@ export interface components {
             /** Format: double */
             depthMm?: number;
             /** @enum {string} */
-            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
+            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
             /** Format: double */
             lengthMm?: number;
             through: boolean;
@@ -2836,7 +2836,7 @@ export interface components {
             defaultOption: string;
             id: string;
             materials: string[];
-            methods: ("METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN")[];
+            methods: ("METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN")[];
             options: components["schemas"]["Option"][];
             question: string;
             shown: string;
@@ -3086,7 +3086,7 @@ export interface components {
         };
         Slot: {
             classes: string[];
-            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
+            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
             house: {
                 [key: string]: string;
             };

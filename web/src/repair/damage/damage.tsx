@@ -179,6 +179,19 @@ function Fields({ material, ...f }: FieldsProps & { material: Material }) {
           />
         </div>
       );
+    case "TAB":
+      return (
+        <div className="flex flex-col gap-3">
+          <OvalFields {...f} />
+          <YesNo
+            label={msg("The piece is at hand")}
+            no={msg("No")}
+            frozen={frozen}
+            value={d.pieceKept ?? false}
+            onChange={(pieceKept) => set({ pieceKept })}
+          />
+        </div>
+      );
     case "RUST_PITS":
     case "DIVOT":
     case "RASH":

@@ -231,8 +231,8 @@ public record DamageDraft(
         Optional<Damage> check(Damage.Kind kind) {
             int before = check.problems().size();
             Optional<Damage> damage = made(kind, before);
-            // A corner that is gone lies across the edge; only its middle must be on the part.
-            if (check.problems().size() == before && kind != Damage.Kind.MISSING) {
+            // A corner or a tab that is gone lies across the edge; only its middle must be on the part.
+            if (check.problems().size() == before && kind != Damage.Kind.MISSING && kind != Damage.Kind.TAB) {
                 damage.ifPresent(x -> inside(x.outline()));
             }
             return check.problems().size() == before ? damage : Optional.empty();
@@ -250,6 +250,7 @@ public record DamageDraft(
                             oval(),
                             range("soundMm", "sound plastic all round", d.soundMm, 0, 1000),
                             Boolean.TRUE.equals(d.pieceKept)));
+                case TAB -> Optional.of(new Tab(oval(), Boolean.TRUE.equals(d.pieceKept)));
                 case PAINT_CHIP -> Optional.of(new Blemish(kind, oval(), depth(TradeBook.value("entry.depth.max"))));
                 case DIVOT, RASH -> Optional.of(new Blemish(kind, oval(), depth(wall())));
                 case RESIDUE -> Optional.of(new Blemish(kind, oval(), 0));

@@ -9,6 +9,7 @@ import vanemend.core.method.dent.DentFill;
 import vanemend.core.method.glass.GlassChip;
 import vanemend.core.method.hairline.HairlineSealant;
 import vanemend.core.method.plastic.PlasticMethod;
+import vanemend.core.method.plastic.TabPage;
 import vanemend.core.method.rust.RustMesh;
 import vanemend.core.method.rust.RustPitsFill;
 import vanemend.core.method.seam.SeamPage;
@@ -31,6 +32,7 @@ public final class Methods {
             case COMPOSITE -> CompositeTwoSided.METHOD;
             case HAIRLINE -> HairlineSealant.METHOD;
             case PLASTIC_TWO_SIDED, PLASTIC_PATCH, PLASTIC_MESH, WELD_FINISH -> PlasticMethod.of(id);
+            case PLASTIC_TAB -> TabPage.METHOD;
             case ABS_REBUILD -> AbsRebuild.METHOD;
             case TRIM -> TrimFinish.METHOD;
             case GLASS_CHIP -> GlassChip.METHOD;

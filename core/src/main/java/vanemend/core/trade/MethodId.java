@@ -16,6 +16,7 @@ public enum MethodId {
     PLASTIC_TWO_SIDED("plastic-two-sided", "plastic"),
     PLASTIC_PATCH("plastic-patch", "plastic"),
     PLASTIC_MESH("plastic-mesh", "plastic"),
+    PLASTIC_TAB("plastic-tab", "plastic"),
     WELD_FINISH("weld-finish", "plastic"),
     ABS_REBUILD("abs-rebuild", "abs"),
     TRIM("trim", "trim"),

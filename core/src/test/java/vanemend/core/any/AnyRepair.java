@@ -214,6 +214,7 @@ public record AnyRepair(RepairDraft draft, Conditions shop) {
                                         ", soundMm: %.1f, pieceKept: %s",
                                         between(r, 0, 90),
                                         r.nextBoolean());
+                    case TAB -> oval + ", pieceKept: " + r.nextBoolean();
                     case HOLE, RESIDUE -> oval;
                     case SCRATCH ->
                         trace

@@ -107,6 +107,11 @@ public final class Cases {
                 "{kind: SEAM, trace: [700, 210, 780, 220, 840, 214], widthMm: 9, groundBelow: true}");
         put(
                 out,
+                "plastic-tab",
+                TPO.replace("Front skirt", "Skirt end with its tab"),
+                "{kind: TAB, xMm: 1588, yMm: 180, lengthMm: 34, widthMm: 22, angleDeg: 0, pieceKept: false}");
+        put(
+                out,
                 "abs-solvent",
                 "{name: Mirror shell, widthMm: 260, heightMm: 360, made: {material: PLASTIC, mark: '>ABS<', thicknessMm: 2.8}}",
                 "{kind: MISSING, xMm: 232, yMm: 330, lengthMm: 60, widthMm: 44, angleDeg: 45, soundMm: 22, pieceKept: false}",

@@ -37,6 +37,7 @@ class MatcherTest {
             "{kind: RUST_HOLE, xMm: 300, yMm: 250, lengthMm: 40, widthMm: 30, rustPastMm: 5}";
     private static final String PITS = "{kind: RUST_PITS, xMm: 300, yMm: 250, lengthMm: 60, widthMm: 40, depthMm: 0.4}";
     private static final String SEAM = "{kind: SEAM, trace: [200, 200, 290, 200], widthMm: 8, groundBelow: true}";
+    private static final String TAB = "{kind: TAB, xMm: 300, yMm: 250, lengthMm: 34, widthMm: 22}";
     private static final String STEEL_SEAM = SEAM.replace("}", ", depthMm: 1.2}");
     private static final String HAIRLINE = "{kind: HAIRLINE, trace: [200, 200, 290, 200]}";
     private static final String DIVOT = "{kind: DIVOT, xMm: 300, yMm: 250, lengthMm: 12, widthMm: 8, depthMm: 1}";
@@ -57,7 +58,7 @@ class MatcherTest {
         JOBS.put("{metal: ALUMINIUM, gaugeMm: 1.2}", List.of(DENT, SCRATCH, STEEL_SEAM));
         for (String mark : new String[] {">PP+EPDM-TD20<", ">PE-HD<", ">ABS<", ">PC+ABS<", ">PA66-GF30<", ">PUR<"}) {
             List<String> damage =
-                    new ArrayList<>(List.of(CRACK, SHALLOW_CRACK, HOLE, MISSING, SCRATCH, SEAM, DIVOT, RESIDUE));
+                    new ArrayList<>(List.of(CRACK, SHALLOW_CRACK, HOLE, MISSING, SCRATCH, SEAM, TAB, DIVOT, RESIDUE));
             JOBS.put("{made: {material: PLASTIC, thicknessMm: 3, mark: '" + mark + "'}}", damage);
         }
         for (String kind : new String[] {"SMC", "HAND_LAID"}) {
