@@ -13,7 +13,7 @@ export function ManyFields({ stamp, onStamp }: { stamp: Stamp | undefined; onSta
   if (!stamp) {
     return (
       <button type="button" className="btn" onClick={() => onStamp(FIRST)}>
-        {msg("Many small dings: tap them on")}
+        {msg("Many small dings")}
       </button>
     );
   }
