@@ -31,22 +31,11 @@ public record Dent(
     /** How a dent is raised. */
     public enum Raising {
         /** Tapped from behind, hammer on dolly. */
-        TAPPED("tapped"),
+        TAPPED,
         /** Pulled from the face with studs or rings welded on. */
-        PULLED("pulled with studs"),
+        PULLED,
         /** Pushed out from behind with its paint whole, by whoever can: nothing is filled. */
-        PUSHED_OUT("pushed out, no filler");
-
-        private final String word;
-
-        Raising(String word) {
-            this.word = word;
-        }
-
-        /** As said at the bench. */
-        public String word() {
-            return word;
-        }
+        PUSHED_OUT
     }
 
     /** One that is tapped as near to flat as it goes. */
