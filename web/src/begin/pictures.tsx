@@ -116,6 +116,13 @@ const DAMAGES: Record<Kind, (fill: Fill) => ReactNode> = {
       <path d="M40 8l5 -3l4 4l-3 5h-6Z" fill={SHEET} />
     </>
   ),
+  GELCOAT_CHIP: (fill) => (
+    <>
+      <path d="M6 22H30L38 32L46 33L54 22H82V30H6Z" fill={fill("finish")} />
+      <path d="M6 30H36L38 32L46 33L48 30H82V52H6Z" fill={fill("cloth")} />
+      <path d="M38 10l6 -4l6 3l-2 6h-7Z" fill={fill("finish")} />
+    </>
+  ),
   RASH: (fill) => (
     <>
       <path d="M6 30L18 32L22 28L28 34L33 30L40 35L46 29L52 34L58 30L64 33L70 29L82 30V50H6Z" fill={fill("part")} />

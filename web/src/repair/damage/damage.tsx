@@ -196,6 +196,7 @@ function Fields({ material, ...f }: FieldsProps & { material: Material }) {
     case "DIVOT":
     case "RASH":
     case "PAINT_CHIP":
+    case "GELCOAT_CHIP":
       return <OvalFields {...f} more={[{ key: "depthMm", label: msg("Depth"), gauge: "DEPTH_MM" }]} />;
     default:
       return <OvalFields {...f} />;

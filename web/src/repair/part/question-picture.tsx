@@ -226,6 +226,7 @@ const PICTURES: Record<string, Draw> = {
   "plastic-age": aged,
   "composite-structure": structure,
   "composite-carbon-crash": structure,
+  "composite-gelcoat-star": torn,
   "composite-hairline-hidden": aged,
   "composite-hairline-grew": cameBack,
   "composite-delamination": layers,

@@ -64,6 +64,7 @@ class EveryFamilyTest {
                 "Rear-corner pulled dent | pulled | It springs",
                 "Bonnet hail, some pushed out | pushed-out | Still there, or the paint is cracked",
                 "Door-skin weld seam | weld | Light through pinholes",
+                "Roof-pod gelcoat chips | bottom | Fibre seen",
                 "Skirt-end locating tab | root | Air or dry cloth in it",
                 "Mirror shell, corner missing | bites | It stays hard, or crazes",
                 "Driver's-console trim, glue and gouge | trial-spot | It crazes, softens or peels"

@@ -51,6 +51,32 @@ public final class TestShop {
                 id, classId, Optional.of(work), List.of(sand), Optional.empty(), Optional.empty(), TODAY.plusDays(90));
     }
 
+    /** {@code i} with what its label prints of its two parts; null where it prints nothing. */
+    public static ShelfItem printing(ShelfItem i, Double byVolume, Double byWeight) {
+        return new ShelfItem(
+                i.id(),
+                i.classId(),
+                i.name(),
+                i.lot(),
+                Optional.<LocalDate>empty(),
+                1000,
+                "mL",
+                i.workMin(),
+                List.of(),
+                Optional.empty(),
+                Optional.of(1.1),
+                Optional.empty(),
+                Optional.empty(),
+                ShelfItem.Sanding.DRY,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.ofNullable(byVolume),
+                Optional.ofNullable(byWeight),
+                Optional.empty(),
+                Optional.empty());
+    }
+
     public static ShelfItem paper(String grading, int grade) {
         return item(
                 grading + grade, "paper", Optional.empty(), List.of(), Optional.of(grading), Optional.of(grade), null);

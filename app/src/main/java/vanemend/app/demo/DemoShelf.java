@@ -81,7 +81,7 @@ final class DemoShelf {
                                 today.plusDays(150),
                                 200,
                                 "mL")
-                        .epoxy(3, 20)
+                        .twoPart(3, 20)
                         .byVolume(1)
                         .pack(200)
                         .build(),
@@ -93,7 +93,7 @@ final class DemoShelf {
                                 today.plusDays(95),
                                 50,
                                 "mL")
-                        .epoxy(1, 15)
+                        .twoPart(1, 15)
                         .byVolume(1)
                         .pack(50)
                         .build(),
@@ -105,7 +105,7 @@ final class DemoShelf {
                                 today.plusDays(120),
                                 150,
                                 "mL")
-                        .epoxy(5, 15)
+                        .twoPart(5, 15)
                         .byVolume(1)
                         .pack(200)
                         .build(),
@@ -117,7 +117,7 @@ final class DemoShelf {
                                 today.plusDays(200),
                                 400,
                                 "mL")
-                        .epoxy(15, List.of(new LabelTime(21, 180), new LabelTime(60, 30), new LabelTime(82, 10)))
+                        .twoPart(15, List.of(new LabelTime(21, 180), new LabelTime(60, 30), new LabelTime(82, 10)))
                         .byVolume(2)
                         .pack(400)
                         .build(),
@@ -129,14 +129,18 @@ final class DemoShelf {
                                 today.plusDays(60),
                                 40,
                                 "mL")
-                        .epoxy(35, 180)
+                        .twoPart(35, 180)
                         .byVolume(1)
                         .pack(400)
                         .build(),
                 item("cream", "finishing-cream", "Finishing cream", "CR-0771", today.plusDays(75), 90, "mL")
-                        .epoxy(4, 15)
+                        .twoPart(4, 15)
                         .byVolume(1)
                         .pack(120)
+                        .build(),
+                item("gelcoat", "gelcoat-paste", "Gelcoat paste, white", "GP-0118", today.plusDays(90), 600, "mL")
+                        .twoPart(12, List.of(new LabelTime(20, 180)))
+                        .byWeight(66)
                         .build(),
                 item("gel", "cyanoacrylate-gel", "Cyanoacrylate gel", "CG-0205", today.plusDays(30), 20, "g")
                         .build(),
@@ -353,11 +357,11 @@ final class DemoShelf {
             return this;
         }
 
-        Builder epoxy(double workMin, double sandMin) {
-            return epoxy(workMin, List.of(new LabelTime(21, sandMin)));
+        Builder twoPart(double workMin, double sandMin) {
+            return twoPart(workMin, List.of(new LabelTime(21, sandMin)));
         }
 
-        Builder epoxy(double workMin, List<LabelTime> times) {
+        Builder twoPart(double workMin, List<LabelTime> times) {
             work = Optional.of(workMin);
             sand = times;
             return this;

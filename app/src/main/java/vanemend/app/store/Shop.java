@@ -290,12 +290,7 @@ public class Shop {
 
     /** An amount in the unit that the shelf counts the item in. */
     private static double counted(ShelfItem item, Used u) {
-        double amount = item.unit().equals(u.unit())
-                ? u.amount()
-                : item.unit().equals("mL") && u.unit().equals("g")
-                        ? u.amount() / item.density()
-                        : item.unit().equals("g") && u.unit().equals("mL") ? u.amount() * item.density() : u.amount();
-        return Math.round(amount * 10) / 10.0;
+        return Math.round(item.counted(u.amount(), u.unit()) * 10) / 10.0;
     }
 
     /** Where the shop lies, without asking the store each time: a meter asks twice a second. */

@@ -5,14 +5,16 @@ import java.util.Set;
 import org.locationtech.jts.geom.Geometry;
 
 /**
- * A divot, damaged grain or residue on trim, the worn field that the road leaves on a cover, or a chip that a stone knocks out of paint.
+ * A divot, damaged grain or residue on trim, the worn field that the road leaves on a cover,
+ * or a chip out of paint or gelcoat.
  *
- * @param kind divot, residue, road rash or chip in paint
+ * @param kind divot, residue, road rash, chip in paint or in gelcoat
  * @param place where it is, mm
  * @param depthMm deepest, mm; 0 for residue
  */
 public record Blemish(Kind kind, Oval place, double depthMm) implements Damage {
-    private static final Set<Kind> KINDS = EnumSet.of(Kind.DIVOT, Kind.RESIDUE, Kind.RASH, Kind.PAINT_CHIP);
+    private static final Set<Kind> KINDS =
+            EnumSet.of(Kind.DIVOT, Kind.RESIDUE, Kind.RASH, Kind.PAINT_CHIP, Kind.GELCOAT_CHIP);
 
     public Blemish {
         if (!KINDS.contains(kind)) {

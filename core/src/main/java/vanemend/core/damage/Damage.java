@@ -33,6 +33,7 @@ public sealed interface Damage
         MISSING("Missing piece", EnumSet.of(MadeOf.PLASTIC, MadeOf.COMPOSITE)),
         TAB("Tab or screw hole", "Tab", EnumSet.of(MadeOf.PLASTIC)),
         SEAM("Welded seam", EnumSet.of(MadeOf.PLASTIC, MadeOf.METAL)),
+        GELCOAT_CHIP("Gelcoat chip", EnumSet.of(MadeOf.COMPOSITE)),
         HAIRLINE("Hairline", EnumSet.of(MadeOf.COMPOSITE)),
         CHIP("Stone chip", EnumSet.of(MadeOf.GLASS)),
         INJURY("Injury", EnumSet.of(MadeOf.TYRE)),

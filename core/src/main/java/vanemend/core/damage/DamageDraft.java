@@ -21,7 +21,7 @@ import vanemend.core.trade.TradeBook;
  *
  * @param kind which; a dent when absent
  * @param lengthMm of a dent, hole, missing piece, run or blemish; body of a chip; diameter of an injury
- * @param depthMm of a dent, scratch, divot, road rash or chip in paint; of the low along a seam in metal
+ * @param depthMm of a dent, scratch, divot, road rash or chip in paint or gelcoat; of the low along a seam in metal
  * @param trace corners of a crack, seam, scratch or hairline, x and y in turn
  * @param rustPastMm how far rust reaches past a rust hole
  * @param soundMm sound plastic all round a missing piece
@@ -252,7 +252,7 @@ public record DamageDraft(
                             Boolean.TRUE.equals(d.pieceKept)));
                 case TAB -> Optional.of(new Tab(oval(), Boolean.TRUE.equals(d.pieceKept)));
                 case PAINT_CHIP -> Optional.of(new Blemish(kind, oval(), depth(TradeBook.value("entry.depth.max"))));
-                case DIVOT, RASH -> Optional.of(new Blemish(kind, oval(), depth(wall())));
+                case DIVOT, RASH, GELCOAT_CHIP -> Optional.of(new Blemish(kind, oval(), depth(wall())));
                 case RESIDUE -> Optional.of(new Blemish(kind, oval(), 0));
                 case SCRATCH -> {
                     double width = range("widthMm", "width", d.widthMm, 0.1, 200);
@@ -424,9 +424,7 @@ public record DamageDraft(
         }
 
         private double wall() {
-            return part.substrate() instanceof vanemend.core.part.Plastic p
-                    ? p.thicknessMm()
-                    : TradeBook.value("entry.depth.max");
+            return part.substrate().wallMm().orElse(TradeBook.value("entry.depth.max"));
         }
 
         private double depth(double most) {

@@ -27,6 +27,7 @@ public record Zone(Kind kind, double pastMm, Geometry shape) {
         DULLED("Dulled", "paint kept, no gloss left"),
         REFINE_180("180", "levels the putty rim"),
         FINE_240("240", "past the repair"),
+        SURFACED("Surfacer to here", "inside the dulled field"),
         FINE_320("320", "dull everywhere"),
         CLEAN("Clean", "wash, then degrease"),
         // rust
@@ -37,7 +38,7 @@ public record Zone(Kind kind, double pastMm, Geometry shape) {
         PRIME_BACK("Primed, back", "against new rust", Side.BACK),
         // plastic and composite
         DISH("Dish", "80 stays inside"),
-        FACE_SAND("Face sanded", "80 past the dish"),
+        FACE_SAND("Face sanded", "by 80, past the damage"),
         ADHESIVE("Adhesive stops here", "tapered to nothing"),
         RING_180("180 ring", "where it will feather"),
         CLOTH("Cloth, back", "buried in adhesive", Side.BACK),

@@ -87,6 +87,7 @@ public record MaterialClass(
     public enum Chemistry {
         POLYESTER,
         AMINE_EPOXY,
+        URETHANE,
         ONE_PART,
         SOLVENT,
         CYANOACRYLATE,
@@ -98,7 +99,7 @@ public record MaterialClass(
 
         /** True for two parts that are mixed and gel: work time and temperature rule them. */
         public boolean isMixed() {
-            return this == POLYESTER || this == AMINE_EPOXY;
+            return this == POLYESTER || this == AMINE_EPOXY || this == URETHANE;
         }
     }
 

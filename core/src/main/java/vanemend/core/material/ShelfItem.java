@@ -94,6 +94,14 @@ public record ShelfItem(
         return densityGPerMl.or(() -> materialClass().figure("densityGPerMl")).orElse(1.0);
     }
 
+    /** {@code amount} in {@code unit} as the shelf counts this: between g and mL by its density, else as it is. */
+    public double counted(double amount, String of) {
+        if (of.equals("g") && unit.equals("mL")) {
+            return amount / density();
+        }
+        return of.equals("mL") && unit.equals("g") ? amount * density() : amount;
+    }
+
     /** A label figure of the class, such as {@code maxLiftMm}. */
     public double typical(String name) {
         return materialClass()

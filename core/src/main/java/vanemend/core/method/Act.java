@@ -64,6 +64,8 @@ public enum Act {
     LIGHT("light on"),
     RESIN_HARD("resin hard"),
     FILM_OFF("film off"),
+    FILM_OVER("film over what cures"),
+    COLOUR_TRIED("colour tried on scrap, dry"),
     VALVE_OUT("valve core out"),
     DEMOUNT("tyre off the rim"),
     STEM_IN("stem pulled through"),
@@ -84,6 +86,7 @@ public enum Act {
     SEAL_BUFF("overbuff sealed"),
     SURFACE_DRY("surface over the dew point"),
     PRIMER("primer or paint on"),
+    PRIMER_CURED("primer or surfacer cured"),
     READY("handed over");
 
     private final String word;

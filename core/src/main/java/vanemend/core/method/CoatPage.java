@@ -74,6 +74,11 @@ public abstract class CoatPage extends GatePage {
 
     /** Before the first promoter, paint or primer: the surface well over the dew point. Asked once a plan. */
     protected List<StepBuilder> dew(Zone.Kind zone) {
+        return dew("dew", zone);
+    }
+
+    /** As above, the look called {@code id}. */
+    protected List<StepBuilder> dew(String id, Zone.Kind zone) {
         if (dewAsked) {
             return List.of();
         }
@@ -92,7 +97,7 @@ public abstract class CoatPage extends GatePage {
                                 .active(hands("minutes.wipe", zone))
                                 .caution("lamp"))));
         return List.of(look(
-                        "dew",
+                        id,
                         "Surface over the dew point?",
                         "Dew point " + Text.of(Math.round(kit.job().shop().air().dewPointC() * 10) / 10.0, "°C")
                                 + " in today's air: the surface at " + Text.atLeast(least, "°C")

@@ -64,7 +64,7 @@ public abstract class Layout {
     }
 
     /** {@code laid} with the papers that were chosen by hand; what they break is kept for the plan. */
-    protected Ladder byHand(Ladder laid) {
+    public Ladder byHand(Ladder laid) {
         Ladder now = laid;
         for (Wishes.Paper wish : job.wishes().papers()) {
             Optional<ShelfItem> paper = job.stack().papers().stream()
@@ -102,7 +102,8 @@ public abstract class Layout {
         return List.copyOf(paperFaults);
     }
 
-    protected Kit kit(Footprint f, Ladder ladder) {
+    /** What is held ready for a page over the zones {@code f} and the papers {@code ladder}. */
+    public Kit kit(Footprint f, Ladder ladder) {
         return new Kit(job, f, ladder, amounts.mixes(), amounts.portions(), waits.all());
     }
 
@@ -127,7 +128,13 @@ public abstract class Layout {
         return from < to ? new double[] {from, to} : new double[] {0, part().widthMm()};
     }
 
-    protected void ladderHolds(Ladder ladder) {
+    /** Whether nothing stands in the way of a plan so far. */
+    public boolean open() {
+        return blockers.isEmpty();
+    }
+
+    /** A ladder that lacks a paper stands in the way. */
+    public void ladderHolds(Ladder ladder) {
         if (!ladder.whole()) {
             blockers.add(ladder.missing());
         }

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import vanemend.core.cure.Wait;
 import vanemend.core.footprint.Zone;
+import vanemend.core.material.MaterialClass;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Step.Clock;
@@ -212,6 +213,25 @@ public abstract class MethodPage extends CoatPage {
                 .amount(Text.of(1, "mixers"));
     }
 
+    /** Two parts mixed by hand; {@code both} is the figure of its portion that tells how much. */
+    protected StepBuilder byHand(String id, String title, String portion, String both, String then) {
+        Portion p = kit.portion(portion);
+        return step(id, Kind.DO, title)
+                .detail(p.notes().getFirst() + " " + then)
+                .material(p.material())
+                .amount(figure(p, both))
+                .figure(figure(p, both))
+                .portion(portion)
+                .active(TradeBook.value("minutes.prepare-mix"))
+                .acts(Act.HAND_MIX);
+    }
+
+    /** As {@code mixing} says, but as much as the depth that was read asks. */
+    protected StepBuilder again(String portion, StepBuilder mixing) {
+        Portion p = kit.portion(portion);
+        return mixing.amount(said(p.again().orElseThrow(), p.unit())).figure("");
+    }
+
     private static String goes(Portion p) {
         return p.batches() == 1 ? "" : p.batches() + " goes, a fresh mixer each. ";
     }
@@ -263,6 +283,16 @@ public abstract class MethodPage extends CoatPage {
         return apply(id, title, detail, portion, layer, zone, Math.min(handsOn(p), most))
                 .amount(said(p.again().orElseThrow(), p.unit()))
                 .figure("");
+    }
+
+    /** The caution for what {@code p} gives off and does to skin while it is live. */
+    private String live(Portion p) {
+        return stack().lines().stream()
+                        .flatMap(l -> l.chosen().stream())
+                        .anyMatch(i -> i.item().id().equals(p.itemId())
+                                && i.item().materialClass().chemistry() == MaterialClass.Chemistry.POLYESTER)
+                ? "styrene"
+                : "epoxy";
     }
 
     /** Hands-on for one go: at least a minute, but never past its own deadline. */
@@ -359,7 +389,7 @@ public abstract class MethodPage extends CoatPage {
                             zone,
                             handsOn(p))
                     .acts(acts)
-                    .caution("epoxy");
+                    .caution(live(p));
             out.add(only ? b : b.amount(p.eachGo() + " of " + needed(p)));
         }
         return out;

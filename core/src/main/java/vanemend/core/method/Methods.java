@@ -5,6 +5,7 @@ import java.util.List;
 import vanemend.core.method.abs.AbsRebuild;
 import vanemend.core.method.clear.ClearRun;
 import vanemend.core.method.composite.CompositeTwoSided;
+import vanemend.core.method.composite.GelcoatPage;
 import vanemend.core.method.dent.DentFill;
 import vanemend.core.method.glass.GlassChip;
 import vanemend.core.method.hairline.HairlineSealant;
@@ -30,6 +31,7 @@ public final class Methods {
             case RUST_PITS -> RustPitsFill.METHOD;
             case CLEAR_RUN -> ClearRun.METHOD;
             case COMPOSITE -> CompositeTwoSided.METHOD;
+            case GELCOAT -> GelcoatPage.METHOD;
             case HAIRLINE -> HairlineSealant.METHOD;
             case PLASTIC_TWO_SIDED, PLASTIC_PATCH, PLASTIC_MESH, WELD_FINISH -> PlasticMethod.of(id);
             case PLASTIC_TAB -> TabPage.METHOD;

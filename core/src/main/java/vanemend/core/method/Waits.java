@@ -149,8 +149,8 @@ public final class Waits {
         }
     }
 
-    /** Flash of the promoter that belongs to a patch: its label; else what its class usually takes. The spray's school is not its. */
-    public void flashOfPatch(String id, ShelfItem item) {
+    /** Flash by the label; else what its class usually takes. The school for a promoter's spray is not its. */
+    public void flashByClass(String id, ShelfItem item) {
         double typical = item.materialClass().figure("flash").orElseThrow();
         flash(id, item, typical, "typical of its class ");
     }

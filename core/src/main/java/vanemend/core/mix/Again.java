@@ -40,6 +40,11 @@ public record Again(double coat, double perMm, double perMl, double least, doubl
                 : Double.MAX_VALUE;
     }
 
+    /** With {@code ml} at least. */
+    public Again atLeast(double ml) {
+        return new Again(coat, perMm, perMl, Math.ceil(ml), Math.max(ml, most));
+    }
+
     /** In another unit, {@code per} of it for one of this; {@code least} and {@code most} in the new unit. */
     public Again in(double per, double least, double most) {
         return new Again(coat * per, perMm * per, perMl * per, least, Math.max(least, most));

@@ -52,7 +52,7 @@ public record Portion(
     /** A copy whose second round takes {@code mL}; what comes out of a cartridge then needs a fresh mixer, purged first. */
     public Portion again(Again ml) {
         double waste = form == Form.CARTRIDGE ? Portions.perMixerMl() : 0;
-        Again with = new Again(ml.coat() + waste, ml.perMm(), ml.perMl(), 1, Double.MAX_VALUE);
+        Again with = new Again(ml.coat() + waste, ml.perMm(), ml.perMl(), Math.max(1, ml.least()), ml.most());
         return new Portion(
                 id,
                 title,

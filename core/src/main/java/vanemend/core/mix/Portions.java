@@ -77,17 +77,78 @@ public final class Portions {
 
     /** A two-part cream mixed by hand on a palette, equal or as its label says; never through a mixer. */
     public static Portion handMixed(String id, String title, ShelfItem item, FillVolume volume, Pace pace) {
-        double mixMin = TradeBook.value("mix.minutes");
-        int goes = pace.goes(volume.totalMl(), mixMin);
-        List<String> notes = new ArrayList<>();
-        notes.add(
+        return byHand(
+                id,
+                title,
+                item,
+                volume,
+                volume.totalMl(),
+                pace,
                 "Ratio by its label, both parts by weight or both by volume, never one of each. Palette and spreader, no"
-                        + " static mixer.");
-        goes(goes, pace.windowMin(mixMin), notes);
-        double grams = volume.totalMl() * item.density();
+                        + " static mixer.",
+                TwoPart.sides(item, volume.totalMl() / pace.goes(volume.totalMl(), mixMin()), "Part A", "Part B"),
+                List.of());
+    }
+
+    /** A paste with liquid peroxide, mixed by hand: in no go less than a scale can dose the peroxide for. */
+    public static Portion withPeroxide(String id, String title, ShelfItem item, FillVolume volume, Pace pace) {
+        double least = leastWithPeroxideMl(item);
+        double goes = pace.goes(volume.totalMl(), mixMin());
+        double each = Math.max(volume.totalMl() / goes, least);
+        List<Figure> dose = new ArrayList<>(TwoPart.sides(item, each, "Paste", "Liquid peroxide"));
+        item.ratioByWeight()
+                .ifPresent(r -> dose.add(figure(
+                        "Peroxide",
+                        100 / r,
+                        "%",
+                        "of the paste, label; usual " + Text.book("gelcoat.peroxide-least") + " to "
+                                + Text.book("gelcoat.peroxide-most"))));
+        List<String> left = each > volume.totalMl() / goes
+                ? List.of("A scale of " + Text.book("mix.scale-step") + " doses the peroxide of no less than "
+                        + Text.book("mix.min-filler")
+                        + " well: what is over is waste, left to cure in the open.")
+                : List.of();
+        return byHand(
+                id,
+                title,
+                item,
+                volume,
+                each * goes,
+                pace,
+                "Peroxide by its label, by weight, into the paste, never the other way round; away from acetone. What is over"
+                        + " never goes back into the tin.",
+                dose,
+                left);
+    }
+
+    /** Least of a paste that a scale doses its peroxide well for, mL. */
+    public static double leastWithPeroxideMl(ShelfItem item) {
+        return TradeBook.value("mix.min-filler") / item.density();
+    }
+
+    private static double mixMin() {
+        return TradeBook.value("mix.minutes");
+    }
+
+    private static Portion byHand(
+            String id,
+            String title,
+            ShelfItem item,
+            FillVolume volume,
+            double mixedMl,
+            Pace pace,
+            String how,
+            List<Figure> sides,
+            List<String> more) {
+        int goes = pace.goes(volume.totalMl(), mixMin());
+        List<String> notes = new ArrayList<>();
+        notes.add(how);
+        notes.addAll(more);
+        goes(goes, pace.windowMin(mixMin()), notes);
         List<Figure> figures = new ArrayList<>();
-        figures.add(figure("Both parts together", up(grams / goes, 0.5), "g", "for each of " + goes));
-        figures.addAll(TwoPart.sides(item, volume.totalMl() / goes, "Part A", "Part B"));
+        figures.add(
+                figure("Both parts together", up(mixedMl * item.density() / goes, 0.5), "g", "for each of " + goes));
+        figures.addAll(sides);
         figures.add(figure("On the part", volume.onPartMl(), "mL", ""));
         return new Portion(
                 id,
@@ -96,7 +157,7 @@ public final class Portions {
                 item.name(),
                 item.id(),
                 item.lot(),
-                up(volume.totalMl(), 0.5),
+                up(mixedMl, 0.5),
                 "mL",
                 List.copyOf(figures),
                 goes,
@@ -231,6 +292,35 @@ public final class Portions {
     public static Portion coats(
             String id, String title, Form form, ShelfItem item, double areaMm2, double coats, String perM2Id) {
         double perM2 = TradeBook.value(perM2Id);
+        return coats(id, title, form, item, areaMm2, coats, perM2, source(perM2Id), List.of());
+    }
+
+    /**
+     * Sprayed in coats to a film: a coat wet by 1 µm is 1 mL/m².
+     *
+     * @param wetUm one coat as sprayed, µm
+     * @param dryUm all of them, dry, µm
+     */
+    public static Portion film(
+            String id, String title, ShelfItem item, double areaMm2, double coats, double wetUm, double dryUm) {
+        List<Figure> more = new ArrayList<>();
+        more.add(figure("One coat, wet", Math.round(wetUm), "µm", "recalled, verify; its label decides"));
+        more.add(figure("All coats, dry", Math.round(dryUm), "µm", "before it is blocked"));
+        double ml = areaMm2 / MM2_A_M2 * coats * wetUm / TradeBook.value("coat.transfer.gun");
+        more.addAll(TwoPart.sides(item, ml, "Part A", "Part B"));
+        return coats(id, title, Form.SPRAYED, item, areaMm2, coats, wetUm, "from the wet coat", more);
+    }
+
+    private static Portion coats(
+            String id,
+            String title,
+            Form form,
+            ShelfItem item,
+            double areaMm2,
+            double coats,
+            double perM2,
+            String source,
+            List<Figure> more) {
         boolean wiped = form == Form.WIPED;
         String time = wiped ? "round" : "coat";
         double on = areaMm2 / MM2_A_M2 * coats * perM2;
@@ -240,8 +330,9 @@ public final class Portions {
                         wiped ? "Rounds" : "Coats",
                         coats,
                         coats == 1 ? time : time + "s",
-                        Text.of(perM2, "mL/m²") + " each; " + source(perM2Id)),
+                        Text.of(Math.round(perM2), "mL/m²") + " each; " + source),
                 figure("On the part", on, "mL", "")));
+        figures.addAll(more);
         List<String> notes = new ArrayList<>();
         double ml = on;
         if (form == Form.SPRAYED) {

@@ -79,15 +79,25 @@ final class PlanMaker {
         return List.copyOf(out);
     }
 
+    /** Counts in {@code amount} as the shelf counts the item. */
+    private void need(Map<String, Double> needed, String itemId, double amount, String unit) {
+        double counted = job.shop().shelf().stream()
+                .filter(i -> i.id().equals(itemId))
+                .findFirst()
+                .map(i -> i.counted(amount, unit))
+                .orElse(amount);
+        needed.merge(itemId, Math.ceil(counted * 10 - 1e-6) / 10, Double::sum);
+    }
+
     private List<Shopping> shopping(Layout layout, Laid laid) {
         Map<String, Double> needed = new LinkedHashMap<>();
         layout.amounts()
                 .mixes()
                 .values()
-                .forEach(m -> needed.merge(
-                        m.pour().itemId(), m.pour().fillerG() * m.pour().batches(), Double::sum));
-        layout.amounts().portions().values().forEach(p -> needed.merge(p.itemId(), p.needed(), Double::sum));
-        laid.ladder().rungs().forEach(r -> needed.merge(r.itemId(), (double) r.discs(), Double::sum));
+                .forEach(m -> need(
+                        needed, m.pour().itemId(), m.pour().fillerG() * m.pour().batches(), "g"));
+        layout.amounts().portions().values().forEach(p -> need(needed, p.itemId(), p.needed(), p.unit()));
+        laid.ladder().rungs().forEach(r -> need(needed, r.itemId(), r.discs(), "pieces"));
         return Shopping.of(needed, job.shop().shelf());
     }
 }

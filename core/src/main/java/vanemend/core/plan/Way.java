@@ -14,6 +14,7 @@ import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Methods;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
+import vanemend.core.method.surface.Surfacing;
 import vanemend.core.sanding.FilmBudget;
 import vanemend.core.stack.Effort;
 
@@ -31,7 +32,7 @@ record Way(Job job, Layout layout, Optional<FilmBudget> film, Laid laid, List<St
         List<String> blockers = new ArrayList<>(job.stack().missing());
         Layout layout = Methods.of(job.recipe().method()).layOut(job, blockers);
         Optional<FilmBudget> film = layout.film();
-        Laid laid = layout.laid();
+        Laid laid = Surfacing.over(job, layout, layout.laid());
         return new Way(job, layout, film, laid, List.copyOf(blockers));
     }
 

@@ -65,4 +65,25 @@ public record Leg(
                 damp,
                 grades);
     }
+
+    /** A copy that is sanded damp. */
+    public Leg wet() {
+        return new Leg(
+                id,
+                stage,
+                fromP,
+                toP,
+                limit,
+                stockMm3,
+                ratePerUm,
+                scratchShare,
+                first,
+                middle,
+                last,
+                tool,
+                motion,
+                sign,
+                true,
+                grades);
+    }
 }

@@ -154,7 +154,7 @@ final class ItemFilter {
     }
 
     private Optional<Reason> clock(ShelfItem item, MaterialClass c, Role role) {
-        boolean sprayed = role == Role.PRIME || role == Role.SEAL;
+        boolean sprayed = role == Role.PRIME || role == Role.SEAL || role == Role.SURFACE;
         OptionalDouble work = need.times().workMin(item);
         if (!sprayed && work.isEmpty()) {
             return reason("no-work-time", () -> "no work time on file: read the label and add it to the shelf");
@@ -162,13 +162,24 @@ final class ItemFilter {
         if (item.sand().isEmpty()) {
             return reason("no-sand-time", () -> "no time to sand on file: read the label and add it to the shelf");
         }
-        double slow = TradeBook.value(c.chemistry() == Chemistry.POLYESTER ? "cure.too-slow" : "cure.too-slow-epoxy");
+        double patience =
+                TradeBook.value(c.chemistry() == Chemistry.POLYESTER ? "cure.too-slow" : "cure.too-slow-epoxy");
+        // What takes hours by its nature, such as gelcoat, is not slow because it does.
+        double slow =
+                c.sand().isEmpty() ? patience : Math.max(patience, c.sand().getLast());
         OptionalDouble sand = need.times().sandMin(item);
         if (!sprayed && sand.isPresent() && sand.getAsDouble() > slow) {
             return reason(
                     TOO_SLOW,
                     () -> "too slow today: " + Text.of(Math.round(Math.ceil(sand.getAsDouble())), "min")
                             + " to sand at " + Text.of(need.airC(), "°C") + ", at most " + Text.atMost(slow, "min"));
+        }
+        Optional<Double> warmest = c.figure("maxC");
+        if (warmest.isPresent() && need.airC() > warmest.get()) {
+            return reason(
+                    TOO_QUICK,
+                    () -> "too warm today: " + Text.of(need.airC(), "°C") + ", used up to "
+                            + Text.atMost(warmest.get(), "°C"));
         }
         double needs = c.chemistry() == Chemistry.POLYESTER
                 ? 2 * TradeBook.value("mix.minutes")

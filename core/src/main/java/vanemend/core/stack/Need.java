@@ -23,6 +23,7 @@ import vanemend.core.part.Plastic;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.Schools;
 import vanemend.core.trade.TradeBook;
+import vanemend.core.verdict.GelcoatDepth;
 import vanemend.core.verdict.Limits;
 
 /**
@@ -156,6 +157,8 @@ public record Need(
             case ABS -> abs();
             case TRIM -> trim();
             case NOT_TRIM -> !trim();
+            case GELCOAT -> GelcoatDepth.alone(part, damages);
+            case NOT_GELCOAT -> !GelcoatDepth.alone(part, damages);
             case HOLLOW -> !coatsDeep();
             case COATS_DEEP -> coatsDeep();
             case PUTTY_ALONE, NOT_PUTTY_ALONE -> true;

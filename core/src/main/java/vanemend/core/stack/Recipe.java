@@ -57,6 +57,8 @@ public record Recipe(
         ABS("melts into ABS and ASA only"),
         TRIM("for grained trim only"),
         NOT_TRIM("trim has its own way"),
+        GELCOAT("deeper than gelcoat, or no bare gelcoat"),
+        NOT_GELCOAT("only gelcoat is hurt: paste alone"),
         HOLLOW("no deeper than {scratch.putty-from}: its edges are feathered, nothing is filled"),
         COATS_DEEP("deeper than {scratch.putty-from}: putty"),
         PUTTY_ALONE("too deep for putty alone"),

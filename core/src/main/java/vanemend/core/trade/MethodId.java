@@ -12,6 +12,7 @@ public enum MethodId {
     RUST_PITS("rust-pits", "rust"),
     CLEAR_RUN("clear-run", "clear"),
     COMPOSITE("composite", "composite"),
+    GELCOAT("gelcoat", "composite"),
     HAIRLINE("hairline", "hairline"),
     PLASTIC_TWO_SIDED("plastic-two-sided", "plastic"),
     PLASTIC_PATCH("plastic-patch", "plastic"),

@@ -1,5 +1,6 @@
 package vanemend.core.verdict;
 
+import vanemend.core.damage.Blemish;
 import vanemend.core.damage.Crack;
 import vanemend.core.damage.Damage;
 import vanemend.core.damage.Hairline;
@@ -14,6 +15,7 @@ public final class CompositeDepth {
     public static double opened(Damage d, double wallMm) {
         return switch (d) {
             case Scratch s -> Math.min(s.depthMm(), wallMm);
+            case Blemish b -> Math.min(b.depthMm(), wallMm);
             case Hairline h -> wallMm * TradeBook.value("dish.outer-share");
             case Crack c when c.depth() == Crack.Depth.OUTER_LAYER -> wallMm * TradeBook.value("dish.outer-share");
             default -> wallMm;

@@ -1,6 +1,7 @@
 package vanemend.core.verdict;
 
 import org.locationtech.jts.geom.Geometry;
+import vanemend.core.damage.Blemish;
 import vanemend.core.damage.Crack;
 import vanemend.core.damage.Damage;
 import vanemend.core.damage.Hairline;
@@ -9,6 +10,7 @@ import vanemend.core.damage.Missing;
 import vanemend.core.damage.Scratch;
 import vanemend.core.part.Composite;
 import vanemend.core.part.Part;
+import vanemend.core.trade.Text;
 
 /** Fibre in resin: how deep the damage goes and whether its back is reached. */
 final class CompositeRules {
@@ -22,6 +24,9 @@ final class CompositeRules {
         }
         for (Damage d : c.damages()) {
             judge(c.part(), d, out);
+        }
+        if (GelcoatDepth.alone(c.part(), c.damages())) {
+            return;
         }
         c.part().substrate().wallMm().ifPresent(wall -> dish(c, wall, out));
     }
@@ -49,9 +54,27 @@ final class CompositeRules {
             hairline(part, k.outline(), out);
         } else if (d instanceof Crack || d instanceof Hole || d instanceof Missing) {
             through(part, out);
+        } else if (d instanceof Blemish b) {
+            gelcoat(part, b.depthMm(), out);
+        } else if (d instanceof Scratch s && GelcoatDepth.within(part, s.depthMm())) {
+            gelcoat(part, s.depthMm(), out);
         } else if (d instanceof Scratch s) {
             out.bears(Limits.rule("composite-surface"), Findings.mm(s.depthMm()) + " deep");
         }
+    }
+
+    /** Deeper than gelcoat is moulded it may be laminate; deeper than one go of paste it is no chip. */
+    private static void gelcoat(Part part, double deepMm, Findings out) {
+        if (!GelcoatDepth.bare(part)) {
+            out.bears(Limits.rule("composite-gelcoat-none"), "");
+            return;
+        }
+        Limits.Rule moulded = Limits.rule("composite-gelcoat");
+        Limits.Rule thick = Limits.rule("composite-gelcoat-thick");
+        double most = thick.upTo().orElseThrow();
+        Limits.Rule bears =
+                GelcoatDepth.moulded(deepMm) ? moulded : deepMm <= most ? thick : Limits.rule("composite-gelcoat-deep");
+        out.bears(bears, Text.underMost(deepMm, "mm", deepMm > most) + " deep, moulded up to " + moulded.upToSaid());
     }
 
     private static void hairline(Part part, Geometry crack, Findings out) {

@@ -204,7 +204,7 @@ public record AnyRepair(RepairDraft draft, Conditions shop) {
                                         between(r, 0.2, 7),
                                         new String[] {"BOWL", "SOFT", "POINT"}[r.nextInt(3)]);
                     case PAINT_CHIP -> oval + String.format(Locale.ROOT, ", depthMm: %.2f", between(r, 0.1, 0.6));
-                    case RUST_PITS, DIVOT, RASH ->
+                    case RUST_PITS, DIVOT, RASH, GELCOAT_CHIP ->
                         oval + String.format(Locale.ROOT, ", depthMm: %.2f", between(r, 0.1, 3));
                     case RUST_HOLE -> oval + String.format(Locale.ROOT, ", rustPastMm: %.1f", between(r, 0, 20));
                     case MISSING ->

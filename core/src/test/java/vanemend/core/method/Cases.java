@@ -86,6 +86,13 @@ public final class Cases {
                 "{name: Roof pod, widthMm: 1400, heightMm: 700, made: {material: COMPOSITE, composite: HAND_LAID, thicknessMm: 5},"
                         + " face: [GELCOAT]}",
                 "{kind: HAIRLINE, trace: [610, 330, 660, 352, 714, 358]}");
+        put(
+                out,
+                "gelcoat-paste",
+                "{name: Roof pod, widthMm: 1400, heightMm: 700, made: {material: COMPOSITE, composite: HAND_LAID, thicknessMm: 5},"
+                        + " face: [GELCOAT]}",
+                "{kind: GELCOAT_CHIP, xMm: 420, yMm: 260, lengthMm: 11, widthMm: 8, angleDeg: 20, depthMm: 0.65}",
+                "{kind: SCRATCH, trace: [520, 300, 590, 318], widthMm: 1.5, depthMm: 0.45}");
         put(out, "plastic-adhesive-cloth", TPO, SPLIT);
         put(
                 out,
@@ -174,6 +181,7 @@ public final class Cases {
                                 "{kind: DENT, xMm: 420, yMm: 320, lengthMm: 190, widthMm: 130, angleDeg: 10, depthMm: 2.35,"
                                         + " raising: PULLED, studs: 9}"),
                         house));
+        out.put("filling-primer", new Way(all().get("composite-epoxy"), house.with("surfacer", "filling-primer")));
         out.put("hail", new Way(TestShop.job(DOOR_SKIN, hail()), whole));
         return out;
     }

@@ -115,7 +115,8 @@ class InterlockTest {
                         "fibre-not-last",
                         "fibre-before-body",
                         "seam-fibre",
-                        "film-while-wet");
+                        "film-while-wet",
+                        "gelcoat-colour");
     }
 
     @Test

@@ -3,9 +3,7 @@ package vanemend.core.mix;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -58,29 +56,7 @@ class TwoPartTest {
     }
 
     private static ShelfItem resin(Double byVolume, Double byWeight) {
-        ShelfItem i = TestShop.mix("resin", "laminating-resin", 20);
-        return new ShelfItem(
-                i.id(),
-                i.classId(),
-                i.name(),
-                i.lot(),
-                Optional.<LocalDate>empty(),
-                1000,
-                "mL",
-                i.workMin(),
-                List.of(),
-                Optional.empty(),
-                Optional.of(1.1),
-                Optional.empty(),
-                Optional.empty(),
-                ShelfItem.Sanding.DRY,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.ofNullable(byVolume),
-                Optional.ofNullable(byWeight),
-                Optional.empty(),
-                Optional.empty());
+        return TestShop.printing(TestShop.mix("resin", "laminating-resin", 20), byVolume, byWeight);
     }
 
     @Test

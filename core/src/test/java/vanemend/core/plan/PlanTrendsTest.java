@@ -70,7 +70,8 @@ class PlanTrendsTest {
     void colderOrDamperNeverWaitsLessAndWarmerNeverHasMoreTimeToSpread() {
         for (Map.Entry<String, RepairDraft> e : Cases.all().entrySet()) {
             Plan warm = plan(e.getValue(), shop(22, 50, TestShop.NOW));
-            Plan cool = plan(e.getValue(), shop(15, 50, TestShop.NOW));
+            // Gelcoat is used from 18 °C (label).
+            Plan cool = plan(e.getValue(), shop(e.getKey().equals("gelcoat-paste") ? 18 : 15, 50, TestShop.NOW));
             Plan damp = plan(e.getValue(), shop(22, 75, TestShop.NOW));
             boolean moisture = e.getKey().equals("hairline-sealant");
             for (Wait w : warm.waits()) {

@@ -66,6 +66,12 @@ class MatcherTest {
                     "{made: {material: COMPOSITE, composite: " + kind + ", thicknessMm: 4}}",
                     List.of(CRACK, HOLE, MISSING, SCRATCH, HAIRLINE));
         }
+        JOBS.put(
+                "{made: {material: COMPOSITE, composite: HAND_LAID, thicknessMm: 4}, face: [GELCOAT]}",
+                List.of(
+                        "{kind: GELCOAT_CHIP, xMm: 300, yMm: 250, lengthMm: 12, widthMm: 8, depthMm: 0.6}",
+                        SCRATCH.replace("depthMm: 1", "depthMm: 0.5"),
+                        SCRATCH));
         JOBS.put("{made: {material: GLASS, stamp: II, wheelXMm: 200}}", List.of(CHIP));
         JOBS.put(
                 "{made: {material: TYRE, use: CAR, treadDepthMm: 5, dateCode: '1024', speed: T, position: REAR}}",

@@ -11,7 +11,7 @@ public final class BareFigures {
     /** Counted things and dates say themselves in every system. */
     private static final String COUNTS =
             "\\b\\d+ of \\d+|\\bfrom \\d+ (?:surface|UV) readings|\\b\\d+ (?:[A-Z][a-z]{2} 20\\d\\d|sheets?|discs?|plies|batches|equal|go(?:es)?|thin|strokes|more|counts|cracks|years|studs?|are planned)"
-                    + "|Plies \\d+ to \\d+|(?:[Dd]ents?|Cloth|Crack|Hole|Ply|Piece|Injury|Mesh|Bond line|Rust hole|Road rash|Rust pits, no hole|Hole or tear|Run or sag|Hairline|Stone chip(?: in paint)?|Paint chip"
+                    + "|Plies \\d+ to \\d+|(?:[Dd]ents?|Cloth|Crack|Hole|Ply|Piece|Injury|Mesh|Bond line|Rust hole|Road rash|Rust pits, no hole|Hole or tear|Run or sag|Hairline|Stone chip(?: in paint)?|Gelcoat chip|Paint chip"
                     + "|Welded seam|Missing piece|Tab(?: or screw hole)?|Scratch(?: or gouge)?|Glue residue|Divot or grain damage|cut|each of|lowest of|go) \\d+(?:(?:,| and) \\d+)*(?: of \\d+)?"
                     + "|\\b20\\d\\d-\\d\\d-\\d\\d(?:T[0-9:]+Z)?";
 

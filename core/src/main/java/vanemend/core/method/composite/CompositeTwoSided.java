@@ -11,7 +11,6 @@ import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
 import vanemend.core.method.Weight;
-import vanemend.core.mix.Portion;
 import vanemend.core.trade.MethodId;
 import vanemend.core.trade.TradeBook;
 
@@ -143,12 +142,6 @@ public final class CompositeTwoSided extends MethodPage {
         return build.laminate() ? again("face", resinMix("ready", "face")) : purgedAgain("ready", "face");
     }
 
-    /** As {@code mixing} says, but as much as the depth that was read asks. */
-    private StepBuilder again(String portion, StepBuilder mixing) {
-        Portion p = kit.portion(portion);
-        return mixing.amount(said(p.again().orElseThrow(), p.unit())).figure("");
-    }
-
     private StepBuilder resinMix(String id, String portion) {
         return byHand(
                         id,
@@ -156,21 +149,8 @@ public final class CompositeTwoSided extends MethodPage {
                         portion,
                         "Resin with hardener",
                         "Hands free until the plies are down.")
-                .caution("liquid-peroxide");
-    }
-
-    /** Two parts mixed by hand; {@code both} is the figure of its portion that tells how much. */
-    private StepBuilder byHand(String id, String title, String portion, String both, String then) {
-        Portion p = kit.portion(portion);
-        return step(id, Kind.DO, title)
-                .detail(p.notes().getFirst() + " " + then)
-                .material(p.material())
-                .amount(figure(p, both))
-                .figure(figure(p, both))
-                .portion(portion)
-                .active(TradeBook.value("minutes.prepare-mix"))
                 .caution("epoxy")
-                .acts(Act.HAND_MIX);
+                .caution("liquid-peroxide");
     }
 
     private void backing() {
@@ -343,7 +323,8 @@ public final class CompositeTwoSided extends MethodPage {
     }
 
     private StepBuilder creamMix(String id) {
-        return byHand(id, "Mix the cream by hand", "cream", "Both parts together", "One even colour.");
+        return byHand(id, "Mix the cream by hand", "cream", "Both parts together", "One even colour.")
+                .caution("epoxy");
     }
 
     private void refine() {

@@ -315,7 +315,7 @@ final class PlasticLayout extends Layout {
                     f.areaMm2(Zone.Kind.PATCH),
                     1,
                     "coat.wipe"));
-            waits.flashOfPatch("patch-promoter", i);
+            waits.flashByClass("patch-promoter", i);
         });
     }
 
