@@ -1425,9 +1425,10 @@ export interface components {
             groundBelow?: boolean;
             injury?: components["schemas"]["InjuryDraft"];
             /** @enum {string} */
-            kind?: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
+            kind?: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "GELCOAT_CHIP" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
             /** Format: double */
             lengthMm?: number;
+            lines?: components["schemas"]["DepthLineDraft"][];
             pieceKept?: boolean;
             /** @enum {string} */
             profile?: "BOWL" | "SOFT" | "POINT";
@@ -1457,6 +1458,13 @@ export interface components {
             pane?: components["schemas"]["Pane"];
             /** Format: double */
             plannedDeg: number;
+        };
+        DepthLineDraft: {
+            beside?: number[];
+            depths?: number[];
+            /** Format: double */
+            offsetMm?: number;
+            places?: number[];
         };
         Deviation: {
             /** Format: date-time */
@@ -1525,7 +1533,7 @@ export interface components {
             /** Format: int32 */
             index: number;
             /** @enum {string} */
-            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
+            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "GELCOAT_CHIP" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
             mark: string;
             rings: components["schemas"]["Ring"][];
             trace: number[];
@@ -1539,7 +1547,7 @@ export interface components {
             /** Format: double */
             areaMm2: number;
             /** @enum {string} */
-            kind: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "DULLED" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
+            kind: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "DULLED" | "REFINE_180" | "FINE_240" | "SURFACED" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
             note: string;
             /** Format: double */
             pastMm: number;
@@ -1765,7 +1773,7 @@ export interface components {
         };
         HandworkView: {
             /** @enum {string} */
-            act: "MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "AIR_IN" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY";
+            act: "MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "AIR_IN" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "FILM_OVER" | "COLOUR_TRIED" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "PRIMER_CURED" | "READY";
             word: string;
         };
         HeatDraft: {
@@ -1878,7 +1886,7 @@ export interface components {
         };
         KindView: {
             /** @enum {string} */
-            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
+            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "GELCOAT_CHIP" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
             materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
             word: string;
         };
@@ -2038,7 +2046,7 @@ export interface components {
             becomes?: "STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "GLASS_FILLER" | "RUST" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "ABS" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "PLASTIC_REPAIR" | "COMPOSITE" | "GELCOAT" | "COMPOSITE_REPAIR" | "CLEAR" | "GLASS" | "RUBBER";
             bondsTo: ("STEEL" | "GALVANISED" | "ALUMINIUM" | "SANDED_COAT" | "EPOXY_PRIMER" | "FILLER" | "GLASS_FILLER" | "RUST" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "ABS" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "PLASTIC_REPAIR" | "COMPOSITE" | "GELCOAT" | "COMPOSITE_REPAIR" | "CLEAR" | "GLASS" | "RUBBER")[];
             /** @enum {string} */
-            chemistry: "POLYESTER" | "AMINE_EPOXY" | "ONE_PART" | "SOLVENT" | "CYANOACRYLATE" | "SOLVENT_RESIN" | "MOISTURE" | "UV_RESIN" | "RUBBER_CEMENT" | "NONE";
+            chemistry: "POLYESTER" | "AMINE_EPOXY" | "URETHANE" | "ONE_PART" | "SOLVENT" | "CYANOACRYLATE" | "SOLVENT_RESIN" | "MOISTURE" | "UV_RESIN" | "RUBBER_CEMENT" | "NONE";
             hatch: string;
             id: string;
             name: string;
@@ -2174,7 +2182,7 @@ export interface components {
             password?: string;
         };
         PageRuleDraft: {
-            acts?: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "AIR_IN" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY")[];
+            acts?: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "AIR_IN" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "FILM_OVER" | "COLOUR_TRIED" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "PRIMER_CURED" | "READY")[];
             after?: string;
             afterTitle?: string;
             caution?: string;
@@ -2182,7 +2190,7 @@ export interface components {
             /** @enum {string} */
             kind?: "ADD" | "LEAVE_OUT" | "MOVE" | "WORDS" | "MINUTES" | "READING" | "PICTURE";
             /** @enum {string} */
-            method?: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method?: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "GELCOAT" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             /** Format: double */
             minutes?: number;
             no?: string;
@@ -2200,7 +2208,7 @@ export interface components {
             waitMin?: number;
             yes?: string;
             /** @enum {string} */
-            zone?: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "DULLED" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
+            zone?: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "DULLED" | "REFINE_180" | "FINE_240" | "SURFACED" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
         };
         PageRuleOnPlan: {
             repair: components["schemas"]["RepairDraft"];
@@ -2216,7 +2224,7 @@ export interface components {
             /** Format: int64 */
             id: number;
             /** @enum {string} */
-            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "GELCOAT" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             methodTitle: string;
             reason: string;
             said: string;
@@ -2339,7 +2347,7 @@ export interface components {
             ladder: components["schemas"]["Ladder"];
             loops: components["schemas"]["Loop"][];
             /** @enum {string} */
-            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "GELCOAT" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             mixes: components["schemas"]["MixPlan"][];
             pieces: components["schemas"]["Piece"][];
             portions: components["schemas"]["Portion"][];
@@ -2474,7 +2482,7 @@ export interface components {
             lines: components["schemas"]["StackLine"][];
             losses: string[];
             /** @enum {string} */
-            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "GELCOAT" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             missing: string[];
             name: string;
             recipe: string;
@@ -2522,12 +2530,12 @@ export interface components {
             taken: number;
         };
         Recipe: {
-            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
+            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "GELCOAT_CHIP" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
             families: ("METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM")[];
             id: string;
             materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
             /** @enum {string} */
-            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            method: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "GELCOAT" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
             name: string;
             schools: {
                 [key: string]: string;
@@ -2535,7 +2543,7 @@ export interface components {
             slots: components["schemas"]["Slot"][];
             title: string;
             way: string;
-            when: ("BOTH_SIDES" | "THROUGH" | "NOT_THROUGH" | "OUTER_LAYER" | "SHORT" | "SMALL" | "ROOM_38" | "ABS" | "TRIM" | "NOT_TRIM" | "HOLLOW" | "COATS_DEEP" | "PUTTY_ALONE" | "NOT_PUTTY_ALONE" | "ANGLE_SQUARE" | "ANGLE_SLANT")[];
+            when: ("BOTH_SIDES" | "THROUGH" | "NOT_THROUGH" | "OUTER_LAYER" | "SHORT" | "SMALL" | "ROOM_38" | "ABS" | "TRIM" | "NOT_TRIM" | "GELCOAT" | "NOT_GELCOAT" | "HOLLOW" | "COATS_DEEP" | "PUTTY_ALONE" | "NOT_PUTTY_ALONE" | "ANGLE_SQUARE" | "ANGLE_SLANT")[];
         };
         RecordView: {
             frozen: components["schemas"]["FrozenPlan"];
@@ -2664,7 +2672,7 @@ export interface components {
         Rule: {
             ask: string;
             care: boolean;
-            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
+            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "GELCOAT_CHIP" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
             family: string;
             figures: string[];
             /** Format: double */
@@ -2802,7 +2810,7 @@ export interface components {
             /** @enum {string} */
             tool: "DA" | "FLAT_DA" | "DA_SOFT_FACE" | "DA_HARD_PAD" | "AIR_DA_SOFT_FACE" | "SLOW_ORBITAL" | "BELT_OR_DA" | "FILE_BOARD" | "BOARD" | "HAND_BLOCK";
             /** @enum {string} */
-            zone: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "DULLED" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
+            zone: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "DULLED" | "REFINE_180" | "FINE_240" | "SURFACED" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
         };
         Said: {
             /** @enum {string} */
@@ -2825,7 +2833,7 @@ export interface components {
             /** Format: double */
             depthMm?: number;
             /** @enum {string} */
-            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
+            kind: "DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "GELCOAT_CHIP" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE";
             /** Format: double */
             lengthMm?: number;
             through: boolean;
@@ -2836,7 +2844,7 @@ export interface components {
             defaultOption: string;
             id: string;
             materials: string[];
-            methods: ("METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN")[];
+            methods: ("METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "GELCOAT" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN")[];
             options: components["schemas"]["Option"][];
             question: string;
             shown: string;
@@ -3086,7 +3094,7 @@ export interface components {
         };
         Slot: {
             classes: string[];
-            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
+            damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "GELCOAT_CHIP" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
             house: {
                 [key: string]: string;
             };
@@ -3159,7 +3167,7 @@ export interface components {
         Step: {
             /** Format: double */
             activeMin: number;
-            acts: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "AIR_IN" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "READY")[];
+            acts: ("MASK_FIBRES" | "CLEAN" | "WIPE_AGAIN" | "SAND" | "SAND_BACK" | "SAND_FACE" | "NO_SHINE" | "TAPE_FACE" | "UNTAPE_FACE" | "EQUALISE" | "FIT_MIXER" | "PURGE" | "STIR" | "HAND_MIX" | "CUT_CLOTH" | "PROMOTE_BACK" | "FLASH_BACK" | "PROMOTE" | "FLASH" | "PROMOTE_SEAL" | "FLASH_SEAL" | "PROMOTE_PATCH" | "FLASH_PATCH" | "APPLY_BACK" | "LAY_CLOTH" | "CURE_BACK" | "NOTCH" | "PATCH" | "TRIM" | "DISH" | "APPLY_FACE" | "CURE_FACE" | "GUIDE" | "PAPER" | "HEAT" | "COOL" | "CONVERT" | "CONVERTED" | "FIBRE_FILLER" | "BODY_FILLER" | "FINISH_COAT" | "PRIME_BACK" | "STOP_DRILL" | "GROOVE" | "OUTLINE_TAPE" | "SEALANT" | "TAPE_WHILE_TACKY" | "RESIN_BEAD" | "RESIN_4H" | "RESIN_24H" | "BACK_TAPE_OFF" | "CLEAR_CURED" | "DULL" | "SHIELD" | "SHADE" | "VACUUM" | "AIR_IN" | "PRESSURE" | "LAST_BEAD" | "LIGHT" | "RESIN_HARD" | "FILM_OFF" | "FILM_OVER" | "COLOUR_TRIED" | "VALVE_OUT" | "DEMOUNT" | "STEM_IN" | "STEM_LEVEL" | "REST" | "INFLATE" | "MARK_OUTSIDE" | "MARK_INSIDE" | "OBJECT_OUT" | "CUT_INSIDE" | "CUT_OUTSIDE" | "BUFF" | "CEMENT_CHANNEL" | "CEMENT" | "TACKY" | "UNIT" | "STITCH" | "SEAL_BUFF" | "SURFACE_DRY" | "PRIMER" | "PRIMER_CURED" | "READY")[];
             after: string[];
             amount: string;
             asks: ("DEPTH_MM" | "OPENING_MM" | "SPOT_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G")[];
@@ -3182,7 +3190,7 @@ export interface components {
             wanted?: components["schemas"]["Wanted"];
             watches: components["schemas"]["Watch"][];
             /** @enum {string} */
-            zone?: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "DULLED" | "REFINE_180" | "FINE_240" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
+            zone?: "DAMAGE" | "FILLER" | "OPENING" | "FEATHER" | "PUTTY" | "DULLED" | "REFINE_180" | "FINE_240" | "SURFACED" | "FINE_320" | "CLEAN" | "RUST" | "FIBRE" | "STRIP" | "MESH" | "PRIME_BACK" | "DISH" | "FACE_SAND" | "ADHESIVE" | "RING_180" | "CLOTH" | "PATCH" | "BACK_SAND" | "BACK_CLEAN" | "GROOVE" | "STOP_HOLE" | "TAPE" | "FACE_TAPE" | "BEAD" | "TEXTURE" | "COLOUR" | "PIT" | "INJECTOR" | "FILM" | "SHIELD" | "LEVEL" | "CHANNEL" | "UNIT" | "BUFF" | "SEALED";
         };
         Stop: {
             by: string;

@@ -5,6 +5,7 @@ import { Choice, Measure } from "../../shell/field";
 import { usePreferences } from "../../shell/preferences";
 import { length } from "../../units/units";
 import type { Ask } from "../run/asks";
+import { DepthLines } from "./depth-line-fields";
 import { type DamageDraft, type FieldsProps, traceLength, withCorner } from "./fresh";
 import { bearing, straight } from "./shape";
 
@@ -59,12 +60,14 @@ function Turn({ d, frozen, at, set, label = msg("Turn of the length, from level"
 
 /** A dent: an ellipse with a depth. */
 export function DentFields(f: FieldsProps) {
+  const read = (f.d.lines ?? []).length > 0;
   return (
     <div className="flex flex-col gap-2">
       <Figures
         {...f}
         fields={[
-          { key: "depthMm", label: msg("Depth left"), wide: true, gauge: "DEPTH_MM" },
+          // What was read along it says how deep it is.
+          ...(read ? [] : [{ key: "depthMm", label: msg("Depth left"), wide: true, gauge: "DEPTH_MM" } as const]),
           { key: "lengthMm", label: msg("Length") },
           { key: "widthMm", label: msg("Width") },
           { key: "xMm", label: msg("Across") },
@@ -72,18 +75,21 @@ export function DentFields(f: FieldsProps) {
         ]}
       />
       <Turn {...f} />
-      <Choice
-        label={msg("Shape of the hollow")}
-        columns={3}
-        disabled={f.frozen}
-        value={f.d.profile ?? "BOWL"}
-        options={[
-          { value: "BOWL", label: msg("Bowl") },
-          { value: "SOFT", label: msg("Soft edge") },
-          { value: "POINT", label: msg("Point") },
-        ]}
-        onChange={(profile) => f.set({ profile })}
-      />
+      <DepthLines {...f} />
+      {!read && (
+        <Choice
+          label={msg("Shape of the hollow")}
+          columns={3}
+          disabled={f.frozen}
+          value={f.d.profile ?? "BOWL"}
+          options={[
+            { value: "BOWL", label: msg("Bowl") },
+            { value: "SOFT", label: msg("Soft edge") },
+            { value: "POINT", label: msg("Point") },
+          ]}
+          onChange={(profile) => f.set({ profile })}
+        />
+      )}
       <Choice
         label={msg("How it is raised")}
         columns={1}

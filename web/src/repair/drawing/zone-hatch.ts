@@ -33,6 +33,7 @@ export const ZONE_HATCH: Record<ZoneKind, HatchName> = {
   BUFF: "grain180",
   SEALED: "coat",
   FINE_320: "grain320",
+  SURFACED: "finish",
   FINE_240: "grain240",
   REFINE_180: "grain180",
   DULLED: "grain180",

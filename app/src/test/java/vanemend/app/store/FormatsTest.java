@@ -175,6 +175,22 @@ class FormatsTest {
     }
 
     @Test
+    @DisplayName("records of the seventh format: no dent of them was read along a straightedge")
+    void recordsOfTheSeventhFormat() {
+        RecordFile file = read(Kept.text("record-7-dent-filler-putty.json"));
+        Check check = new Check();
+        file.check(check);
+        assertThat(check.problems()).isEmpty();
+        RunState state = Replay.of(file.frozen().plan(), file.events(), LATER);
+        assertThat(state.ignored()).isEmpty();
+        assertThat(state.finishedAt()).isPresent();
+        assertThat(file.frozen().draft().damages())
+                .isNotEmpty()
+                .allSatisfy(d -> assertThat(d.lines()).isEmpty());
+        assertThat(RepairRecord.of(file.frozen(), file.events(), LATER).used()).isNotEmpty();
+    }
+
+    @Test
     @DisplayName("a draft that was kept with the clear beside a run is read as what the gauge shows")
     void draftsWithTheClearAlone() {
         Json json = TestServer.bean(Json.class);

@@ -27,6 +27,7 @@ import vanemend.core.trade.TradeBook;
  * @param soundMm sound plastic all round a missing piece
  * @param raising how a dent is raised; tapped when absent
  * @param studs that a dent is pulled with
+ * @param lines depths of a dent read along a straightedge, its deepest among them; none where its shape and its depth stand for them
  */
 public record DamageDraft(
         Damage.Kind kind,
@@ -49,7 +50,8 @@ public record DamageDraft(
         InjuryDraft injury,
         FilmDraft film,
         Dent.Raising raising,
-        Integer studs) {
+        Integer studs,
+        List<DepthLineDraft> lines) {
 
     /**
      * What only a chip has.
@@ -79,7 +81,12 @@ public record DamageDraft(
 
     /** A copy as deep as {@code mm}. */
     public DamageDraft deep(Double mm) {
-        return copy(lengthMm, widthMm, angleDeg, mm, injury, film);
+        // What was read along it goes with its deepest place.
+        double was = lines.stream().mapToDouble(DepthLineDraft::deepest).max().orElse(0);
+        List<DepthLineDraft> read = mm == null || was == 0
+                ? lines
+                : lines.stream().map(l -> l.times(mm / was)).toList();
+        return copy(lengthMm, widthMm, angleDeg, mm, injury, film, rustPastMm, read);
     }
 
     /** A copy at {@code deg} from square; where its inner end lies follows from it. */
@@ -103,12 +110,12 @@ public record DamageDraft(
 
     /** A copy of a rust hole as it is now, cut back: {@code length} by {@code width}, with no rust past it. */
     public DamageDraft cutBack(Double length, Double width) {
-        return copy(length, width, angleDeg, depthMm, injury, film, 0.0);
+        return copy(length, width, angleDeg, depthMm, injury, film, 0.0, lines);
     }
 
     private DamageDraft copy(
             Double length, Double width, Double angle, Double depth, InjuryDraft end, FilmDraft readings) {
-        return copy(length, width, angle, depth, end, readings, rustPastMm);
+        return copy(length, width, angle, depth, end, readings, rustPastMm, lines);
     }
 
     private DamageDraft copy(
@@ -118,7 +125,8 @@ public record DamageDraft(
             Double depth,
             InjuryDraft end,
             FilmDraft readings,
-            Double rustPast) {
+            Double rustPast,
+            List<DepthLineDraft> read) {
         return new DamageDraft(
                 kind,
                 xMm,
@@ -140,7 +148,8 @@ public record DamageDraft(
                 end,
                 readings,
                 raising,
-                studs);
+                studs,
+                read);
     }
 
     private static final int MOST = 60;
@@ -153,6 +162,7 @@ public record DamageDraft(
 
     public DamageDraft {
         trace = trace == null ? List.of() : List.copyOf(trace);
+        lines = lines == null ? List.of() : List.copyOf(lines);
     }
 
     /** A dent. */
@@ -178,7 +188,7 @@ public record DamageDraft(
             Dent.Profile profile) {
         return new DamageDraft(
                 kind, xMm, yMm, lengthMm, widthMm, angleDeg, depthMm, profile, null, null, null, null, null, null, null,
-                null, null, null, null, null, null);
+                null, null, null, null, null, null, null);
     }
 
     /** All damage of {@code drafts} on {@code part}, problems left in {@code check}. */
@@ -285,7 +295,9 @@ public record DamageDraft(
 
         private Optional<Damage> dent(int before) {
             Oval o = oval();
-            double depth = depth(TradeBook.value("entry.depth.max"));
+            double most = TradeBook.value("entry.depth.max");
+            Optional<Readings> read = DepthLineDraft.check(d.lines, o.lengthMm(), o.widthMm(), most, at, called, check);
+            double depth = read.isPresent() ? read.get().deepestMm() : depth(most);
             Dent dent = new Dent(
                     o.xMm(),
                     o.yMm(),
@@ -295,7 +307,8 @@ public record DamageDraft(
                     depth,
                     d.profile == null ? Dent.Profile.BOWL : d.profile,
                     d.raising == null ? Dent.Raising.TAPPED : d.raising,
-                    studs());
+                    studs(),
+                    read);
             if (check.problems().size() == before) {
                 steepness(dent);
             }

@@ -1,5 +1,6 @@
 package vanemend.core.damage;
 
+import java.util.Optional;
 import org.locationtech.jts.geom.Geometry;
 
 /**
@@ -15,6 +16,7 @@ import org.locationtech.jts.geom.Geometry;
  * @param profile shape of the hollow
  * @param raising how it is raised before it is filled, if it is
  * @param studs studs or rings that it is pulled with; 0 where it is not pulled
+ * @param read depths as read along a straightedge, deepest at {@code depthMm}; empty where its shape stands for them
  */
 public record Dent(
         double xMm,
@@ -25,7 +27,8 @@ public record Dent(
         double depthMm,
         Profile profile,
         Raising raising,
-        int studs)
+        int studs,
+        Optional<Readings> read)
         implements Damage {
 
     /** How a dent is raised. */
@@ -41,7 +44,7 @@ public record Dent(
     /** One that is tapped as near to flat as it goes. */
     public Dent(
             double xMm, double yMm, double lengthMm, double widthMm, double angleDeg, double depthMm, Profile profile) {
-        this(xMm, yMm, lengthMm, widthMm, angleDeg, depthMm, profile, Raising.TAPPED, 0);
+        this(xMm, yMm, lengthMm, widthMm, angleDeg, depthMm, profile, Raising.TAPPED, 0, Optional.empty());
     }
 
     /** Whether anything is filled in it. */
@@ -138,23 +141,33 @@ public record Dent(
 
     /** Distance of a point from the centre in ellipse radii; 1 on the outline. */
     public double rho(double x, double y) {
+        double[] uv = along(x, y);
+        return Math.hypot(uv[0] / a(), uv[1] / b());
+    }
+
+    /** A point of the part from the centre, along the length and across, mm. */
+    private double[] along(double x, double y) {
         double t = Math.toRadians(angleDeg);
         double dx = x - xMm;
         double dy = y - yMm;
-        double u = dx * Math.cos(t) + dy * Math.sin(t);
-        double v = -dx * Math.sin(t) + dy * Math.cos(t);
-        return Math.hypot(u / a(), v / b());
+        return new double[] {dx * Math.cos(t) + dy * Math.sin(t), -dx * Math.sin(t) + dy * Math.cos(t)};
+    }
+
+    /** Depth {@code u} along and {@code v} across from the centre, mm; 0 outside. */
+    double depthAlong(double u, double v) {
+        double rho2 = u * u / (a() * a()) + v * v / (b() * b());
+        return rho2 >= 1 ? 0 : read.isPresent() ? read.get().depthAt(u, v) : depthMm * profile.at(Math.sqrt(rho2));
     }
 
     /** Depth below the original face at a point of the part, mm; 0 outside. */
     public double depthAt(double x, double y) {
-        double r = rho(x, y);
-        return r >= 1 ? 0 : depthMm * profile.at(r);
+        double[] uv = along(x, y);
+        return depthAlong(uv[0], uv[1]);
     }
 
-    /** Closed-form volume, mm³. */
+    /** Volume, mm³: closed form of its shape, or of what was read. */
     public double volumeMm3() {
-        return Math.PI * a() * b() * depthMm * profile.meanShare();
+        return read.isPresent() ? read.get().volumeMm3() : Math.PI * a() * b() * depthMm * profile.meanShare();
     }
 
     /** Half the extent across (x), mm. */

@@ -224,7 +224,11 @@ public final class DepthField {
             double u = dx * cos + dy * sin;
             double v = dy * cos - dx * sin;
             double rho2 = u * u * ia2 + v * v * ib2;
-            return rho2 >= 1 ? 0 : dent.depthMm() * dent.profile().at(Math.sqrt(rho2));
+            return rho2 >= 1
+                    ? 0
+                    : dent.read().isPresent()
+                            ? dent.read().get().depthAt(u, v)
+                            : dent.depthMm() * dent.profile().at(Math.sqrt(rho2));
         }
 
         /** Middle of the chord that the vertical line at {@code x} cuts. */

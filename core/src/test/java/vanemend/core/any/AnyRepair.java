@@ -175,6 +175,25 @@ public record AnyRepair(RepairDraft draft, Conditions shop) {
                 + answers + "}";
     }
 
+    /** One or two layings of a straightedge, some of whose places may lie past the hollow's end. */
+    private static String lines(Random r) {
+        String first = String.format(
+                Locale.ROOT,
+                "{places: [%.1f, %.1f], depths: [%.2f, %.2f]}",
+                between(r, 0, 20),
+                between(r, 20, 60),
+                between(r, 0, 3),
+                between(r, 0.1, 6));
+        String second = String.format(
+                Locale.ROOT,
+                ", {offsetMm: %.1f, places: [%.1f], depths: [%.2f], beside: [%.2f]}",
+                between(r, 0.5, 20),
+                between(r, 1, 30),
+                between(r, 0.5, 3),
+                between(r, 0, 0.5));
+        return ", lines: [" + first + (r.nextBoolean() ? second : "") + "]";
+    }
+
     private static String damage(Random r, Damage.Kind kind, Sheet s) {
         String oval = String.format(
                 Locale.ROOT,
@@ -200,9 +219,10 @@ public record AnyRepair(RepairDraft draft, Conditions shop) {
                         oval
                                 + String.format(
                                         Locale.ROOT,
-                                        ", depthMm: %.2f, profile: %s",
+                                        ", depthMm: %.2f, profile: %s%s",
                                         between(r, 0.2, 7),
-                                        new String[] {"BOWL", "SOFT", "POINT"}[r.nextInt(3)]);
+                                        new String[] {"BOWL", "SOFT", "POINT"}[r.nextInt(3)],
+                                        r.nextInt(4) == 0 ? lines(r) : "");
                     case PAINT_CHIP -> oval + String.format(Locale.ROOT, ", depthMm: %.2f", between(r, 0.1, 0.6));
                     case RUST_PITS, DIVOT, RASH, GELCOAT_CHIP ->
                         oval + String.format(Locale.ROOT, ", depthMm: %.2f", between(r, 0.1, 3));

@@ -182,6 +182,15 @@ public final class Cases {
                                         + " raising: PULLED, studs: 9}"),
                         house));
         out.put("filling-primer", new Way(all().get("composite-epoxy"), house.with("surfacer", "filling-primer")));
+        out.put(
+                "straightedge",
+                new Way(
+                        TestShop.job(
+                                DOOR_SKIN,
+                                "{kind: DENT, xMm: 420, yMm: 320, lengthMm: 190, widthMm: 90, angleDeg: 10, depthMm: 2.65, lines: ["
+                                        + "{places: [30, 80, 130, 165], depths: [1.15, 2.95, 1.75, 0.55], beside: [0.15, 0.3, 0.25, 0.1]},"
+                                        + "{offsetMm: 22, places: [50, 90, 140], depths: [0.75, 1.35, 0.95]}]}"),
+                        house));
         out.put("hail", new Way(TestShop.job(DOOR_SKIN, hail()), whole));
         return out;
     }
