@@ -115,7 +115,7 @@ export function FootprintStation({
       </div>
       {drawing.flags.length > 0 && (
         <>
-          <Head title={msg("Lines and edges")} />
+          <Head title={msg("Lines, edges, room")} />
           <ul className="flex flex-col gap-2 p-4">
             {drawing.flags.map((f) => (
               <li key={f}>{f}</li>

@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import vanemend.core.damage.Damage;
 import vanemend.core.footprint.DrawnZone;
+import vanemend.core.footprint.Room;
 import vanemend.core.method.Laid;
 import vanemend.core.part.Glass;
 import vanemend.core.part.Part;
@@ -29,7 +31,8 @@ final class Drawings {
                 part,
                 damages,
                 laid.footprint().zones().values().stream().map(DrawnZone::of).toList(),
-                laid.footprint().flags(),
+                Stream.concat(laid.footprint().flags().stream(), Room.said(laid.footprint(), part).stream())
+                        .toList(),
                 Optional.of(laid.section().get()));
     }
 
