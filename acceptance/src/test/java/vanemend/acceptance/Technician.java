@@ -181,6 +181,14 @@ final class Technician {
         throw new AssertionError("never came to " + stop);
     }
 
+    /** Says what the shop's air is, °C, for everybody. */
+    void air(String celsius) {
+        button("Shop air: change it").click();
+        type("Air", celsius);
+        button("Take this air").click();
+        assertThat(button("Take this air")).isHidden();
+    }
+
     /** Answers the gate in hand with {@code branch}. */
     void answerNo(String branch) {
         // A field that waits for a reading has the keys.

@@ -67,6 +67,11 @@ final class DemoShelf {
                 item("primer", "epoxy-primer", "Epoxy primer", "EP-0563", today.plusDays(45), 900, "mL")
                         .sand(List.of(new LabelTime(21, 120)))
                         .build(),
+                item("filling", "filling-primer", "Filling primer, two-part", "FP-0711", today.plusDays(160), 800, "mL")
+                        .sand(List.of(new LabelTime(20, 180), new LabelTime(60, 30)))
+                        .flash(8)
+                        .byVolume(4)
+                        .build(),
                 item("guide", "guide-coat", "Guide coat, dry powder", "GC-0031", null, 80, "g")
                         .build(),
                 item("degreaser", "wax-remover", "Wax, grease and silicone remover", "WR-1120", null, 3500, "mL")

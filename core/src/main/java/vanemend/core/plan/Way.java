@@ -33,7 +33,7 @@ record Way(Job job, Layout layout, Optional<FilmBudget> film, Laid laid, List<St
         Layout layout = Methods.of(job.recipe().method()).layOut(job, blockers);
         Optional<FilmBudget> film = layout.film();
         Laid laid = Surfacing.over(job, layout, layout.laid());
-        return new Way(job, layout, film, laid, List.copyOf(blockers));
+        return new Way(job, layout, film, laid, blockers.stream().distinct().toList());
     }
 
     /** The hottest that its waits take the surface, each dried the way that is planned for it, °C; the air where none is warmed. */

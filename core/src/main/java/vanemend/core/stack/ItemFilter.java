@@ -16,6 +16,7 @@ import vanemend.core.material.UnitSize;
 import vanemend.core.part.MadeOf;
 import vanemend.core.part.Plastic;
 import vanemend.core.part.Tyre;
+import vanemend.core.sanding.Grains;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.PlasticRow;
@@ -52,7 +53,7 @@ final class ItemFilter {
             return reason("used-up", () -> "used up");
         }
         boolean paper = item.materialClass().role() == Role.PAPER;
-        if (item.wet() == ShelfItem.Sanding.WET_ONLY && need.material() != MadeOf.FILM) {
+        if (item.wet() == ShelfItem.Sanding.WET_ONLY && need.material() != MadeOf.FILM && !(paper && dampAt(item))) {
             return reason(
                     "never-wet",
                     () -> paper
@@ -63,6 +64,14 @@ final class ItemFilter {
             return reason("no-grading", () -> "the paper's grading is not on file: P or CAMI?");
         }
         return Optional.empty();
+    }
+
+    /** Papers finer than any that filler sees, where gelcoat or surfacer is sanded damp with them. */
+    private boolean dampAt(ShelfItem item) {
+        return need.sandsDamp()
+                && item.grading().isPresent()
+                && item.grade().isPresent()
+                && Grains.micrometres(item.grading().get(), item.grade().get()) < Grains.micrometres("P", 320) * 0.95;
     }
 
     /** What rules {@code item} out in {@code role} on {@code surface}; no surface where no bond is asked. */

@@ -215,6 +215,11 @@ public record Need(
         return damages.stream().anyMatch(d -> d instanceof Injury i && i.angleDeg() > square);
     }
 
+    /** Whether its last papers are used damp: on gelcoat, and on surfacer that is blocked here. */
+    boolean sandsDamp() {
+        return GelcoatDepth.alone(part, damages) || !house.is("surfacer", "paint-shop");
+    }
+
     /** Whether a dent is wider than putty alone is used for. */
     boolean tooWideForPutty() {
         return widestDentMm() > TradeBook.value("stack.putty-alone-across");

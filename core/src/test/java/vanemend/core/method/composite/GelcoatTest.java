@@ -24,6 +24,7 @@ import vanemend.core.mix.Portion;
 import vanemend.core.mix.Portions;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
+import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
 import vanemend.core.stack.RankedStack;
 import vanemend.core.trade.HouseRules;
@@ -251,6 +252,29 @@ class GelcoatTest {
                 .containsSubsequence(
                         "edge-p180", "acetone", "dry", "mix", "fill", "film", "wait", "film-off", "level-p240");
         assertThat(again.steps().getFirst().asks()).contains(Quantity.DEPTH_MM);
+    }
+
+    @Test
+    @DisplayName(
+            "wet papers serve gelcoat and surfacer from 400 on; under filler they are never used (common practice)")
+    void wetPapers() {
+        List<ShelfItem> wet = TestShop.fullShelf().stream()
+                .map(i -> i.grade().filter(g -> g >= 180).isPresent() ? TestShop.wetOnly(i) : i)
+                .toList();
+        List<ShelfItem> fine = TestShop.fullShelf().stream()
+                .map(i -> i.grade().filter(g -> g >= 400).isPresent() ? TestShop.wetOnly(i) : i)
+                .toList();
+        RepairDraft pod = TestShop.job(POD.formatted("HAND_LAID", GELCOAT), chip(10, 0.63));
+        HouseRules house = HouseRules.defaults();
+        assertThat(TestShop.workup(pod, TestShop.shop(21, house, fine)).plan()).isPresent();
+        assertThat(TestShop.workup(pod, TestShop.shop(21, house, wet)).plan()).isEmpty();
+        HouseRules blocked = house.with("surfacer", "polyester");
+        assertThat(TestShop.workup(TestShop.usual(), TestShop.shop(21, blocked, fine))
+                        .plan())
+                .isPresent();
+        assertThat(TestShop.workup(TestShop.usual(), TestShop.shop(21, blocked, wet))
+                        .plan())
+                .isEmpty();
     }
 
     @ParameterizedTest
