@@ -77,32 +77,6 @@ public final class TestShop {
                 Optional.empty());
     }
 
-    /** {@code i} as its label asks for wet sanding alone. */
-    public static ShelfItem wetOnly(ShelfItem i) {
-        return new ShelfItem(
-                i.id(),
-                i.classId(),
-                i.name(),
-                i.lot(),
-                i.expires(),
-                i.quantity(),
-                i.unit(),
-                i.workMin(),
-                i.sand(),
-                i.dosePercent(),
-                i.densityGPerMl(),
-                i.grading(),
-                i.grade(),
-                ShelfItem.Sanding.WET_ONLY,
-                i.opened(),
-                i.packQuantity(),
-                i.flashMin(),
-                i.ratioByVolume(),
-                i.ratioByWeight(),
-                i.unitSize(),
-                i.rollMm());
-    }
-
     public static ShelfItem paper(String grading, int grade) {
         return item(
                 grading + grade, "paper", Optional.empty(), List.of(), Optional.of(grading), Optional.of(grade), null);

@@ -15,6 +15,7 @@ import vanemend.app.Kept;
 import vanemend.app.TestServer;
 import vanemend.app.store.upgrade.Formats;
 import vanemend.core.cure.DryingRoute;
+import vanemend.core.damage.DamageDraft;
 import vanemend.core.method.Step;
 import vanemend.core.mix.Again;
 import vanemend.core.record.RecordFile;
@@ -158,36 +159,33 @@ class FormatsTest {
                 .containsExactly(tuple(DryingRoute.Kind.AIR, true), tuple(DryingRoute.Kind.LAMP, false));
     }
 
-    @Test
-    @DisplayName("records of the sixth format: every dent of them was tapped")
-    void recordsOfTheSixthFormat() {
-        RecordFile file = read(Kept.text("record-6-dent-filler-putty.json"));
+    /** What was hurt in a record that was kept of a repair that is finished; it is still read, whole. */
+    private static List<DamageDraft> finished(String kept) {
+        RecordFile file = read(Kept.text(kept));
         Check check = new Check();
         file.check(check);
         assertThat(check.problems()).isEmpty();
         RunState state = Replay.of(file.frozen().plan(), file.events(), LATER);
         assertThat(state.ignored()).isEmpty();
         assertThat(state.finishedAt()).isPresent();
-        assertThat(file.frozen().draft().damages())
+        assertThat(RepairRecord.of(file.frozen(), file.events(), LATER).used()).isNotEmpty();
+        return file.frozen().draft().damages();
+    }
+
+    @Test
+    @DisplayName("records of the sixth format: every dent of them was tapped")
+    void recordsOfTheSixthFormat() {
+        assertThat(finished("record-6-dent-filler-putty.json"))
                 .isNotEmpty()
                 .allSatisfy(d -> assertThat(d.raising()).isNull());
-        assertThat(RepairRecord.of(file.frozen(), file.events(), LATER).used()).isNotEmpty();
     }
 
     @Test
     @DisplayName("records of the seventh format: no dent of them was read along a straightedge")
     void recordsOfTheSeventhFormat() {
-        RecordFile file = read(Kept.text("record-7-dent-filler-putty.json"));
-        Check check = new Check();
-        file.check(check);
-        assertThat(check.problems()).isEmpty();
-        RunState state = Replay.of(file.frozen().plan(), file.events(), LATER);
-        assertThat(state.ignored()).isEmpty();
-        assertThat(state.finishedAt()).isPresent();
-        assertThat(file.frozen().draft().damages())
+        assertThat(finished("record-7-dent-filler-putty.json"))
                 .isNotEmpty()
                 .allSatisfy(d -> assertThat(d.lines()).isEmpty());
-        assertThat(RepairRecord.of(file.frozen(), file.events(), LATER).used()).isNotEmpty();
     }
 
     @Test

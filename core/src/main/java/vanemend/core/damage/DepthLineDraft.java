@@ -95,7 +95,7 @@ public record DepthLineDraft(Double offsetMm, List<Double> places, List<Double> 
             check.refuse(
                     at + ".lines",
                     0,
-                    "a depth above 0 mm",
+                    "a depth over the panel beside it",
                     called + ": nothing is deeper than the panel beside it. Read it again, or take the lines out.");
             return Optional.empty();
         }

@@ -7,6 +7,9 @@ import vanemend.core.trade.Text;
 
 /** How much larger a damage may turn out while it is opened, and everything planned around it still lies on ground that is ready. */
 public final class Room {
+    /** An edge nearer than this leaves no room worth a figure, mm. */
+    private static final double NEAR_MM = 5;
+
     private Room() {}
 
     /**
@@ -34,10 +37,10 @@ public final class Room {
             double edge = part.shape()
                     .getBoundary()
                     .distance(outermost(f).orElseThrow().shape());
-            String much = "Room to grow: found " + Text.of(Math.floor(room), "mm")
+            String much = "Room to grow: found " + Text.of(Math.floor(room * 10) / 10, "mm")
                     + " larger all round, everything still lies on cleaned ground";
-            return edge < 1
-                    ? much + ", except at the edge that it reaches already."
+            return edge < NEAR_MM
+                    ? much + ", except towards the edge close by."
                     : edge < room
                             ? much + "; towards the nearest edge " + Text.of(Math.floor(edge), "mm") + "."
                             : much + ".";

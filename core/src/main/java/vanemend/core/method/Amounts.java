@@ -146,6 +146,9 @@ public final class Amounts {
         if (job.house().is("peroxide-dose", "weigh-2") && item.dosePercent().isPresent()) {
             percent = item.dosePercent().get();
         }
+        if (job.house().is("peroxide-dose", "by-air")) {
+            percent = Dose.byAir(item.dosePercent().orElse(percent), law.workMinAt(labelWork, airC, 1) / labelWork);
+        }
         Pour pour = at.apply(percent, 1);
         if (job.house().is("peroxide-dose", "ribbon-half")) {
             pour = ribbon(pour, at);

@@ -64,7 +64,7 @@ public abstract class Layout {
     }
 
     /** {@code laid} with the papers that were chosen by hand; what they break is kept for the plan. */
-    public Ladder byHand(Ladder laid) {
+    protected Ladder byHand(Ladder laid) {
         Ladder now = laid;
         for (Wishes.Paper wish : job.wishes().papers()) {
             Optional<ShelfItem> paper = job.stack().papers().stream()
@@ -103,7 +103,7 @@ public abstract class Layout {
     }
 
     /** What is held ready for a page over the zones {@code f} and the papers {@code ladder}. */
-    public Kit kit(Footprint f, Ladder ladder) {
+    protected Kit kit(Footprint f, Ladder ladder) {
         return new Kit(job, f, ladder, amounts.mixes(), amounts.portions(), waits.all());
     }
 
@@ -129,12 +129,12 @@ public abstract class Layout {
     }
 
     /** Whether nothing stands in the way of a plan so far. */
-    public boolean open() {
+    boolean open() {
         return blockers.isEmpty();
     }
 
     /** A ladder that lacks a paper stands in the way. */
-    public void ladderHolds(Ladder ladder) {
+    protected void ladderHolds(Ladder ladder) {
         if (!ladder.whole()) {
             blockers.add(ladder.missing());
         }

@@ -37,6 +37,17 @@ public final class Dose {
         };
     }
 
+    /**
+     * Dose where it follows the air, % to a tenth: as much as keeps the label's work time, within what the school allows either way.
+     *
+     * @param percent of the label
+     * @param times how many times as long as on its label it stays workable today at that dose
+     */
+    public static double byAir(double percent, double times) {
+        double asked = Math.clamp(percent * times, TradeBook.value("peroxide.low"), TradeBook.value("peroxide.cold"));
+        return Math.round(asked * 10) / 10.0;
+    }
+
     /** Lifts to build {@code depthMm} when one lift holds {@code maxLiftMm}. */
     public static int lifts(double depthMm, double maxLiftMm) {
         return Math.max(1, (int) Math.ceil(depthMm / maxLiftMm - 1e-9));

@@ -14,7 +14,7 @@ import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Methods;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
-import vanemend.core.method.surface.Surfacing;
+import vanemend.core.method.Surfacing;
 import vanemend.core.sanding.FilmBudget;
 import vanemend.core.stack.Effort;
 

@@ -16,7 +16,6 @@ import vanemend.core.material.UnitSize;
 import vanemend.core.part.MadeOf;
 import vanemend.core.part.Plastic;
 import vanemend.core.part.Tyre;
-import vanemend.core.sanding.Grains;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.PlasticRow;
@@ -34,6 +33,9 @@ final class ItemFilter {
     static final String TOO_QUICK = "too-quick";
 
     static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+    /** The finest grade of the ladders over filler. */
+    private static final int LAST_ON_FILLER = 320;
 
     private final Need need;
 
@@ -66,12 +68,9 @@ final class ItemFilter {
         return Optional.empty();
     }
 
-    /** Papers finer than any that filler sees, where gelcoat or surfacer is sanded damp with them. */
+    /** Papers finer than any that filler sees, by either grading, where gelcoat or surfacer is sanded damp with them. */
     private boolean dampAt(ShelfItem item) {
-        return need.sandsDamp()
-                && item.grading().isPresent()
-                && item.grade().isPresent()
-                && Grains.micrometres(item.grading().get(), item.grade().get()) < Grains.micrometres("P", 320) * 0.95;
+        return need.sandsDamp() && item.grade().filter(g -> g > LAST_ON_FILLER).isPresent();
     }
 
     /** What rules {@code item} out in {@code role} on {@code surface}; no surface where no bond is asked. */

@@ -42,7 +42,7 @@ class RoomTest {
         // The last paper ends dent.320-past beyond the damage's rim at 30 mm from its middle.
         double reach = 30 + outer(dent(450));
         assertThat(room(dent(reach + 21.4))).contains("nearest edge ⟦21 mm⟧");
-        assertThat(room(dent(reach - 30))).contains("edge that it reaches already");
+        assertThat(room(dent(reach - 30))).contains("edge close by");
     }
 
     private static double outer(Workup w) {

@@ -116,7 +116,8 @@ class InterlockTest {
                         "fibre-before-body",
                         "seam-fibre",
                         "film-while-wet",
-                        "gelcoat-colour");
+                        "gelcoat-colour",
+                        "surfacer-cured");
     }
 
     @Test

@@ -174,4 +174,36 @@ class DoseTest {
         double min = 20 / TradeBook.value("spread.rate") + TradeBook.value("minutes.clean-up");
         assertThat(min).isBetween(3.0, 4.0);
     }
+
+    @ParameterizedTest(name = "label {0} %, {1} times as long: {2} %")
+    @CsvSource({"2, 1, 2", "2, 1.13, 2.3", "2, 3, 2.5", "2, 0.9, 1.8", "2, 0.4, 1.5", "1.5, 1.2, 1.8"})
+    @DisplayName("by the air: up to 2.5 % when cold, down to 1.5 % when hot (common practice)")
+    void byTheAir(double label, double times, double percent) {
+        assertThat(Dose.byAir(label, times)).isEqualTo(percent);
+    }
+
+    @Test
+    @DisplayName(
+            "by the air the work time of a mix stays nearer to its label's than with 2 % always, colder and warmer")
+    void byTheAirKeepsTheWorkTime() {
+        HouseRules always = HouseRules.defaults();
+        HouseRules byAir = always.with("peroxide-dose", "by-air");
+        for (double airC : new double[] {16, 19, 24, 27}) {
+            double fixed = work(airC, always);
+            double follows = work(airC, byAir);
+            assertThat(Math.abs(follows - 5)).as(airC + " °C").isLessThan(Math.abs(fixed - 5));
+        }
+        assertThat(work(21, byAir)).isEqualTo(work(21, always));
+    }
+
+    /** Minutes that a filler of 5 min at 21 °C stays workable. */
+    private static double work(double airC, HouseRules house) {
+        return TestShop.workup(TestShop.usual(), TestShop.shop(airC, house, TestShop.shelf()))
+                .plan()
+                .orElseThrow()
+                .mixes()
+                .getFirst()
+                .pour()
+                .workMin();
+    }
 }

@@ -274,7 +274,7 @@ class PlannerTest {
                             null,
                             null,
                             null),
-                    TestShop.shop(Seeds.between(r, 5, 40), house, TestShop.shelf()));
+                    TestShop.shop(Seeds.between(r, 5, 40), house, TestShop.fullShelf()));
             assertThat(w.ruleBook()).isEqualTo(RuleBook.version());
             if (w.plan().isEmpty()) {
                 assertThat(w.blockers()).isNotEmpty();

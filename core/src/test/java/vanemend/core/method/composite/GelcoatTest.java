@@ -259,10 +259,10 @@ class GelcoatTest {
             "wet papers serve gelcoat and surfacer from 400 on; under filler they are never used (common practice)")
     void wetPapers() {
         List<ShelfItem> wet = TestShop.fullShelf().stream()
-                .map(i -> i.grade().filter(g -> g >= 180).isPresent() ? TestShop.wetOnly(i) : i)
+                .map(i -> i.grade().filter(g -> g >= 180).isPresent() ? TestShop.wet(i) : i)
                 .toList();
         List<ShelfItem> fine = TestShop.fullShelf().stream()
-                .map(i -> i.grade().filter(g -> g >= 400).isPresent() ? TestShop.wetOnly(i) : i)
+                .map(i -> i.grade().filter(g -> g >= 400).isPresent() ? TestShop.wet(i) : i)
                 .toList();
         RepairDraft pod = TestShop.job(POD.formatted("HAND_LAID", GELCOAT), chip(10, 0.63));
         HouseRules house = HouseRules.defaults();

@@ -1,4 +1,4 @@
-package vanemend.core.method.surface;
+package vanemend.core.method;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -12,10 +12,6 @@ import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Chemistry;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.ShelfItem;
-import vanemend.core.method.Job;
-import vanemend.core.method.Laid;
-import vanemend.core.method.Layout;
-import vanemend.core.method.Legs;
 import vanemend.core.mix.Portions;
 import vanemend.core.sanding.Grains;
 import vanemend.core.sanding.Ladder;

@@ -1,4 +1,4 @@
-package vanemend.core.method.surface;
+package vanemend.core.method;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -12,13 +12,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 import vanemend.core.TestShop;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
-import vanemend.core.method.Act;
-import vanemend.core.method.Cases;
-import vanemend.core.method.Loop;
-import vanemend.core.method.Step;
-import vanemend.core.method.Weight;
 import vanemend.core.mix.Portion;
 import vanemend.core.plan.Plan;
+import vanemend.core.plan.PlanEditDraft;
 import vanemend.core.plan.PlannedStep;
 import vanemend.core.plan.Workup;
 import vanemend.core.trade.HouseRules;
@@ -173,6 +169,17 @@ class SurfacingTest {
                         .orElseThrow()
                         .classId())
                 .isEqualTo("polyester-surfacer");
+    }
+
+    @Test
+    void blockingBeforeItIsCuredIsNamed() {
+        PlanEditDraft early = new PlanEditDraft(PlanEditDraft.Kind.MOVE, "surf-block-p180", "surf-coat-2", null, null);
+        Workup w = TestShop.workup(
+                Cases.edited(Cases.all().get("dent-filler-putty"), early),
+                TestShop.shop(21, HOUSE.with("surfacer", "polyester"), TestShop.fullShelf()));
+        assertThat(w.plan().orElseThrow().broken())
+                .extracting(Interlock.Broken::interlock)
+                .contains("surfacer-cured");
     }
 
     @Test

@@ -1,4 +1,4 @@
-package vanemend.core.method.surface;
+package vanemend.core.method;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -6,14 +6,7 @@ import java.util.List;
 import java.util.Map;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
-import vanemend.core.method.Act;
-import vanemend.core.method.Kit;
-import vanemend.core.method.Loop;
-import vanemend.core.method.MethodPage;
-import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step.Kind;
-import vanemend.core.method.StepBuilder;
-import vanemend.core.method.Weight;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
