@@ -91,7 +91,7 @@ class EveryFamilyTest {
         assertThat(isla.page().getByText("Does not cure below 18").first()).isVisible();
         try {
             isla.air("20");
-            assertThat(isla.page().getByText("Does not cure below 18")).isHidden();
+            assertThat(isla.page().getByText("Does not cure below 18")).hasCount(0);
             lookedAtAgain("Roof-pod gelcoat chips", "bottom", "Fibre seen");
         } finally {
             isla.air("17");

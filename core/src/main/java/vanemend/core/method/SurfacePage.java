@@ -77,7 +77,7 @@ final class SurfacePage extends MethodPage {
     }
 
     private String it() {
-        return build.polyester() ? "Surfacer" : "Filling primer";
+        return build.polyester() ? "surfacer" : "filling primer";
     }
 
     private void ground() {
@@ -154,7 +154,7 @@ final class SurfacePage extends MethodPage {
                 .portion(PORTION)
                 .active(TradeBook.value("minutes.prepare-mix"))));
         for (int n = 1; n <= build.coats(); n++) {
-            add(coat("surf-coat-" + n, "Coat " + n + " of " + build.coats()));
+            add(coat("surf-coat-" + n, "coat " + n + " of " + build.coats()));
             if (n < build.coats()) {
                 add(flashed("surf-flash-" + n));
             }
@@ -162,11 +162,8 @@ final class SurfacePage extends MethodPage {
         add(cured("surf-wait", "Wait to block", WAIT, LAYER, Zone.Kind.SURFACED, "Block from", Act.PRIMER_CURED));
     }
 
-    private StepBuilder coat(String id, String title) {
-        return cautioned(step(
-                        id,
-                        Kind.DO,
-                        it() + ", " + title.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + title.substring(1))
+    private StepBuilder coat(String id, String which) {
+        return cautioned(step(id, Kind.DO, first(it()) + ", " + which)
                 .detail("Even and wet, " + um(build.wetUm())
                         + " of it, each a little further out than the last, the field's rim left free.")
                 .zone(Zone.Kind.SURFACED)
@@ -228,7 +225,7 @@ final class SurfacePage extends MethodPage {
     private List<StepBuilder> again() {
         List<StepBuilder> out = new ArrayList<>();
         out.add(dustOff("dust", build.field()));
-        out.add(coat("coat", "One coat more"));
+        out.add(coat("coat", "one coat more"));
         out.add(cured("wait", "Wait to block", WAIT, LAYER, Zone.Kind.SURFACED, "Block from", Act.PRIMER_CURED));
         out.addAll(sanding(BLOCK, LAYER, true, "", Act.PAPER));
         return out;
@@ -237,7 +234,7 @@ final class SurfacePage extends MethodPage {
     private void handOver() {
         String grade = kit.ladder().rungs().getLast().paper();
         add(step("ready", Kind.DO, "Blow off and wipe: ready for paint")
-                .detail("To the paint shop: " + it().toLowerCase(java.util.Locale.ROOT) + ", about "
+                .detail("To the paint shop: " + it() + ", about "
                         + um(build.leftUm())
                         + " left as reckoned, sanded last with " + grade
                         + ". Sealed by the paint's label before any colour"

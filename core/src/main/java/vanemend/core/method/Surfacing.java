@@ -8,6 +8,7 @@ import java.util.Map;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import vanemend.core.footprint.Footprint;
+import vanemend.core.footprint.Reach;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Chemistry;
 import vanemend.core.material.MaterialClass.Role;
@@ -78,8 +79,7 @@ public final class Surfacing {
         return new Zone(
                 Zone.Kind.SURFACED,
                 past,
-                OverlayNGRobust.overlay(
-                        over, field.shape(), org.locationtech.jts.operation.overlayng.OverlayNG.INTERSECTION));
+                Reach.within(over, field.shape()));
     }
 
     /** All zones with {@code one} just inside the field. */
