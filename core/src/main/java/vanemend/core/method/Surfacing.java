@@ -76,10 +76,7 @@ public final class Surfacing {
                 .zone(Zone.Kind.SURFACED)
                 .shape();
         Geometry over = OverlayNGRobust.union(List.of(grown, coarse.shape()));
-        return new Zone(
-                Zone.Kind.SURFACED,
-                past,
-                Reach.within(over, field.shape()));
+        return new Zone(Zone.Kind.SURFACED, past, Reach.within(over, field.shape()));
     }
 
     /** All zones with {@code one} just inside the field. */
