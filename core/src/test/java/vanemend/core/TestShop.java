@@ -62,7 +62,7 @@ public final class TestShop {
                 1000,
                 "mL",
                 i.workMin(),
-                List.of(),
+                i.sand(),
                 Optional.empty(),
                 Optional.of(1.1),
                 Optional.empty(),

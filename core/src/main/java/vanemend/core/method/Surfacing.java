@@ -105,7 +105,8 @@ public final class Surfacing {
                             footprint.areaMm2(Zone.Kind.SURFACED),
                             build.coats(),
                             build.wetUm(),
-                            build.wetUm() * build.coats() * solids()));
+                            build.wetUm() * build.coats() * solids(),
+                            polyester() ? "surface.polyester.wet" : "surface.primer.solids"));
             layout.waits().flashByClass(SurfacePage.FLASH, item);
             layout.waits()
                     .curing(

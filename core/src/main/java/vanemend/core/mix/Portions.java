@@ -300,13 +300,24 @@ public final class Portions {
      *
      * @param wetUm one coat as sprayed, µm
      * @param dryUm all of them, dry, µm
+     * @param wetFrom the trade value that the wet coat comes from
      */
     public static Portion film(
-            String id, String title, ShelfItem item, double areaMm2, double coats, double wetUm, double dryUm) {
+            String id,
+            String title,
+            ShelfItem item,
+            double areaMm2,
+            double coats,
+            double wetUm,
+            double dryUm,
+            String wetFrom) {
         List<Figure> more = new ArrayList<>();
-        more.add(figure("One coat, wet", Math.round(wetUm), "µm", "recalled, verify; its label decides"));
+        more.add(figure("One coat, wet", Math.round(wetUm), "µm", source(wetFrom) + "; its label decides"));
         more.add(figure("All coats, dry", Math.round(dryUm), "µm", "before it is blocked"));
-        double ml = areaMm2 / MM2_A_M2 * coats * wetUm / TradeBook.value("coat.transfer.gun");
+        // What is mixed is what goes into the gun, which sprays no less than its least.
+        double ml = Math.max(
+                areaMm2 / MM2_A_M2 * coats * wetUm / TradeBook.value("coat.transfer.gun"),
+                TradeBook.value("coat.least.gun"));
         more.addAll(TwoPart.sides(item, ml, "Part A", "Part B"));
         return coats(id, title, Form.SPRAYED, item, areaMm2, coats, wetUm, "from the wet coat", more);
     }

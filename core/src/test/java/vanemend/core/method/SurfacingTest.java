@@ -12,6 +12,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import vanemend.core.TestShop;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.ShelfItem;
 import vanemend.core.mix.Portion;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlanEditDraft;
@@ -153,6 +154,21 @@ class SurfacingTest {
             assertThat(l.id()).isEqualTo(SurfacePage.LAYER);
             assertThat(l.thickestMm()).isCloseTo(0.18 * (1 - TradeBook.value("surface.block-off")), within(0.003));
         });
+    }
+
+    @Test
+    @DisplayName("both parts together are what goes into the gun, never less than it sprays evenly (recalled)")
+    void bothPartsFillTheGun() {
+        List<ShelfItem> shelf = TestShop.fullShelf().stream()
+                .map(i -> i.classId().equals("filling-primer") ? TestShop.printing(i, 4.0, null) : i)
+                .toList();
+        Workup w = TestShop.workup(
+                Cases.all().get("dent-putty-alone"),
+                TestShop.shop(21, HOUSE.with("surfacer", "filling-primer"), shelf));
+        Portion p = portion(w);
+        double sprayed = Math.max(figure(p, "To spray"), TradeBook.value("coat.least.gun"));
+        assertThat(figure(p, "Part A") + figure(p, "Part B")).isCloseTo(sprayed, within(0.2));
+        assertThat(figure(p, "Part A")).isCloseTo(4 * figure(p, "Part B"), within(0.1));
     }
 
     @Test
