@@ -7,14 +7,18 @@ const NONE = { width: 0, height: 0 };
 
 /** Width and height of an element, followed as it changes; those of a {@code place} are known from the last time it was there. */
 export function useSize(place = "") {
-  const [size, setSize] = useState(LAST.get(place) ?? NONE);
+  const [seen, setSeen] = useState({ place, size: LAST.get(place) ?? NONE });
   const ref = useCallback(
     (el: HTMLElement | null) => {
       if (!el) return;
       const look = () => {
         const now = { width: el.clientWidth, height: el.clientHeight };
         if (place) LAST.set(place, now);
-        setSize((was) => (was.width === now.width && was.height === now.height ? was : now));
+        setSeen((was) =>
+          was.place === place && was.size.width === now.width && was.size.height === now.height
+            ? was
+            : { place, size: now },
+        );
       };
       const watch = new ResizeObserver(look);
       watch.observe(el);
@@ -24,5 +28,6 @@ export function useSize(place = "") {
     },
     [place],
   );
-  return [ref, size] as const;
+  // An element that becomes another place has that place's size at once.
+  return [ref, seen.place === place ? seen.size : (LAST.get(place) ?? NONE)] as const;
 }

@@ -69,6 +69,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
     );
   }
   if (!on.draft) return <Skeleton />;
+  const steps = station === "steps";
   const workup = on.workup ?? (on.problems.length > 0 ? on.lastWorkup : undefined);
   const part = on.draft.part ?? {};
   const unanswered = unansweredOf(askedOf(limits, part, on.draft.damages ?? []), part);
@@ -90,27 +91,11 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
           <Suspense fallback={<Skeleton />}>
             <RecordStation id={id} frozen={begun} />
           </Suspense>
-        ) : station === "steps" ? (
-          <div className="print-flow flex min-h-0 flex-1 max-[1099px]:flex-col">
-            <SheetPick station={station} sheet={sheet} onSheet={(s) => setSeen({ station, sheet: s })} />
-            <section
-              className={`print-flow min-h-0 min-w-0 flex-1 ${narrow(sheet === "work")}`}
-              aria-label={msg("Steps")}
-            >
-              <StepsStation on={on} workup={on.workup} frozen={frozen} id={id} />
-            </section>
-            <section
-              className={`no-print min-[1100px]:firm-l bg-sheet min-h-0 max-[1099px]:flex-1 min-[1100px]:w-[332px] min-[1100px]:shrink-0 ${narrow(sheet === "drawing")}`}
-              aria-label={msg("Drawing")}
-            >
-              {workup && <DrawingPair drawing={workup.drawing} sectionShare={0.32} />}
-            </section>
-          </div>
         ) : (
           <div className="print-flow flex min-h-0 flex-1 max-[1099px]:flex-col">
             <SheetPick station={station} sheet={sheet} onSheet={(s) => setSeen({ station, sheet: s })} />
             <section
-              className={`print-flow bg-sheet relative min-h-0 overflow-y-auto max-[1099px]:flex-1 min-[1100px]:w-[264px] min-[1100px]:shrink-0 min-[1100px]:firm-r ${narrow(sheet === "work")}`}
+              className={`print-flow min-h-0 ${steps ? "min-w-0 flex-1" : "bg-sheet relative overflow-y-auto max-[1099px]:flex-1 min-[1100px]:w-[264px] min-[1100px]:shrink-0 min-[1100px]:firm-r"} ${narrow(sheet === "work")}`}
               aria-label={WORDS[station]}
             >
               {station === "part" && <PartStation id={id} on={on} frozen={frozen} />}
@@ -118,24 +103,27 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
               {station === "verdict" && <VerdictStation on={on} workup={on.workup} id={id} />}
               {station === "stack" && <StackStation on={on} workup={on.workup} frozen={frozen} />}
               {station === "footprint" && <FootprintStation on={on} workup={on.workup} frozen={frozen} />}
+              {steps && <StepsStation on={on} workup={on.workup} frozen={frozen} id={id} />}
             </section>
             <section
-              className={`print-flow bg-sheet flex min-h-0 min-w-0 flex-1 flex-col ${narrow(sheet === "drawing")}`}
+              className={`bg-sheet flex min-h-0 min-w-0 flex-col ${steps ? "no-print max-[1099px]:flex-1 min-[1100px]:firm-l min-[1100px]:w-[332px] min-[1100px]:shrink-0" : "print-flow flex-1"} ${narrow(sheet === "drawing")}`}
               aria-label={msg("Drawing")}
             >
               <div className="print-flow min-h-0 flex-1">
                 {(station === "damage" || (station === "part" && !workup)) && !frozen ? (
                   <Place id={id} on={on} hand={hand} />
                 ) : workup ? (
+                  // One for every station that shows it: it stays laid out while they change.
                   <DrawingPair
                     drawing={workup.drawing}
-                    labels={226}
+                    labels={steps ? 0 : 226}
+                    sectionShare={steps ? 0.32 : undefined}
                     stale={!on.workup}
                     onCut={
                       station === "footprint" && !frozen ? (cutYMm) => on.change((d) => ({ ...d, cutYMm })) : undefined
                     }
                   />
-                ) : (
+                ) : steps ? null : (
                   <div className="grid h-full place-items-center p-8 text-center">
                     <p className="text-20 max-w-96">
                       {msg(
@@ -145,17 +133,19 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
                   </div>
                 )}
               </div>
-              {workup && <Refused workup={workup} />}
+              {workup && !steps && <Refused workup={workup} />}
             </section>
-            <Figures
-              id={id}
-              workup={on.workup}
-              problems={on.problems}
-              unanswered={begun ? [] : unanswered}
-              part={part}
-              frozenAt={on.frozenAt}
-              className={`print-flow min-h-0 max-[1099px]:flex-1 min-[1100px]:w-[248px] min-[1100px]:shrink-0 min-[1100px]:firm-l ${narrow(sheet === "figures")}`}
-            />
+            {!steps && (
+              <Figures
+                id={id}
+                workup={on.workup}
+                problems={on.problems}
+                unanswered={begun ? [] : unanswered}
+                part={part}
+                frozenAt={on.frozenAt}
+                className={`print-flow min-h-0 max-[1099px]:flex-1 min-[1100px]:w-[248px] min-[1100px]:shrink-0 min-[1100px]:firm-l ${narrow(sheet === "figures")}`}
+              />
+            )}
           </div>
         )}
       </LitProvider>
