@@ -2443,9 +2443,12 @@ export interface components {
             /** Format: double */
             spreadMin: number;
             /** Format: double */
+            spreaderMm: number;
+            /** Format: double */
             stepPercent: number;
             /** Format: int32 */
             strokes: number;
+            thinner?: components["schemas"]["Thinner"];
             volume: components["schemas"]["FillVolume"];
             window: components["schemas"]["DoseWindow"];
             /** Format: double */
@@ -2582,6 +2585,8 @@ export interface components {
             /** Format: date-time */
             promisedAt?: string;
             recipe?: string;
+            /** Format: double */
+            spreaderMm?: number;
         };
         RepairLine: {
             begins: string;
@@ -3290,6 +3295,13 @@ export interface components {
             likelihood: {
                 [key: string]: number;
             };
+        };
+        Thinner: {
+            itemId: string;
+            lot: string;
+            material: string;
+            /** Format: double */
+            share: number;
         };
         ThumbView: {
             figures: string[];

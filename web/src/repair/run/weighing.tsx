@@ -29,6 +29,8 @@ export function Weighing({
   setAgain: (what: Ask | undefined) => void;
   onReading: (quantity: Ask, value: number, source: string) => void;
 }) {
+  const thinner = pour?.thinner;
+  const first = thinner ? msg("Filler and putty") : msg("Filler");
   const on = again === "FILLER_G" || again === "CREAM_G" ? again : dueOf(mix);
   const filler = useOnScale("FILLER_G");
   const take = (quantity: Ask, value: number, source: string) => {
@@ -41,12 +43,19 @@ export function Weighing({
       <Row
         no={1}
         active={on === "FILLER_G"}
-        word={msg("Filler")}
+        word={first}
         asked={mix.fillerTargetG}
         weighed={on === "FILLER_G" ? undefined : mix.fillerG}
         live={on === "FILLER_G" ? live : undefined}
         hatch="fill"
-        told={msg("asked {amount}, a little over is fine", { amount: grams(mix.fillerTargetG) })}
+        told={
+          thinner
+            ? msg("filler to {filler}, then putty to {amount}; a little over is fine", {
+                filler: grams(mix.fillerTargetG * (1 - thinner.share)),
+                amount: grams(mix.fillerTargetG),
+              })
+            : msg("asked {amount}, a little over is fine", { amount: grams(mix.fillerTargetG) })
+        }
         onAgain={
           mix.fillerG !== undefined && on !== "FILLER_G" && !mix.clockAt ? () => setAgain("FILLER_G") : undefined
         }
@@ -58,7 +67,7 @@ export function Weighing({
             key={on}
             label={
               on === "FILLER_G"
-                ? msg("Filler on the scale")
+                ? msg("{what} on the scale", { what: first })
                 : msg("Cream, asked {amount}", { amount: grams(mix.creamTargetG) })
             }
             quantity={on}

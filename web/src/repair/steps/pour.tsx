@@ -31,8 +31,15 @@ export function PourPanel({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftO
         <div className="firm-r p-4">
           <ScaleRow
             n={1}
-            title={msg("Filler first")}
-            note={msg("a little over is fine")}
+            title={pour.thinner ? msg("Filler and putty first") : msg("Filler first")}
+            note={
+              pour.thinner
+                ? msg("{putty} of it {material}; a little over is fine", {
+                    putty: grams(filler * pour.thinner.share),
+                    material: pour.thinner.material,
+                  })
+                : msg("a little over is fine")
+            }
             max={pour.fillerG * 1.35}
             mark={filler}
             value={filler}
@@ -68,6 +75,7 @@ export function PourPanel({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftO
               onChange={(v) => setTried(v !== undefined && v > 0 && v < 3000 ? v : undefined)}
             />
           </div>
+          <Spreader pour={pour} on={on} frozen={frozen} />
           <Volumes volume={pour.volume} />
           {pour.notes.map((n) => (
             <p key={n} className="mt-2 flex gap-2 font-bold">
@@ -177,6 +185,28 @@ function ScaleRow({
         {figure.split("\u202f")[0]}
         <span className="text-28 font-medium">{"\u202fg"}</span>
       </span>
+    </div>
+  );
+}
+
+/** The spreader in hand: its strokes follow; the minutes stay those of the shop's own spreading rate. */
+function Spreader({ pour, on, frozen }: { pour: Api["Pour"]; on: DraftOnScreen; frozen: boolean }) {
+  return (
+    <div className="mt-3 flex flex-wrap items-end gap-3">
+      <div className="w-60">
+        <Measure
+          label={msg("Spreader in hand, width")}
+          quantity="length"
+          value={on.draft?.spreaderMm ?? pour.spreaderMm}
+          onChange={(spreaderMm) => on.change((d) => ({ ...d, spreaderMm }))}
+          problem={on.problems.find((p) => p.field === "spreaderMm")?.message}
+          disabled={frozen}
+        />
+      </div>
+      <p className="n min-w-40 flex-1 pb-2">
+        {pour.strokes === 1 ? msg("One stroke a pass.") : msg("{n} strokes a pass.", { n: pour.strokes })}{" "}
+        {msg("On a crown a wide one drags hollow.")}
+      </p>
     </div>
   );
 }

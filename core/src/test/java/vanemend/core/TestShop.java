@@ -283,6 +283,7 @@ public final class TestShop {
                 null,
                 null,
                 null,
+                null,
                 null);
     }
 

@@ -250,8 +250,7 @@ public final class BenchSheetPdf {
                 .forEach(m -> row(
                         t,
                         size,
-                        m.title() + "\n" + m.pour().material() + ", lot "
-                                + m.pour().lot(),
+                        m.title() + "\n" + m.pour().said() + ", lot " + m.pour().lot(),
                         Check.shown(m.pour().fillerG()) + " g + cream "
                                 + String.format(Locale.ROOT, "%.1f", m.pour().creamG()) + " g",
                         clock(m.pour().workMin(), m.pour().onPartByMin()),

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Set;
+import org.locationtech.jts.algorithm.MinimumDiameter;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -31,6 +32,15 @@ public final class Reach {
             return g;
         }
         return g.buffer(mm, SEGMENTS_A_QUARTER, BufferParameters.CAP_ROUND);
+    }
+
+    /** The narrowest way across the widest piece of {@code g}, mm: least width of its convex hull (rotating calipers). */
+    public static double acrossMm(Geometry g) {
+        double most = 0;
+        for (int i = 0; i < g.getNumGeometries(); i++) {
+            most = Math.max(most, new MinimumDiameter(g.getGeometryN(i)).getLength());
+        }
+        return most;
     }
 
     /**

@@ -17,6 +17,7 @@ import vanemend.core.footprint.Footprint;
 import vanemend.core.footprint.Reach;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.MaterialClass.Surface;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.mix.Again;
 import vanemend.core.mix.BeadRule;
@@ -26,6 +27,7 @@ import vanemend.core.mix.Pace;
 import vanemend.core.mix.Portion;
 import vanemend.core.mix.Portions;
 import vanemend.core.mix.Pour;
+import vanemend.core.mix.Tin;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
@@ -69,6 +71,13 @@ public final class Amounts {
         }
     }
 
+    /** {@code filler} on {@code ground}, with putty stirred in where the house thins it. */
+    public Tin thinned(ShelfItem filler, Surface ground) {
+        return job.house().is("filler-thinned", "putty")
+                ? Tin.thinned(filler, job.stack().item(Role.FINISH), ground)
+                : Tin.of(filler);
+    }
+
     /** Film for each of {@code over}, larger all round; nothing where the stack has none. */
     public void film(List<Geometry> over) {
         double past = TradeBook.value("roll.film-past");
@@ -110,29 +119,30 @@ public final class Amounts {
     /** Filler and cream, with the wait until it may be sanded; {@code again} in mL. */
     public MixPlan tin(
             String id, String title, ShelfItem item, FillVolume volume, double deepMm, Zone zone, Again again) {
-        return tin(id, title, item, volume, deepMm, zone, again, 0);
+        return tin(id, title, Tin.of(item), volume, deepMm, zone, again, 0);
     }
 
     /** As above, for many small places: laying all of them takes {@code handsMin} at least, however little goes into each. */
     public MixPlan tin(
             String id,
             String title,
-            ShelfItem item,
+            Tin tin,
             FillVolume volume,
             double deepMm,
             Zone zone,
             Again again,
             double handsMin) {
+        ShelfItem item = tin.item();
         if (item.workMin().isEmpty() || item.sand().isEmpty()) {
             throw new IllegalStateException(item.name() + " was matched without a work time and a time to sand");
         }
         double airC = job.shop().air().tempC();
-        CureLaw law = job.times().law(item);
-        double labelWork = item.workMin().orElseThrow();
+        CureLaw law = tin.law(job.times()::law, airC);
+        double labelWork = tin.labelWorkMin();
         Envelope over = zone.shape().getEnvelopeInternal();
         double width = Math.min(over.getWidth(), over.getHeight());
         BiFunction<Double, Integer, Pour> at = (dose, batches) -> Dose.pour(
-                item,
+                tin,
                 volume,
                 deepMm,
                 width,
@@ -141,7 +151,8 @@ public final class Amounts {
                 job.shop().spreadMlPerMin(),
                 again,
                 batches,
-                handsMin);
+                handsMin,
+                job.wishes().spreaderMm().orElse(TradeBook.value("spread.width")));
         double percent = Dose.housePercent(job.house(), BeadRule.puddleMm(volume.totalMl()));
         if (job.house().is("peroxide-dose", "weigh-2") && item.dosePercent().isPresent()) {
             percent = item.dosePercent().get();

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import vanemend.core.cure.Wait;
+import vanemend.core.footprint.Reach;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass;
 import vanemend.core.material.MaterialClass.Role;
@@ -465,6 +466,13 @@ public abstract class MethodPage extends CoatPage {
             out.forEach(b -> b.acts(Act.GUIDE));
         }
         return out;
+    }
+
+    /** How long a board has to be: shorter than what it levels it rides in the hollow, longer it rests on what is sound (practice). */
+    protected String longBoard(Zone.Kind levelled) {
+        double across = Reach.acrossMm(kit.footprint().zone(levelled).shape());
+        return "A board longer than " + Text.of(Math.ceil(across / 10) * 10, "mm")
+                + " rests on sound panel at both ends.";
     }
 
     /** What is said once, where it applies: at the first paper of a leg. */

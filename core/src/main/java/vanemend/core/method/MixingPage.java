@@ -66,8 +66,9 @@ public abstract class MixingPage {
     protected void prepareMix(MixPlan mix, String prefix, Zone.Kind zone) {
         add(step(prefix + "-prepare", Kind.DO, "Stir the tin, knead the cream")
                 .detail(
-                        "Board, spreaders and scale laid out. Never cardboard: it drinks resin and sheds fibre. Hands free until it is spread.")
-                .material(mix.pour().material())
+                        (mix.pour().thinner().isPresent() ? "Both tins stirred. " : "")
+                                + "Board, spreaders and scale laid out. Never cardboard: it drinks resin and sheds fibre. Hands free until it is spread.")
+                .material(mix.pour().said())
                 .zone(zone)
                 .active(TradeBook.value("minutes.prepare-mix"))
                 .acts(Act.STIR));
@@ -122,15 +123,16 @@ public abstract class MixingPage {
     protected StepBuilder mixing(MixPlan mix, String id, String of, Zone.Kind zone) {
         String grams = grams(mix);
         String cream = creamAcross()
-                ? "Filler first, spread to a flat puddle "
+                ? base(mix) + "spread to a flat puddle "
                         + Text.of(Math.round(mix.pour().puddleMm()), "mm") + " across; then a bead of cream "
-                        + Text.of(Math.round(mix.pour().beadMm()), "mm") + " long across it, weighed all the same."
-                : "Filler first, then cream to what was really weighed, beside it on the board.";
+                        + Text.of(Math.round(mix.pour().beadMm()), "mm") + " long across it, weighed all the same"
+                        + both(mix) + "."
+                : base(mix) + "then cream to what was really weighed" + both(mix) + ", beside it on the board.";
         return step(id, Kind.MIX, "Weigh and mix" + of)
                 .detail(cream + folded(mix))
                 .zone(zone)
                 .tool("Scale, board")
-                .material(mix.pour().material())
+                .material(mix.pour().said())
                 .amount(grams)
                 .figure(Text.of(mix.pour().fillerG(), "g"))
                 .active(mix.pour().mixMin())
@@ -146,6 +148,20 @@ public abstract class MixingPage {
                 .caution("peroxide");
     }
 
+    /** What lies on the scale before the cream: of thinned filler both, and both count for the dose. */
+    private static String base(MixPlan mix) {
+        return mix.pour()
+                .thinner()
+                .map(t -> "Filler first, then " + t.material() + " to "
+                        + Text.of(Math.round(t.share() * 100), "%")
+                        + " of both, folded in to one colour; ")
+                .orElse("Filler first, ");
+    }
+
+    private static String both(MixPlan mix) {
+        return mix.pour().thinner().isPresent() ? " of both" : "";
+    }
+
     /** Whether the cream is laid as a bead across the puddle, so that its length is said. */
     private boolean creamAcross() {
         return house().is("cream-place", "across")
@@ -158,9 +174,8 @@ public abstract class MixingPage {
         StepBuilder b =
                 mixing(mix, "mix", "", zone).amount(said(mix)).figure("").asks(Quantity.DEPTH_MM, Quantity.SPOT_MM);
         return creamAcross()
-                ? b.detail(
-                        "Filler first, spread to a flat puddle; then a bead of cream across it, weighed all the same."
-                                + folded(mix))
+                ? b.detail(base(mix) + "spread to a flat puddle; then a bead of cream across it, weighed all the same"
+                        + both(mix) + "." + folded(mix))
                 : b;
     }
 
@@ -192,8 +207,8 @@ public abstract class MixingPage {
                 .detail(detail)
                 .zone(zone)
                 .layer(layer)
-                .tool("Spreader " + mm("spread.width"))
-                .material(mix.pour().material())
+                .tool("Spreader " + Text.of(mix.pour().spreaderMm(), "mm"))
+                .material(mix.pour().said())
                 .amount(grams(mix))
                 .active(Math.min(
                         Math.max(1, mix.pour().spreadMin()),
@@ -317,8 +332,12 @@ public abstract class MixingPage {
     }
 
     protected String grams(MixPlan mix) {
-        return Text.of(mix.pour().fillerG(), "g") + ", cream "
-                + Text.of(mix.pour().creamG(), "g");
+        double both = mix.pour().fillerG();
+        String putty = mix.pour()
+                .thinner()
+                .map(t -> ", " + Text.of(t.of(both), "g") + " of it putty")
+                .orElse("");
+        return Text.of(both, "g") + putty + ", cream " + Text.of(mix.pour().creamG(), "g");
     }
 
     protected static String strokes(MixPlan mix) {

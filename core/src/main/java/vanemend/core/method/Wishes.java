@@ -16,6 +16,7 @@ import vanemend.core.cure.Pane;
  * @param lightAt when a resin is to meet the light
  * @param pane how the pane lies to the sky then; level where nobody said
  * @param papers papers chosen by hand
+ * @param spreaderMm width of the spreader in hand, mm
  */
 public record Wishes(
         DryingRoute.Kind drying,
@@ -23,7 +24,8 @@ public record Wishes(
         Optional<Double> cutYMm,
         Optional<Instant> lightAt,
         Optional<Pane> pane,
-        List<Paper> papers) {
+        List<Paper> papers,
+        Optional<Double> spreaderMm) {
     /** How the wait {@code id} is to dry. */
     public DryingRoute.Kind drying(String id) {
         return dryings.getOrDefault(id, drying);

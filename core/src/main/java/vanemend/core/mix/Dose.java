@@ -3,7 +3,6 @@ package vanemend.core.mix;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import vanemend.core.material.ShelfItem;
 import vanemend.core.trade.Schools;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
@@ -56,7 +55,7 @@ public final class Dose {
     /**
      * What one mix looks like today.
      *
-     * @param item filler or putty
+     * @param tin filler or putty
      * @param volume all of it
      * @param depthMm thickest build, mm
      * @param widthMm width of the area to spread, mm
@@ -66,9 +65,10 @@ public final class Dose {
      * @param again what one more round takes, mL
      * @param leastBatches 1, or more where a smaller puddle is wanted for its dose
      * @param handsMin least that hands take to lay all of it, however little it is, min; 0 where its volume tells
+     * @param spreaderMm width of the spreader, mm
      */
     public static Pour pour(
-            ShelfItem item,
+            Tin tin,
             FillVolume volume,
             double depthMm,
             double widthMm,
@@ -77,12 +77,16 @@ public final class Dose {
             double ratePerMin,
             Again again,
             int leastBatches,
-            double handsMin) {
+            double handsMin,
+            double spreaderMm) {
         double mixMin = TradeBook.value("mix.minutes");
         double onPartBy = workMin * TradeBook.value("mix.work-share");
         double window = Math.max(0, onPartBy - mixMin);
         double most = ratePerMin * window;
         List<String> notes = new ArrayList<>();
+        if (!tin.note().isEmpty()) {
+            notes.add(tin.note());
+        }
         double layMin = Math.max(volume.totalMl() / ratePerMin, handsMin);
         int needed = most > 0 ? Math.max(1, (int) Math.ceil(layMin / window - 1e-9)) : MOST_BATCHES;
         int batches = Math.max(needed, leastBatches);
@@ -98,39 +102,41 @@ public final class Dose {
                     + " equal batches, each with its own clock.");
         }
         double perBatch = volume.totalMl() / batches;
-        double gramsPerMl = item.density() / (1 + percent / 100);
+        double gramsPerMl = tin.density() / (1 + percent / 100);
         double least = TradeBook.value("mix.min-filler");
         double filler = Math.max(least, Math.ceil(perBatch * gramsPerMl - 1e-9));
         if (perBatch * gramsPerMl < least) {
-            notes.add("The hollow needs only " + Text.of(Math.round(Math.ceil(perBatch * item.density())), "g")
+            notes.add("The hollow needs only " + Text.of(Math.round(Math.ceil(perBatch * tin.density())), "g")
                     + "; a scale of " + Text.book("mix.scale-step") + " doses no less than "
                     + Text.of(Math.round(least), "g") + " well: "
-                    + Text.of(Math.floor(least - perBatch * item.density()), "g")
+                    + Text.of(Math.floor(least - perBatch * tin.density()), "g")
                     + " of it is left over, unless another spot takes it in the same minutes.");
         }
-        double puddle = BeadRule.puddleMm(filler / item.density());
+        double puddle = BeadRule.puddleMm(filler / tin.density());
         double stepPercent = TradeBook.value("mix.scale-step") / filler * 100;
         return new Pour(
-                item.name(),
-                item.id(),
-                item.lot(),
+                tin.item().name(),
+                tin.item().id(),
+                tin.item().lot(),
                 volume,
                 filler,
                 creamG(filler, percent),
                 percent,
                 batches,
-                lifts(depthMm, item.typical("maxLiftMm")),
+                lifts(depthMm, tin.maxLiftMm()),
                 workMin,
                 onPartBy,
                 mixMin,
                 layMin / batches,
-                Strokes.count(widthMm, TradeBook.value("spread.width"), 1.0 / 3),
+                Strokes.count(widthMm, spreaderMm, 1.0 / 3),
                 puddle,
                 BeadRule.beadMm(puddle, percent),
                 BeadRule.percent(puddle, puddle / 2),
                 stepPercent,
                 List.copyOf(notes),
                 Optional.of(again.in(gramsPerMl, least, Math.floor(most * gramsPerMl))),
-                DoseWindow.ofTheBook());
+                DoseWindow.ofTheBook(),
+                tin.thinner(),
+                spreaderMm);
     }
 }

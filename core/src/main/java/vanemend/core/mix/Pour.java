@@ -2,6 +2,8 @@ package vanemend.core.mix;
 
 import java.util.List;
 import java.util.Optional;
+import vanemend.core.trade.Text;
+import vanemend.core.trade.TradeBook;
 
 /**
  * One mix, from tin to part.
@@ -27,6 +29,8 @@ import java.util.Optional;
  * @param notes what to know, in words
  * @param again what one more round takes, g of filler; empty in plans of an earlier release
  * @param window which doses cure; the book's where an earlier release froze none
+ * @param thinner putty that is part of {@code fillerG}; empty where the filler goes as it comes, and in plans of an earlier release
+ * @param spreaderMm width of the spreader that {@code strokes} are for, mm; the book's in plans of an earlier release
  */
 public record Pour(
         String material,
@@ -49,10 +53,20 @@ public record Pour(
         double stepPercent,
         List<String> notes,
         Optional<Again> again,
-        DoseWindow window) {
+        DoseWindow window,
+        Optional<Thinner> thinner,
+        double spreaderMm) {
     public Pour {
         window = window == null ? DoseWindow.ofTheBook() : window;
         again = again == null ? Optional.empty() : again;
+        spreaderMm = spreaderMm == 0 ? TradeBook.value("spread.width") : spreaderMm;
+        thinner = thinner == null ? Optional.empty() : thinner;
+    }
+
+    /** What is weighed before the cream, as said. */
+    public String said() {
+        return thinner.map(t -> material + ", " + Text.of(Math.round(t.share() * 100), "%") + " of it " + t.material())
+                .orElse(material);
     }
 
     /** Cream, g, for filler that was really weighed, at the dose asked; not below what the scale can show. */

@@ -12,6 +12,7 @@ import vanemend.core.method.Job;
 import vanemend.core.method.Laid;
 import vanemend.core.method.Layout;
 import vanemend.core.method.MethodSteps;
+import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.mix.Shopping;
 import vanemend.core.sanding.PaperSwap;
@@ -91,11 +92,11 @@ final class PlanMaker {
 
     private List<Shopping> shopping(Layout layout, Laid laid) {
         Map<String, Double> needed = new LinkedHashMap<>();
-        layout.amounts()
-                .mixes()
-                .values()
-                .forEach(m -> need(
-                        needed, m.pour().itemId(), m.pour().fillerG() * m.pour().batches(), "g"));
+        layout.amounts().mixes().values().stream().map(MixPlan::pour).forEach(p -> {
+            double putty = p.thinner().map(t -> t.of(p.fillerG())).orElse(0.0);
+            need(needed, p.itemId(), (p.fillerG() - putty) * p.batches(), "g");
+            p.thinner().ifPresent(t -> need(needed, t.itemId(), putty * p.batches(), "g"));
+        });
         layout.amounts().portions().values().forEach(p -> need(needed, p.itemId(), p.needed(), p.unit()));
         laid.ladder().rungs().forEach(r -> need(needed, r.itemId(), r.discs(), "pieces"));
         return Shopping.of(needed, job.shop().shelf());

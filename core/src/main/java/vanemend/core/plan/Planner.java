@@ -85,6 +85,9 @@ public final class Planner {
         if (draft.cutYMm() != null) {
             check.range("cutYMm", "Height of the cut", draft.cutYMm(), 0, part.heightMm(), "mm");
         }
+        if (draft.spreaderMm() != null) {
+            check.range("spreaderMm", "Width of the spreader", draft.spreaderMm(), 20, 600, "mm");
+        }
         if (draft.pane() != null) {
             pane(draft.pane(), check);
         }

@@ -30,6 +30,7 @@ import vanemend.core.verdict.Overrule;
  * @param lightAt when the resin of a chip is to meet the light; at once when absent or past
  * @param pane how the pane lies to the sky then; level while one of its angles is missing
  * @param dryings ways to dry by wait, where one differs from {@code drying}; a wait that this plan has not is let be
+ * @param spreaderMm width of the spreader in hand, mm; the book's when absent
  */
 public record RepairDraft(
         PartDraft part,
@@ -44,12 +45,13 @@ public record RepairDraft(
         List<PlanEditDraft> edits,
         Instant lightAt,
         PaneDraft pane,
-        Map<String, DryingRoute.Kind> dryings) {
+        Map<String, DryingRoute.Kind> dryings,
+        Double spreaderMm) {
     /** Nothing typed yet. */
     public static RepairDraft empty() {
         return new RepairDraft(
-                null, List.of(), Map.of(), null, Map.of(), null, null, null, List.of(), List.of(), null, null,
-                Map.of());
+                null, List.of(), Map.of(), null, Map.of(), null, null, null, List.of(), List.of(), null, null, Map.of(),
+                null);
     }
 
     /**
@@ -62,7 +64,7 @@ public record RepairDraft(
 
     /** A draft of {@code part} and {@code damages}, the rest left open. */
     public static RepairDraft of(PartDraft part, List<DamageDraft> damages) {
-        return new RepairDraft(part, damages, null, null, null, null, null, null, null, null, null, null, null);
+        return new RepairDraft(part, damages, null, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     /** A copy with {@code signed} as its overrules. */
@@ -80,7 +82,8 @@ public record RepairDraft(
                 edits,
                 lightAt,
                 pane,
-                dryings);
+                dryings,
+                spreaderMm);
     }
 
     /** A copy of the same repair with {@code other} damage. */
@@ -98,7 +101,8 @@ public record RepairDraft(
                 edits,
                 lightAt,
                 pane,
-                dryings);
+                dryings,
+                spreaderMm);
     }
 
     /** A copy whose pane lies as {@code other}. */
@@ -116,7 +120,8 @@ public record RepairDraft(
                 edits,
                 lightAt,
                 other,
-                dryings);
+                dryings,
+                spreaderMm);
     }
 
     /** A copy whose wait {@code id} dries {@code by}. */
@@ -136,7 +141,8 @@ public record RepairDraft(
                 edits,
                 lightAt,
                 pane,
-                each);
+                each,
+                spreaderMm);
     }
 
     /** What a layout follows of it where it can. */
@@ -152,7 +158,8 @@ public record RepairDraft(
                 edits.stream()
                         .filter(e -> e.kind() == PlanEditDraft.Kind.PAPER)
                         .map(e -> new Wishes.Paper(e.step(), e.paper()))
-                        .toList());
+                        .toList(),
+                Optional.ofNullable(spreaderMm));
     }
 
     public RepairDraft {

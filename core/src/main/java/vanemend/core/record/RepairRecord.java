@@ -294,7 +294,7 @@ public record RepairRecord(
         MixPlan mix = plan.mix(m.mix());
         return new DoseLine(
                 m.step(),
-                mix.pour().material(),
+                mix.pour().said(),
                 mix.pour().lot(),
                 mix.pour().percent(),
                 m.fillerTargetG(),

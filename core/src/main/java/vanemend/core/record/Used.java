@@ -7,6 +7,7 @@ import java.util.Map;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.mix.Portion;
+import vanemend.core.mix.Pour;
 import vanemend.core.plan.Plan;
 import vanemend.core.run.Rework;
 import vanemend.core.run.RunState;
@@ -32,15 +33,13 @@ public record Used(String itemId, String name, String lot, double amount, String
             boolean thrownAway = m.scrapped().isPresent() && m.fillerG().isPresent();
             if (!m.carried() && (m.clockAt().isPresent() || thrownAway)) {
                 MixPlan mix = plan.mix(m.mix());
-                add(
-                        out,
-                        new Used(
-                                mix.pour().itemId(),
-                                mix.pour().material(),
-                                mix.pour().lot(),
-                                m.fillerG().orElse(m.fillerTargetG()),
-                                "g",
-                                m.fillerG().isPresent()));
+                Pour pour = mix.pour();
+                double both = m.fillerG().orElse(m.fillerTargetG());
+                boolean read = m.fillerG().isPresent();
+                double putty = pour.thinner().map(t -> t.of(both)).orElse(0.0);
+                add(out, new Used(pour.itemId(), pour.material(), pour.lot(), both - putty, "g", read));
+                // The scale showed both together: how they were shared out is the plan's.
+                pour.thinner().ifPresent(t -> add(out, new Used(t.itemId(), t.material(), t.lot(), putty, "g", false)));
             }
         }
         List<String> taken = new ArrayList<>();

@@ -129,7 +129,8 @@ public record Need(
         };
     }
 
-    private static Surface bareMetal(Metal metal) {
+    /** What a metal is where nothing is left on it. */
+    public static Surface bareMetal(Metal metal) {
         return switch (metal.kind()) {
             case GALVANISED_STEEL -> Surface.GALVANISED;
             case ALUMINIUM -> Surface.ALUMINIUM;

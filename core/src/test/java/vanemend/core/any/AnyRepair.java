@@ -76,7 +76,8 @@ public record AnyRepair(RepairDraft draft, Conditions shop) {
                 null,
                 null,
                 null,
-                dryings);
+                dryings,
+                null);
         List<ShelfItem> shelf = r.nextInt(3) == 0 ? shelf(r) : TestShop.fullShelf();
         return new AnyRepair(draft, TestShop.shop(between(r, 4, 38), house(r), shelf));
     }

@@ -220,7 +220,7 @@ public final class Cases {
     /** {@code d} by the way to mend {@code recipe}. */
     public static RepairDraft taking(String recipe, RepairDraft d) {
         return new RepairDraft(
-                d.part(), d.damages(), null, null, null, null, null, recipe, null, null, null, null, null);
+                d.part(), d.damages(), null, null, null, null, null, recipe, null, null, null, null, null, null);
     }
 
     /** {@code d} with the way to mend left open. */
@@ -238,7 +238,8 @@ public final class Cases {
                 null,
                 null,
                 d.pane(),
-                d.dryings());
+                d.dryings(),
+                d.spreaderMm());
     }
 
     /** {@code d} dried {@code by}; {@code lightAt} is when light is to come on it, null for now. */
@@ -256,7 +257,8 @@ public final class Cases {
                 null,
                 lightAt,
                 d.pane(),
-                d.dryings());
+                d.dryings(),
+                d.spreaderMm());
     }
 
     /** {@code d} with its plan changed by hand. */
@@ -274,6 +276,7 @@ public final class Cases {
                 List.of(edits),
                 d.lightAt(),
                 d.pane(),
-                d.dryings());
+                d.dryings(),
+                d.spreaderMm());
     }
 }

@@ -71,7 +71,8 @@ class InterlockTest {
                 null,
                 null,
                 null,
-                Map.of(wait, DryingRoute.Kind.LAMP));
+                Map.of(wait, DryingRoute.Kind.LAMP),
+                null);
     }
 
     @Test

@@ -79,6 +79,7 @@ class SchoolsDifferTest {
         p.steps().forEach(s -> all.put(s.step().id(), s.step()));
         p.loops().forEach(l -> l.steps().forEach(s -> all.put(l.id() + "/" + s.id(), s)));
         all.forEach((id, s) -> out.add("[" + id + "] " + s.title() + ": " + s.detail()
+                + (s.paper().isEmpty() || s.title().contains(s.paper()) ? "" : " ▤ " + s.paper())
                 + s.clock()
                         .map(c -> " ⏱ " + Math.round(c.minutes() * 10) / 10.0 + " min, " + c.note())
                         .orElse("")));

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -11,6 +13,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import vanemend.core.Seeds;
 import vanemend.core.TestShop;
+import vanemend.core.cure.CureLaw;
+import vanemend.core.material.MaterialClass.Surface;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.material.ShelfItem.LabelTime;
 import vanemend.core.trade.HouseRules;
@@ -92,7 +96,7 @@ class DoseTest {
         Seeds.forEach(300, (r, i) -> {
             FillVolume v = FillVolume.of(Seeds.between(r, 1000, 200_000), 9000, 14_000, 0.05, 0.8, 0.2, 0.1);
             double work = Seeds.between(r, 2.5, 12);
-            Pour p = Dose.pour(FILLER, v, 3, 140, work, 2, 20, v.again(1, 1), 1, 0);
+            Pour p = Dose.pour(Tin.of(FILLER), v, 3, 140, work, 2, 20, v.again(1, 1), 1, 0, 120);
             if (p.batches() < 12) {
                 assertThat(p.spreadMin() + p.mixMin()).isLessThanOrEqualTo(p.onPartByMin() + 1e-9);
                 assertThat(p.onPartByMin()).isCloseTo(0.8 * work, within(1e-9));
@@ -107,7 +111,7 @@ class DoseTest {
     @Test
     void oneMixThatCannotBeSpreadInTimeIsSplitAndSaidSo() {
         FillVolume big = FillVolume.of(150_000, 20_000, 26_000, 0.05, 0.8, 0.2, 0.1);
-        Pour p = Dose.pour(FILLER, big, 4, 200, 5, 2, 20, big.again(1, 1), 1, 0);
+        Pour p = Dose.pour(Tin.of(FILLER), big, 4, 200, 5, 2, 20, big.again(1, 1), 1, 0, 120);
         assertThat(p.batches()).isGreaterThan(1);
         assertThat(p.notes()).anySatisfy(n -> assertThat(n).contains(p.batches() + " equal batches"));
     }
@@ -115,7 +119,7 @@ class DoseTest {
     @Test
     void creamFollowsWhatWasWeighed() {
         FillVolume v = FillVolume.of(9000, 9000, 14_000, 0.05, 0.8, 0.2, 0.1);
-        Pour p = Dose.pour(FILLER, v, 2, 140, 5, 2, 20, v.again(1, 1), 1, 0);
+        Pour p = Dose.pour(Tin.of(FILLER), v, 2, 140, 5, 2, 20, v.again(1, 1), 1, 0, 120);
         assertThat(p.creamFor(p.fillerG())).isEqualTo(p.creamG());
         assertThat(p.creamFor(100)).isEqualTo(2.0);
     }
@@ -130,7 +134,7 @@ class DoseTest {
             double all = (v.hollowMl() + v.proudMl() + v.skimMl()) * 1.1;
             assertThat(ml.amount(deep)).isBetween(all - 1e-9, all + 1);
             assertThat(ml.amount(0)).isLessThan(ml.amount(deep));
-            Pour p = Dose.pour(FILLER, v, deep, 140, 8, 2, 20, ml, 1, 0);
+            Pour p = Dose.pour(Tin.of(FILLER), v, deep, 140, 8, 2, 20, ml, 1, 0, 120);
             Again g = p.again().orElseThrow();
             double d = Seeds.between(r, 0, deep);
             assertThat(g.amount(d)).isBetween(20.0, Math.max(20, p.fillerG() * p.batches()));
@@ -205,5 +209,42 @@ class DoseTest {
                 .getFirst()
                 .pour()
                 .workMin();
+    }
+
+    @Test
+    @DisplayName(
+            "filler with a quarter putty (common practice): weights add up, volumes add up, and of two labels the stricter counts")
+    void thinned() {
+        ShelfItem putty = TestShop.mix("putty", "finishing-putty", 3, new LabelTime(21, 25));
+        Tin tin = Tin.thinned(FILLER, Optional.of(putty), Surface.SANDED_COAT);
+        assertThat(tin.note()).isEmpty();
+        // By hand: 100 g are 75 g at 1.8 and 25 g at 1.7 g/mL, 41.667 + 14.706 = 56.373 mL.
+        assertThat(tin.density()).isCloseTo(100 / 56.373, within(1e-4));
+        assertThat(tin.labelWorkMin()).isEqualTo(3);
+        assertThat(tin.maxLiftMm()).isEqualTo(putty.typical("maxLiftMm"));
+        assertThat(tin.law(CureLaw::of, 21).sandMin()).isEqualTo(25);
+        FillVolume v = FillVolume.of(10_000, 5000, 8000, 0, 0.8, 0.2, 0.1);
+        Pour both = Dose.pour(tin, v, 3, 140, 3, 2, 20, v.again(1, 1), 1, 0, 120);
+        assertThat(both.fillerG() * both.batches())
+                .isCloseTo(v.totalMl() * tin.density() / 1.02, within((double) both.batches()));
+        assertThat(both.thinner().orElseThrow().of(100)).isEqualTo(25);
+        assertThat(both.creamG()).isEqualTo(Dose.creamG(both.fillerG(), 2));
+        assertThat(both.lifts()).isEqualTo(3);
+    }
+
+    @Test
+    @DisplayName(
+            "what does not cure with the same cream, or does not hold on what lies beneath, is not stirred in, and that is said")
+    void notThinned() {
+        ShelfItem epoxy = TestShop.mix("cream", "finishing-cream", 5, new LabelTime(21, 60));
+        ShelfItem putty = TestShop.mix("putty", "finishing-putty", 3, new LabelTime(21, 25));
+        for (Tin t : List.of(
+                Tin.thinned(FILLER, Optional.of(epoxy), Surface.SANDED_COAT),
+                Tin.thinned(FILLER, Optional.of(putty), Surface.POLYOLEFIN),
+                Tin.thinned(FILLER, Optional.empty(), Surface.STEEL))) {
+            assertThat(t.putty()).isEmpty();
+            assertThat(t.note()).startsWith("Not thinned: ");
+            assertThat(t.density()).isEqualTo(FILLER.density());
+        }
     }
 }

@@ -105,8 +105,8 @@ class BadInputTest {
                         "part.heightMm",
                         "part.reach",
                         "damages");
-        assertThat(problems(
-                        new RepairDraft(null, null, null, null, null, null, null, null, null, null, null, null, null)))
+        assertThat(problems(new RepairDraft(
+                        null, null, null, null, null, null, null, null, null, null, null, null, null, null)))
                 .singleElement()
                 .satisfies(p -> assertThat(p.field()).isEqualTo("part"));
     }
@@ -156,8 +156,9 @@ class BadInputTest {
                 null,
                 null,
                 null,
-                null);
-        assertThat(problems(d).stream().map(InputProblem::field)).contains("houseRules.ladder", "cutYMm");
+                null,
+                5.0);
+        assertThat(problems(d).stream().map(InputProblem::field)).contains("houseRules.ladder", "cutYMm", "spreaderMm");
     }
 
     @Test

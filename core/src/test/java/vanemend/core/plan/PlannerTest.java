@@ -29,6 +29,7 @@ import vanemend.core.trade.Check;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.RuleBook;
 import vanemend.core.trade.Text;
+import vanemend.core.trade.TradeBook;
 
 class PlannerTest {
     private static final HouseRules HOUSE = HouseRules.defaults();
@@ -189,6 +190,7 @@ class PlannerTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         Plan p = plan(lamp, TestShop.shop(13, HOUSE, TestShop.shelf()));
         assertThat(p.mix("filler").route().kind()).isEqualTo(DryingRoute.Kind.LAMP);
@@ -236,6 +238,7 @@ class PlannerTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         Plan p = plan(promised, TestShop.shop());
         assertThat(p.spareMin().orElseThrow()).isCloseTo(480 - p.totalMin(), within(1e-9));
@@ -266,6 +269,7 @@ class PlannerTest {
                             Map.of(),
                             DryingRoute.Kind.values()[r.nextInt(2)],
                             Map.of(),
+                            null,
                             null,
                             null,
                             null,
@@ -375,5 +379,51 @@ class PlannerTest {
 
     static Set<String> everyCase() {
         return Cases.all().keySet();
+    }
+
+    @Test
+    @DisplayName(
+            "a wider spreader takes fewer strokes by the bench rule; amounts and clocks stay (1 + ceil((Z - w) / (2w/3)))")
+    void theSpreaderInHand() {
+        RepairDraft d = Cases.all().get("dent-filler-putty");
+        Pour usual = TestShop.workup(d, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
+                .plan()
+                .orElseThrow()
+                .mix("filler")
+                .pour();
+        Pour wide = TestShop.workup(spreading(d, 200.0), TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
+                .plan()
+                .orElseThrow()
+                .mix("filler")
+                .pour();
+        Pour narrow = TestShop.workup(
+                        spreading(d, 50.0), TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
+                .plan()
+                .orElseThrow()
+                .mix("filler")
+                .pour();
+        assertThat(usual.spreaderMm()).isEqualTo(TradeBook.value("spread.width"));
+        assertThat(wide.strokes()).isLessThan(usual.strokes());
+        assertThat(narrow.strokes()).isGreaterThan(usual.strokes());
+        assertThat(wide.fillerG()).isEqualTo(usual.fillerG());
+        assertThat(wide.onPartByMin()).isEqualTo(usual.onPartByMin());
+    }
+
+    private static RepairDraft spreading(RepairDraft d, double mm) {
+        return new RepairDraft(
+                d.part(),
+                d.damages(),
+                d.pins(),
+                d.drying(),
+                d.houseRules(),
+                d.cutYMm(),
+                d.promisedAt(),
+                d.recipe(),
+                d.overrules(),
+                d.edits(),
+                d.lightAt(),
+                d.pane(),
+                d.dryings(),
+                mm);
     }
 }

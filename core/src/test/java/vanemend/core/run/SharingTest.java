@@ -40,6 +40,7 @@ class SharingTest {
                                 d.edits(),
                                 d.lightAt(),
                                 null,
+                                null,
                                 null),
                         TestShop.shop())
                 .plan()

@@ -43,6 +43,7 @@ class EverySectionTest {
                 d.edits(),
                 d.lightAt(),
                 null,
+                null,
                 null);
         return TestShop.workup(cut, TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
     }

@@ -274,6 +274,7 @@ class MatcherTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         assertThat(at(free, HouseRules.defaults(), TestShop.fullShelf()).stack().taken())
                 .isEqualTo("plastic-adhesive-cloth");
@@ -295,6 +296,7 @@ class MatcherTest {
                 null,
                 null,
                 "chip-pressure",
+                null,
                 null,
                 null,
                 null,

@@ -183,6 +183,7 @@ class MetalStackTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         assertThat(TestShop.workup(pinned, TestShop.shop(21, HouseRules.defaults(), shelf))
                         .stack()

@@ -27,8 +27,8 @@ class OrderedTest {
             Collections.shuffle(words, r);
             Map<String, String> typed = new LinkedHashMap<>();
             words.forEach(w -> typed.put(w, "NO"));
-            RepairDraft draft =
-                    new RepairDraft(null, null, null, null, typed, null, null, null, null, null, null, null, null);
+            RepairDraft draft = new RepairDraft(
+                    null, null, null, null, typed, null, null, null, null, null, null, null, null, null);
             assertThat(draft.houseRules().keySet()).containsExactlyElementsOf(words);
             assertThat(Ordered.copyOf(draft.houseRules()).keySet()).containsExactlyElementsOf(words);
             assertThat(Ordered.copyOf(new LinkedHashSet<>(words))).containsExactlyElementsOf(words);

@@ -523,6 +523,7 @@ class LimitsTest {
                 null,
                 d.lightAt(),
                 null,
+                null,
                 null);
     }
 

@@ -137,7 +137,8 @@ class OneSumTest {
                 null,
                 null,
                 d.pane(),
-                Map.of("no-such-wait", DryingRoute.Kind.LAMP)));
+                Map.of("no-such-wait", DryingRoute.Kind.LAMP),
+                null));
         assertThat(margin(stale, "plastic-heat"))
                 .startsWith("surface planned at " + Text.plain(Text.underMost(21, "°C", false)));
     }

@@ -181,13 +181,15 @@ public final class DentFill extends DentRaising {
         return mix.pour().fillerG() * mix.pour().batches();
     }
 
-    /** The first paper on the filler, as said. */
-    private String firstPaper() {
+    /** The first paper on the filler. */
+    private Optional<Rung> firstRung() {
         return kit.ladder().rungs().stream()
                 .filter(r -> r.leg().equals(DentLadder.SHAPE))
-                .findFirst()
-                .map(r -> String.valueOf(r.grade()))
-                .orElse("80");
+                .findFirst();
+    }
+
+    private String firstPaper() {
+        return firstRung().map(r -> String.valueOf(r.grade())).orElse("80");
     }
 
     private void shape() {
@@ -336,6 +338,10 @@ public final class DentFill extends DentRaising {
                         Kind.SAND,
                         "Guide coat, " + r.paper() + " by " + r.tool().within())
                 .detail(first(r.motion()) + ". Stop when: " + r.sign() + "."
+                        + (r.tool() == Tool.FILE_BOARD
+                                        && firstRung().filter(r::equals).isPresent()
+                                ? " " + longBoard(Zone.Kind.FILLER)
+                                : "")
                         + (onFiller ? " Coarse marks on paint cannot be got out." : ""))
                 .zone(r.zone())
                 .layer(onFiller ? "filler" : "putty")

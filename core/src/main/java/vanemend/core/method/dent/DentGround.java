@@ -14,6 +14,7 @@ import vanemend.core.method.StepBuilder;
 import vanemend.core.method.Weight;
 import vanemend.core.part.Coat;
 import vanemend.core.part.Metal;
+import vanemend.core.sanding.Grains;
 import vanemend.core.trade.TradeBook;
 
 /** What comes before anything is laid: washed, straightened, then opened or dulled. */
@@ -114,6 +115,7 @@ abstract class DentGround extends DentDepth {
                 .map(c -> c.kind().word())
                 .collect(Collectors.joining(" and "));
         double cm2 = area(Zone.Kind.FEATHER) / 100;
+        int opens = opensWith(coats);
         StepBuilder open = step(
                         "open",
                         Kind.SAND,
@@ -136,8 +138,8 @@ abstract class DentGround extends DentDepth {
                 .zone(Zone.Kind.FEATHER)
                 .layer("coats")
                 .tool("Flat DA")
-                .paper(filler().isPresent() ? "80" : "180")
-                .active(Math.max(1, TradeBook.value("minutes.open.per-100cm2") * cm2 / 100))
+                .paper(String.valueOf(opens))
+                .active(Math.max(1, TradeBook.value("minutes.open.per-100cm2") * slower(opens) * cm2 / 100))
                 .caution("dust")
                 .needs(Resource.SANDER)
                 .acts(Act.SAND_FACE);
@@ -150,6 +152,19 @@ abstract class DentGround extends DentDepth {
         add(open);
         wipeOpened();
         found.primerSandMin().ifPresent(min -> primed(Zone.Kind.OPENING, min));
+    }
+
+    /** Paper that opens the coats, by its P grade: where they stay, some never go coarser than their scratch. */
+    private int opensWith(boolean coats) {
+        if (filler().isEmpty()) {
+            return 180;
+        }
+        return coats && house().is("filler-prepare", "p120") ? 120 : 80;
+    }
+
+    /** How many times as long as with 80 it takes: what a paper takes off goes with its grain. Putty's fine opening is a scuff. */
+    private static double slower(int grade) {
+        return grade == 120 ? Grains.micrometres("P", 80) / Grains.micrometres("P", grade) : 1;
     }
 
     static Loop straightenAgain() {

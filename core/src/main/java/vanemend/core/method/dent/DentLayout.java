@@ -25,6 +25,7 @@ import vanemend.core.method.MixPlan;
 import vanemend.core.mix.Again;
 import vanemend.core.mix.FillVolume;
 import vanemend.core.mix.Portion;
+import vanemend.core.mix.Tin;
 import vanemend.core.part.Metal;
 import vanemend.core.sanding.Ladder;
 import vanemend.core.section.Section;
@@ -234,7 +235,8 @@ final class DentLayout extends Layout {
     private MixPlan filler(String id, String title, ShelfItem item, DepthField own, Geometry over, Again again) {
         double past = value(whole() ? "over-paint.filler-past" : "dent.filler-past");
         Zone zone = new Zone(Zone.Kind.FILLER, past, over);
-        return amounts.tin(id, title, item, volume(own, over), own.deepest().depthMm(), zone, again, layMin(own));
+        Tin tin = amounts.thinned(item, Need.metalGround(part(), metal, job.house()));
+        return amounts.tin(id, title, tin, volume(own, over), own.deepest().depthMm(), zone, again, layMin(own));
     }
 
     /** Least that hands take for these hollows, min: each small ding is gone to, laid and drawn off, whatever goes into it. */
@@ -271,7 +273,15 @@ final class DentLayout extends Layout {
                 value("mix.board-loss"));
         double deep = value("dent.putty-spread") + (alone ? field.deepest().depthMm() : 0);
         Again again = puttyAgain(volume, f);
-        amounts.tin("putty", "Putty", item, volume, deep, f.zone(Zone.Kind.PUTTY), again, alone ? layMin(field) : 0);
+        amounts.tin(
+                "putty",
+                "Putty",
+                Tin.of(item),
+                volume,
+                deep,
+                f.zone(Zone.Kind.PUTTY),
+                again,
+                alone ? layMin(field) : 0);
     }
 
     /** A low spot lies in one dent: its coat is no wider than that dent's filler, or than the dent where the house corrects the spot only. */

@@ -101,7 +101,8 @@ abstract class RustPage extends MethodPage {
                 "shape",
                 "filler",
                 true,
-                "Translucent edges tell that it is flush. Never wet: rust starts beneath it.",
+                "Translucent edges tell that it is flush. Never wet: rust starts beneath it. "
+                        + longBoard(Zone.Kind.FILLER),
                 Act.PAPER));
         add(look(
                         "shape-gate",

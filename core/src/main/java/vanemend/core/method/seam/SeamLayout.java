@@ -10,6 +10,7 @@ import vanemend.core.footprint.Grown;
 import vanemend.core.footprint.Reach;
 import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
+import vanemend.core.material.MaterialClass.Surface;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Job;
 import vanemend.core.method.Laid;
@@ -17,6 +18,7 @@ import vanemend.core.method.Layout;
 import vanemend.core.method.Legs;
 import vanemend.core.mix.FillVolume;
 import vanemend.core.mix.Portion;
+import vanemend.core.mix.Tin;
 import vanemend.core.part.Metal;
 import vanemend.core.sanding.Ladder;
 import vanemend.core.sanding.Leg;
@@ -25,6 +27,7 @@ import vanemend.core.sanding.Tool;
 import vanemend.core.section.Cut;
 import vanemend.core.section.Section;
 import vanemend.core.section.Taper;
+import vanemend.core.stack.Need;
 import vanemend.core.trade.Text;
 import vanemend.core.trade.TradeBook;
 
@@ -208,7 +211,8 @@ final class SeamLayout extends Layout {
                 value("dent.proud"),
                 value("dent.tight-coat"),
                 value("mix.board-loss"));
-        amounts.tin("filler", "Filler", filler, first, deepMm, over, first.again(perMm, 1));
+        Tin tin = amounts.thinned(filler, ground());
+        amounts.tin("filler", "Filler", tin, first, deepMm, over, first.again(perMm, 1), 0);
         FillVolume second = FillVolume.of(
                 0,
                 f.areaMm2(Zone.Kind.DAMAGE),
@@ -220,11 +224,12 @@ final class SeamLayout extends Layout {
         amounts.tin(
                 "second",
                 "Filler, second coat",
-                filler,
+                tin,
                 second,
                 value("dent.tight-coat"),
                 over,
-                second.again(perMm, 1));
+                second.again(perMm, 1),
+                0);
         FillVolume putty = FillVolume.of(
                 0,
                 over.areaMm2(),
@@ -245,6 +250,11 @@ final class SeamLayout extends Layout {
                 f,
                 value("coat.primer-coats"),
                 "coat.primer");
+    }
+
+    /** The band is ground bare; a way may prime it before it is filled. */
+    private Surface ground() {
+        return job.stack().item(Role.PRIME).isPresent() ? Surface.EPOXY_PRIMER : Need.bareMetal(metal);
     }
 
     private void tin(String id, String title, Role role, FillVolume volume, double thickMm, Zone over, double perMm) {

@@ -221,7 +221,12 @@ public final class SeamPage extends MetalPage {
                         + " to each side: a long taper hides the ridge, a short one shows it.",
                 Act.BODY_FILLER);
         cure(kit.mix("filler"), "filler", Zone.Kind.FILLER, "80");
-        addAll(sanding(FIRST, "filler", true, "The second coat is planned: leave the lows.", Act.PAPER));
+        addAll(sanding(
+                FIRST,
+                "filler",
+                true,
+                "The second coat is planned: leave the lows. " + longBoard(Zone.Kind.FILLER),
+                Act.PAPER));
     }
 
     /** How far past the weld the filler of this plan runs, to a whole mm. */
