@@ -152,7 +152,7 @@ public abstract class MixingPage {
     private static String base(MixPlan mix) {
         return mix.pour()
                 .thinner()
-                .map(t -> "Filler first, then " + t.material() + " to "
+                .map(t -> "Filler first, then putty to "
                         + Text.of(Math.round(t.share() * 100), "%")
                         + " of both, folded in to one colour; ")
                 .orElse("Filler first, ");
