@@ -7,7 +7,8 @@ import { Head } from "../sheet";
 import type { DraftOnScreen } from "../use-draft";
 import type { Chosen } from "./chosen";
 import { useDamageWord } from "./damage-word";
-import { type DamageDraft, type FieldsProps, fresh, type Kind } from "./fresh";
+import { DepthLines } from "./depth-line-fields";
+import { type DamageDraft, type FieldsProps, fresh, type Kind, traceLength } from "./fresh";
 import { ManyFields } from "./many-fields";
 import { ChipFields, DentFields, FilmFields, InjuryFields, OvalFields, TraceFields } from "./fields";
 
@@ -151,7 +152,10 @@ function Fields({ material, ...f }: FieldsProps & { material: Material }) {
     case "SEAM":
       // A sheet is ground flush or below and read along; a welded plastic is ground just below.
       return material === "METAL" ? (
-        <TraceFields {...f} width depth depthWord={msg("Deepest low along it")} />
+        <div className="flex flex-col gap-3">
+          <TraceFields {...f} width depth={(d.lines ?? []).length === 0} depthWord={msg("Deepest low along it")} />
+          <DepthLines {...f} along={Math.floor(traceLength(d.trace ?? []) * 10) / 10} />
+        </div>
       ) : (
         <div className="flex flex-col gap-3">
           <YesNo

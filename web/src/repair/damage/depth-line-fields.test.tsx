@@ -9,11 +9,12 @@ import type { DamageDraft } from "./fresh";
 
 onScreen();
 
-function Dent({ onChange }: { onChange: (d: DamageDraft) => void }) {
+function Dent({ onChange, along }: { onChange: (d: DamageDraft) => void; along?: number }) {
   const [d, setD] = useState<DamageDraft>({ kind: "DENT", lengthMm: 120, widthMm: 60, depthMm: 2.4 });
   return (
     <DepthLines
       d={d}
+      {...(along === undefined ? {} : { along })}
       frozen={false}
       at={(field) => (field === "lines[0].depths[0]" ? "Depth: too deep" : undefined)}
       set={(next) => {
@@ -69,5 +70,17 @@ describe("a dent read along a straightedge", () => {
     await user.click(screen.getByText("Flat"));
     expect(now.lines?.[0]?.beside).toBeUndefined();
     expect(now.depthMm).toBe(2.4);
+  });
+
+  it("along a weld begins as deep everywhere, from end to end, in one line only", async () => {
+    const user = userEvent.setup();
+    let now: DamageDraft = {};
+    show(<Dent along={220} onChange={(d) => (now = d)} />, []);
+    await user.click(screen.getByRole("button", { name: "Read it along the weld" }));
+    expect(now.lines).toEqual([{ places: [0, 110, 220], depths: [2.4, 2.4, 2.4] }]);
+    expect(screen.getByText(/rises straight to nothing/)).toBeTruthy();
+    expect(screen.queryByRole("button", { name: "One more line" })).toBeNull();
+    await user.click(screen.getByRole("button", { name: "As deep everywhere" }));
+    expect(now.lines).toEqual([]);
   });
 });

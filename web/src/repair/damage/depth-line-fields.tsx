@@ -8,6 +8,7 @@ import { length } from "../../units/units";
 import {
   deepest,
   type DepthLine,
+  firstAlong,
   firstLine,
   nextLine,
   readings,
@@ -18,9 +19,11 @@ import {
 } from "./depth-lines";
 import type { FieldsProps } from "./fresh";
 
-/** Depths along a straightedge instead of a shape: what was read is what is filled. */
-export function DepthLines(f: FieldsProps) {
+/** Depths along a straightedge instead of a shape: what was read is what is filled. A weld `along` mm long is read along itself, once. */
+export function DepthLines({ along, ...f }: FieldsProps & { along?: number }) {
   const { system } = usePreferences();
+  const weld = along !== undefined;
+  const long = along ?? f.d.lengthMm ?? 100;
   const lines = f.d.lines ?? [];
   const set = (all: DepthLine[]) => {
     const deep = deepest(all);
@@ -28,14 +31,17 @@ export function DepthLines(f: FieldsProps) {
   };
   if (lines.length === 0) {
     return f.frozen ? null : (
-      <button type="button" className="btn" onClick={() => set([firstLine(f.d)])}>
-        {msg("Read it along a straightedge")}
+      <button type="button" className="btn" onClick={() => set([weld ? firstAlong(f.d, long) : firstLine(f.d)])}>
+        {weld ? msg("Read it along the weld") : msg("Read it along a straightedge")}
       </button>
     );
   }
   return (
-    <section className="firm flex flex-col gap-3 p-3" aria-label={msg("Along a straightedge")}>
-      <h3 className="hd">{msg("Along a straightedge")}</h3>
+    <section
+      className="firm flex flex-col gap-3 p-3"
+      aria-label={weld ? msg("Along the weld") : msg("Along a straightedge")}
+    >
+      <h3 className="hd">{weld ? msg("Along the weld") : msg("Along a straightedge")}</h3>
       <p>
         {msg(
           "Deepest read: {depth}. Places count from the end where the length begins; between them it runs straight.",
@@ -43,15 +49,18 @@ export function DepthLines(f: FieldsProps) {
             depth: length(deepest(lines) ?? 0, system, "depth"),
           },
         )}{" "}
-        {lines.length === 1
-          ? msg("One line: across it, the hollow is taken as a bowl.")
-          : msg("Lines are joined straight across, out to nothing at the rim.")}
+        {weld
+          ? msg("Beside the weld it rises straight to nothing.")
+          : lines.length === 1
+            ? msg("One line: across it, the hollow is taken as a bowl.")
+            : msg("Lines are joined straight across, out to nothing at the rim.")}
       </p>
       {lines.map((line, i) => (
         <Line
           key={i}
           f={f}
           line={line}
+          long={long}
           n={i}
           only={lines.length === 1}
           onLine={(next) => set(lines.map((l, k) => (k === i ? next : l)))}
@@ -59,15 +68,18 @@ export function DepthLines(f: FieldsProps) {
       ))}
       {!f.frozen && (
         <>
-          <button type="button" className="btn" onClick={() => set([...lines, nextLine(f.d)])}>
-            <Plus size={18} aria-hidden="true" /> {msg("One more line")}
-          </button>
+          {!weld && (
+            <button type="button" className="btn" onClick={() => set([...lines, nextLine(f.d)])}>
+              <Plus size={18} aria-hidden="true" /> {msg("One more line")}
+            </button>
+          )}
           <button
             type="button"
             className="btn"
             onClick={() => (lines.length > 1 ? set(lines.slice(0, -1)) : f.set({ lines: [] }))}
           >
-            <Minus size={18} aria-hidden="true" /> {lines.length > 1 ? msg("Last line out") : msg("Back to a shape")}
+            <Minus size={18} aria-hidden="true" />{" "}
+            {lines.length > 1 ? msg("Last line out") : weld ? msg("As deep everywhere") : msg("Back to a shape")}
           </button>
         </>
       )}
@@ -78,12 +90,15 @@ export function DepthLines(f: FieldsProps) {
 function Line({
   f,
   line,
+  long,
   n,
   only,
   onLine,
 }: {
   f: FieldsProps;
   line: DepthLine;
+  /** What is read along, mm. */
+  long: number;
   n: number;
   only: boolean;
   onLine: (l: DepthLine) => void;
@@ -114,7 +129,7 @@ function Line({
           onChange={(offsetMm) => onLine({ ...line, offsetMm })}
         />
       )}
-      <Shape all={all} length={f.d.lengthMm ?? 100} />
+      <Shape all={all} length={long} />
       <Choice
         label={msg("Panel beside it")}
         columns={2}
@@ -179,11 +194,7 @@ function Line({
             onTake={(depth) => put(takes(all, last), { depth })}
           />
           <div className="grid grid-cols-2 gap-2">
-            <button
-              type="button"
-              className="btn"
-              onClick={() => onLine(withReadings(line, withPlace(all, f.d.lengthMm ?? 100)))}
-            >
+            <button type="button" className="btn" onClick={() => onLine(withReadings(line, withPlace(all, long)))}>
               {msg("One more place")}
             </button>
             <button

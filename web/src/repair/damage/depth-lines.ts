@@ -50,6 +50,14 @@ export function firstLine(d: Hollow, offsetMm?: number): DepthLine {
   );
 }
 
+/** A line along a weld `length` long: its ends and its middle, as deep as was assumed everywhere until now. */
+export function firstAlong(d: Hollow, length: number): DepthLine {
+  return withReadings(
+    {},
+    [0, 0.5, 1].map((at) => ({ place: tenth(length * at), depth: d.depthMm })),
+  );
+}
+
 /** One line more: half way between the outermost and the rim, on the side that has fewer. */
 export function nextLine(d: Hollow): DepthLine {
   const half = (d.widthMm ?? 100) / 2;

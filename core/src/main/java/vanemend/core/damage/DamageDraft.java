@@ -27,7 +27,8 @@ import vanemend.core.trade.TradeBook;
  * @param soundMm sound plastic all round a missing piece
  * @param raising how a dent is raised; tapped when absent
  * @param studs that a dent is pulled with
- * @param lines depths of a dent read along a straightedge, its deepest among them; none where its shape and its depth stand for them
+ * @param lines depths of a dent read along a straightedge, or of a sheet along a weld, the deepest among them; none where shape and depth
+ *     stand for them
  */
 public record DamageDraft(
         Damage.Kind kind,
@@ -271,11 +272,7 @@ public record DamageDraft(
                 }
                 case SEAM -> {
                     double width = range("widthMm", "width of the weld", d.widthMm, 1, 60);
-                    // A sheet warps where it is welded; a plastic is bent back while it is warm.
-                    double depth = part.substrate() instanceof vanemend.core.part.Metal
-                            ? depth(TradeBook.value("entry.depth.max"))
-                            : 0;
-                    yield trace().map(t -> new Seam(t, width, Boolean.TRUE.equals(d.groundBelow), depth));
+                    yield trace().map(t -> new Seam(t, width, Boolean.TRUE.equals(d.groundBelow), sunk(t)));
                 }
                 case HAIRLINE -> trace().map(Hairline::new);
                 case CRACK -> {
@@ -291,6 +288,16 @@ public record DamageDraft(
                 case INJURY -> Optional.of(injury());
                 case RUN -> Optional.of(run());
             };
+        }
+
+        /** A sheet warps where it is welded, as read along it or as deep everywhere; a plastic is bent back while it is warm. */
+        private Along sunk(Trace t) {
+            if (!(part.substrate() instanceof vanemend.core.part.Metal)) {
+                return Along.level(t.lengthMm(), 0);
+            }
+            double most = TradeBook.value("entry.depth.max");
+            return DepthLineDraft.along(d.lines, t.lengthMm(), most, at, called, check)
+                    .orElseGet(() -> Along.level(t.lengthMm(), depth(most)));
         }
 
         private Optional<Damage> dent(int before) {

@@ -19,6 +19,7 @@ import vanemend.core.trade.Text;
 public record DepthLineDraft(Double offsetMm, List<Double> places, List<Double> depths, List<Double> beside) {
     private static final int MOST_LINES = 9;
     private static final int MOST_PLACES = 25;
+    private static final double AT_THE_END_MM = 1;
 
     public DepthLineDraft {
         places = kept(places);
@@ -102,6 +103,33 @@ public record DepthLineDraft(Double offsetMm, List<Double> places, List<Double> 
         return Optional.of(read);
     }
 
+    /** What one line says of a weld {@code lengthMm} long; nothing without one, problems left in {@code check}. */
+    static Optional<Along> along(
+            List<DepthLineDraft> lines, double lengthMm, double mostMm, String at, String called, Check check) {
+        if (lines.isEmpty()) {
+            return Optional.empty();
+        }
+        int before = check.problems().size();
+        if (lines.size() > 1 || lines.getFirst().offsetMm != null) {
+            check.refuse(
+                    at + ".lines",
+                    lines.size(),
+                    "one line, along the weld",
+                    called + ": it is read along the weld itself, in one line.");
+        }
+        // From its middle, as a hollow is read; a weld counts from its start.
+        List<Double> read = new ArrayList<>(lines.getFirst()
+                .line(lengthMm, Double.MAX_VALUE, mostMm, at + ".lines[0]", called, check)
+                .at());
+        for (int i = 0; i < read.size(); i += 2) {
+            double place = read.get(i) + lengthMm / 2;
+            // Nobody reads nearer to an end than this: it is the end's depth.
+            read.set(i, place < AT_THE_END_MM ? 0 : place > lengthMm - AT_THE_END_MM ? lengthMm : place);
+        }
+        // Problems stand already; what it is taken for then is never used.
+        return Optional.of(check.problems().size() > before ? Along.level(lengthMm, 0) : new Along(lengthMm, read));
+    }
+
     private Readings.Line line(double lengthMm, double widthMm, double mostMm, String at, String called, Check check) {
         double offset = offsetMm == null ? 0 : offsetMm;
         if (Math.abs(offset) >= widthMm / 2) {
@@ -140,7 +168,8 @@ public record DepthLineDraft(Double offsetMm, List<Double> places, List<Double> 
             }
             last = place;
             out.add(place - half);
-            out.add(Math.max(0, depth - crown));
+            // A thousandth is finer than any gauge shows.
+            out.add(Math.max(0, Math.round((depth - crown) * 1000) / 1000.0));
         }
         return new Readings.Line(offset, out);
     }

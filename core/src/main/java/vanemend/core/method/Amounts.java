@@ -1,6 +1,7 @@
 package vanemend.core.method;
 
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -78,6 +79,15 @@ public final class Amounts {
                 : Tin.of(filler);
     }
 
+    /** How {@code tin} cures: as what of it may be sanded last today. */
+    private CureLaw law(Tin tin) {
+        double airC = job.shop().air().tempC();
+        return tin.both()
+                .map(job.times()::law)
+                .max(Comparator.comparingDouble(l -> l.sandMinAt(airC, 1).orElse(Double.MAX_VALUE)))
+                .orElseThrow();
+    }
+
     /** Film for each of {@code over}, larger all round; nothing where the stack has none. */
     public void film(List<Geometry> over) {
         double past = TradeBook.value("roll.film-past");
@@ -137,7 +147,7 @@ public final class Amounts {
             throw new IllegalStateException(item.name() + " was matched without a work time and a time to sand");
         }
         double airC = job.shop().air().tempC();
-        CureLaw law = tin.law(job.times()::law, airC);
+        CureLaw law = law(tin);
         double labelWork = tin.labelWorkMin();
         Envelope over = zone.shape().getEnvelopeInternal();
         double width = Math.min(over.getWidth(), over.getHeight());

@@ -1,10 +1,7 @@
 package vanemend.core.mix;
 
-import java.util.Comparator;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Stream;
-import vanemend.core.cure.CureLaw;
 import vanemend.core.material.MaterialClass.Chemistry;
 import vanemend.core.material.MaterialClass.Surface;
 import vanemend.core.material.ShelfItem;
@@ -49,7 +46,8 @@ public record Tin(ShelfItem item, Optional<ShelfItem> putty, String note) {
         return putty.isEmpty() ? 0 : TradeBook.value("mix.putty-share");
     }
 
-    private Stream<ShelfItem> both() {
+    /** What is kneaded together, the cream left out. */
+    public Stream<ShelfItem> both() {
         return Stream.concat(Stream.of(item), putty.stream());
     }
 
@@ -67,12 +65,5 @@ public record Tin(ShelfItem item, Optional<ShelfItem> putty, String note) {
     /** Work time on the label, min. */
     public double labelWorkMin() {
         return both().mapToDouble(i -> i.workMin().orElseThrow()).min().orElseThrow();
-    }
-
-    /** How it cures: by the law, {@code of} each, of what may be sanded last at {@code airC} °C. */
-    public CureLaw law(Function<ShelfItem, CureLaw> of, double airC) {
-        return both().map(of)
-                .max(Comparator.comparingDouble(l -> l.sandMinAt(airC, 1).orElse(Double.MAX_VALUE)))
-                .orElseThrow();
     }
 }

@@ -191,6 +191,14 @@ public final class Cases {
                                         + "{places: [30, 80, 130, 165], depths: [1.15, 2.95, 1.75, 0.55], beside: [0.15, 0.3, 0.25, 0.1]},"
                                         + "{offsetMm: 22, places: [50, 90, 140], depths: [0.75, 1.35, 0.95]}]}"),
                         house));
+        out.put(
+                "weld-read",
+                new Way(
+                        TestShop.job(
+                                DOOR_SKIN,
+                                "{kind: SEAM, trace: [340, 300, 560, 306], widthMm: 9, groundBelow: true, lines: ["
+                                        + "{places: [0, 60, 140, 220], depths: [0.25, 1.35, 0.55, 0], beside: [0.15, 0.15, 0.05, 0]}]}"),
+                        house.with("filler-thinned", "putty")));
         out.put("hail", new Way(TestShop.job(DOOR_SKIN, hail()), whole));
         return out;
     }

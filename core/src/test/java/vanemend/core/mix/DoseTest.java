@@ -13,7 +13,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import vanemend.core.Seeds;
 import vanemend.core.TestShop;
-import vanemend.core.cure.CureLaw;
 import vanemend.core.material.MaterialClass.Surface;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.material.ShelfItem.LabelTime;
@@ -222,7 +221,7 @@ class DoseTest {
         assertThat(tin.density()).isCloseTo(100 / 56.373, within(1e-4));
         assertThat(tin.labelWorkMin()).isEqualTo(3);
         assertThat(tin.maxLiftMm()).isEqualTo(putty.typical("maxLiftMm"));
-        assertThat(tin.law(CureLaw::of, 21).sandMin()).isEqualTo(25);
+        assertThat(tin.both()).containsExactly(FILLER, putty);
         FillVolume v = FillVolume.of(10_000, 5000, 8000, 0, 0.8, 0.2, 0.1);
         Pour both = Dose.pour(tin, v, 3, 140, 3, 2, 20, v.again(1, 1), 1, 0, 120);
         assertThat(both.fillerG() * both.batches())

@@ -409,6 +409,42 @@ class PlannerTest {
         assertThat(wide.onPartByMin()).isEqualTo(usual.onPartByMin());
     }
 
+    @Test
+    @DisplayName(
+            "thinned filler is sanded no sooner than either of the two by itself, and both are fetched (stricter label)")
+    void thinnedCuresAsTheSlower() {
+        RepairDraft d = Cases.all().get("dent-filler-putty");
+        Plan plain = planned(d, "as-it-comes");
+        Plan thinned = planned(d, "putty");
+        assertThat(thinned.mix("filler").law().sandMin())
+                .isEqualTo(Math.max(
+                        plain.mix("filler").law().sandMin(),
+                        plain.mix("putty").law().sandMin()));
+        assertThat(thinned.mix("filler").pour().workMin())
+                .isLessThanOrEqualTo(plain.mix("filler").pour().workMin());
+        Pour p = thinned.mix("filler").pour();
+        double putty = thinned.mix("putty").pour().fillerG();
+        assertThat(fetched(thinned, p.thinner().orElseThrow().itemId()))
+                .isEqualTo(Math.ceil((putty + p.thinner().orElseThrow().of(p.fillerG()) * p.batches()) * 10 - 1e-6)
+                        / 10);
+        assertThat(fetched(thinned, p.itemId()) / (p.fillerG() * p.batches())).isCloseTo(0.75, within(0.01));
+    }
+
+    private static double fetched(Plan plan, String item) {
+        return plan.shopping().stream()
+                .filter(s -> s.itemId().equals(item))
+                .findFirst()
+                .orElseThrow()
+                .needed();
+    }
+
+    private static Plan planned(RepairDraft d, String thinned) {
+        HouseRules house = HouseRules.defaults().with("filler-thinned", thinned);
+        return TestShop.workup(d, TestShop.shop(21, house, TestShop.fullShelf()))
+                .plan()
+                .orElseThrow();
+    }
+
     private static RepairDraft spreading(RepairDraft d, double mm) {
         return new RepairDraft(
                 d.part(),

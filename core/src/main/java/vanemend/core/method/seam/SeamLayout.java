@@ -1,9 +1,14 @@
 package vanemend.core.method.seam;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Point;
+import org.locationtech.jts.linearref.LengthIndexedLine;
 import vanemend.core.damage.Seam;
 import vanemend.core.footprint.Footprint;
 import vanemend.core.footprint.Grown;
@@ -34,14 +39,15 @@ import vanemend.core.trade.TradeBook;
 /** A weld seam in steel skin: a bare band, filler far past it on both sides in two coats, putty over all. */
 final class SeamLayout extends Layout {
     private final Metal metal;
+    private final List<Seam> seams;
     private final double deepMm;
     private final boolean pinholed;
 
     SeamLayout(Job job, List<String> blockers) {
         super(job, blockers);
         this.metal = (Metal) job.part().substrate();
-        this.deepMm =
-                job.all(Seam.class).stream().mapToDouble(Seam::depthMm).max().orElseThrow();
+        this.seams = job.all(Seam.class);
+        this.deepMm = seams.stream().mapToDouble(Seam::depthMm).max().orElseThrow();
         this.pinholed = job.recipe().way().equals("PINHOLED");
     }
 
@@ -202,9 +208,9 @@ final class SeamLayout extends Layout {
         }
         ShelfItem filler = need(Role.FILL);
         Zone over = f.zone(Zone.Kind.FILLER);
-        double perMm = sunkMm3(over.pastMm()) / 1000;
+        double perMm = deepMm > 0 ? sunkMm3(over.pastMm()) / deepMm / 1000 : evenMm3(over.pastMm()) / 1000;
         FillVolume first = FillVolume.of(
-                deepMm * sunkMm3(over.pastMm()),
+                sunkMm3(over.pastMm()),
                 f.areaMm2(Zone.Kind.DAMAGE),
                 over.areaMm2(),
                 part().coatsMm(true) + part().coatsMm(false),
@@ -262,11 +268,39 @@ final class SeamLayout extends Layout {
     }
 
     /**
-     * What a mm of sinking takes, mm³: deepest along the whole weld, and from there straight up to nothing {@code past} mm beside it. Its level
+     * What all of the sinking takes, mm³. Beside a weld of length L and width w the sheet rises straight to nothing: L·(w + past) a mm of
+     * its mean depth. What lies round its ends goes with the depth there.
+     */
+    private double sunkMm3(double past) {
+        double all = evenMm3(past);
+        double along = 0;
+        double deep = 0;
+        double ends = 0;
+        for (Seam s : seams) {
+            double mm2 = s.trace().lengthMm() * (s.widthMm() + past);
+            along += mm2;
+            deep += mm2 * s.sunk().meanMm();
+            ends += (s.sunk().depthAt(0) + s.sunk().depthAt(s.sunk().lengthMm())) / 2 / seams.size();
+        }
+        // Where an edge cuts it off, all of it goes with the mean.
+        return deep * Math.min(1, all / along) + Math.max(0, all - along) * ends;
+    }
+
+    /** Where the sheet lies at {@code x} on the cut, how far the weld nearest to it has sunk, mm. */
+    private double sunkMm(double x) {
+        Point at = new GeometryFactory().createPoint(new Coordinate(x, cutY()));
+        Seam nearest = seams.stream()
+                .min(Comparator.comparingDouble(s -> s.trace().line().distance(at)))
+                .orElseThrow();
+        return nearest.sunk().depthAt(new LengthIndexedLine(nearest.trace().line()).project(at.getCoordinate()));
+    }
+
+    /**
+     * What a mm of even sinking takes, mm³: deepest along the whole weld, and from there straight up to nothing {@code past} mm beside it. Its level
      * lines are the weld grown by less and less; grown outlines have areas that are quadratic in the distance (Steiner), so Simpson's rule
      * over three of them is exact where no edge cuts them.
      */
-    private double sunkMm3(double past) {
+    private double evenMm3(double past) {
         double half = Reach.within(Reach.grow(job.outline(), past / 2), part().shape())
                 .getArea();
         double all =
@@ -284,7 +318,7 @@ final class SeamLayout extends Layout {
         Taper bare = new Taper(f.zone(Zone.Kind.STRIP).shape(), value("dent.feather-width"), true, cutY());
         Taper putty = new Taper(
                 f.zone(Zone.Kind.PUTTY).shape(), f.zone(Zone.Kind.PUTTY).pastMm() - past, false, cutY());
-        DoubleUnaryOperator sheet = x -> -coats - deepMm * sunk.at(x);
+        DoubleUnaryOperator sheet = x -> -coats - (sunk.at(x) > 0 ? sunkMm(x) * sunk.at(x) : 0);
         Cut cut = new Cut(cutY(), ends[0], ends[1], x -> sheet.applyAsDouble(x) - gauge)
                 .layer("part", "Part", "part", sheet)
                 .layer("coats", "Coats", "paint", x -> sheet.applyAsDouble(x) + coats * bare.at(x));

@@ -22,6 +22,7 @@ import vanemend.core.plan.PlannedStep;
 import vanemend.core.plan.Workup;
 import vanemend.core.stack.RankedStack;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.InputProblem;
 import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.Verdict;
 
@@ -207,5 +208,83 @@ class SeamTest {
         assertThat(Intake.read("steel door weld seam 220 mm").damages())
                 .extracting(Intake.SaidDamage::kind)
                 .containsExactly(Damage.Kind.SEAM);
+    }
+
+    private static Workup read(String places, String depths) {
+        return TestShop.workup(
+                Cases.taking(
+                        "seam-filler",
+                        TestShop.job(
+                                SKIN.formatted("MILD_STEEL", ""),
+                                "{kind: SEAM, trace: [340, 300, 560, 300], widthMm: 10, groundBelow: true, lines: [{places: "
+                                        + places + ", depths: " + depths + "}]}")),
+                TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
+    }
+
+    private static double hollowMl(Workup w) {
+        return mix(w, "filler").pour().volume().hollowMl();
+    }
+
+    @Test
+    @DisplayName(
+            "a weld read along: as deep everywhere is the same as one depth; sunk in its middle alone it takes about half, by hand")
+    void readAlong() {
+        double even = hollowMl(of(1.2, "seam-filler"));
+        assertThat(hollowMl(read("[0, 110, 220]", "[1.2, 1.2, 1.2]"))).isCloseTo(even, withinPercentage(0.1));
+        Workup middle = read("[0, 110, 220]", "[0, 1.2, 0]");
+        double past = Math.round(middle.drawing().zones().stream()
+                .filter(z -> z.kind() == Zone.Kind.FILLER)
+                .findFirst()
+                .orElseThrow()
+                .pastMm());
+        // By hand: a roof of 1.2 mm over 220 mm, mean 0.6 mm, over a width of 10 mm and half of what lies past it
+        // either side; no ends.
+        assertThat(hollowMl(middle)).isCloseTo(220 * (10 + past) * 0.6 / 1000, withinPercentage(2));
+        assertThat(mix(middle, "filler").pour().lifts())
+                .isEqualTo(mix(of(1.2, "seam-filler"), "filler").pour().lifts());
+    }
+
+    private static double fillerInTheCut(Workup w) {
+        return w.drawing().section().orElseThrow().layers().stream()
+                .filter(l -> l.id().equals("filler"))
+                .findFirst()
+                .orElseThrow()
+                .areaMm2();
+    }
+
+    @Test
+    @DisplayName(
+            "the cut along the weld shows what was read: a roof of its depth, not a trough, and nothing round its ends; by hand")
+    void cutWhereItWasRead() {
+        Workup even = of(1.2, "seam-filler");
+        double past = even.drawing().zones().stream()
+                .filter(z -> z.kind() == Zone.Kind.FILLER)
+                .findFirst()
+                .orElseThrow()
+                .pastMm();
+        double trough = 1.2 * (220 + 10 + past);
+        double roof = 1.2 * 220 / 2;
+        assertThat(fillerInTheCut(even) - fillerInTheCut(read("[0, 110, 220]", "[0, 1.2, 0]")))
+                .isCloseTo(trough - roof, withinPercentage(3));
+    }
+
+    @ParameterizedTest(name = "a weld is read in one line along itself: {0} is refused")
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "{places: [100], depths: [1]}, {offsetMm: 2, places: [100], depths: [1]}; damages[0].lines",
+                "{offsetMm: 3, places: [100], depths: [1]}; damages[0].lines",
+                "{places: [100, 300], depths: [1, 1]}; damages[0].lines[0].places[1]",
+                "{places: [100, 50], depths: [1, 1]}; damages[0].lines[0].places[1]",
+                "{places: [100], depths: []}; damages[0].lines[0].places"
+            })
+    void oneLine(String lines, String field) {
+        assertThat(TestShop.problems(TestShop.job(
+                                SKIN.formatted("MILD_STEEL", ""),
+                                "{kind: SEAM, trace: [340, 300, 560, 300], widthMm: 10, groundBelow: true, lines: ["
+                                        + lines + "]}"))
+                        .stream()
+                        .map(InputProblem::field))
+                .contains(field);
     }
 }
