@@ -33,8 +33,9 @@ export function LiveFigureLine({
   const beyond = value !== undefined && (value < from || value > to);
   const age = shown.at ? (now - Date.parse(shown.at)) / 1000 : 0;
   return (
-    <div className="n flex min-h-[72px] items-stretch gap-1 text-16">
-      <span className="firm flex min-w-0 flex-1 items-center px-3 leading-5" role="status">
+    <div className="n flex min-h-[72px] flex-wrap items-stretch gap-1 text-16">
+      {/* Beside the button where both have room, else above it. */}
+      <span className="firm flex min-h-[72px] min-w-0 flex-1 basis-32 items-center px-3 leading-5" role="status">
         <span>
           <span className="lab block">{shown.name}</span>
           {wrong ? (

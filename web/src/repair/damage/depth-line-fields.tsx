@@ -38,7 +38,7 @@ export function DepthLines({ along, ...f }: FieldsProps & { along?: number }) {
   }
   return (
     <section
-      className="firm flex flex-col gap-3 p-3"
+      className="flex flex-col gap-3 border-t border-hair pt-3"
       aria-label={weld ? msg("Along the weld") : msg("Along a straightedge")}
     >
       <h3 className="hd">{weld ? msg("Along the weld") : msg("Along a straightedge")}</h3>
