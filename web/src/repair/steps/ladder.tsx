@@ -24,7 +24,7 @@ export function LadderPanel({ plan }: { plan: Api["Plan"] }) {
   const { lit, light } = useLit();
   const n = Math.max(1, ladder.rungs.length);
   const left = 58;
-  const cell = Math.max(60, (width - left) / n);
+  const cell = (width - left) / n;
   const grains = ladder.rungs.map((r) => r.grainUm);
   const top = Math.max(...grains, 220) * 1.1;
   const bottom = Math.min(...grains, 46) / 1.15;
@@ -85,7 +85,7 @@ export function LadderPanel({ plan }: { plan: Api["Plan"] }) {
                     strokeWidth={lit.step === r.id ? 4 : 1.5}
                   />
                   {r.ratio > 1 && (
-                    <text x={x + 8} y={y(r.grainUm) - 14} style={{ fontWeight: 600 }}>
+                    <text x={x + 4} y={y(r.grainUm) - 14} style={{ fontWeight: 600 }}>
                       × {r.ratio.toFixed(2)}
                     </text>
                   )}
@@ -99,15 +99,16 @@ export function LadderPanel({ plan }: { plan: Api["Plan"] }) {
           </svg>
         )}
       </div>
-      <div className="firm-t firm-b flex" style={{ paddingLeft: left }}>
+      {/* Under the bars where they are wide enough for words, else one below the other. */}
+      <div className="firm-t firm-b flex max-[899px]:flex-col min-[900px]:pl-[58px]">
         {ladder.rungs.map((r) => (
           <div
             key={r.id}
-            className={`min-w-0 flex-1 border-l border-hair px-2.5 py-2 ${lit.step === r.id ? "outline-violet outline-3 -outline-offset-3" : ""}`}
+            className={`min-w-0 flex-1 border-hair px-2 py-2 wrap-break-word max-[899px]:border-b min-[900px]:border-l ${lit.step === r.id ? "outline-violet outline-3 -outline-offset-3" : ""}`}
             onPointerEnter={() => light({ ...litByZone(r.zone), ...litByRung(steps.get(r.id)), step: r.id })}
             onPointerLeave={() => light({})}
           >
-            <div className="flex flex-wrap items-baseline justify-between gap-x-1">
+            <div className="flex flex-wrap items-baseline gap-x-3 min-[900px]:justify-between min-[900px]:gap-x-1">
               <span className="n text-28 font-semibold" style={{ fontStretch: "85%" }}>
                 {r.grade}
               </span>
@@ -116,12 +117,12 @@ export function LadderPanel({ plan }: { plan: Api["Plan"] }) {
             {stages.includes(r) && <div className="lab font-bold">{r.stage}</div>}
             <div className="hd">{tools.find((t) => t.tool === r.tool)?.word}</div>
             <div className="lab">{r.motion}</div>
-            <div className="lab mt-1 flex items-center gap-1.5">
+            <div className="lab mt-1 [&>svg]:mr-1.5 [&>svg]:inline-block [&>svg]:align-text-bottom">
               <Swatch id={id} hatch={ZONE_HATCH[r.zone]} size={16} />
               {r.sign}
             </div>
             {(r.note || steps.get(r.id)?.acts.includes("GUIDE")) && (
-              <div className="lab mt-1 flex items-center gap-1.5">
+              <div className="lab mt-1 [&>svg]:mr-1.5 [&>svg]:inline-block [&>svg]:align-text-bottom">
                 <Swatch id={id} hatch="guide" size={16} />{" "}
                 {r.note ? msg("sanded {note}", { note: r.note }) : msg("guide coat first")}
               </div>

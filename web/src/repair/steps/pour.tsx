@@ -27,8 +27,8 @@ export function PourPanel({ mix, on, frozen }: { mix: Api["MixPlan"]; on: DraftO
           onPartByMin: stretch(pour.onPartByMin * 60, "down"),
         })}
       </Head>
-      <div className="grid grid-cols-[1fr_320px]">
-        <div className="firm-r p-4">
+      <div className="grid min-[900px]:grid-cols-[minmax(0,1fr)_320px]">
+        <div className="min-[900px]:firm-r p-4 max-[499px]:px-2 max-[899px]:firm-b">
           <ScaleRow
             n={1}
             title={pour.thinner ? msg("Filler and putty first") : msg("Filler first")}
@@ -117,11 +117,11 @@ function ScaleRow({
   const perG = width / max;
   const ticks = lengthTicks(0, max, perG, "metric");
   return (
-    <div className="mb-3 grid grid-cols-[1fr_130px] items-end gap-3">
+    <div className="mb-3 grid items-end gap-x-3 min-[700px]:grid-cols-[minmax(0,1fr)_130px]">
       <div>
         <div className="flex items-center gap-2.5">
           <span
-            className={`n grid size-6 place-items-center text-14 font-semibold ${n === 1 ? "bg-ink text-sheet" : "bg-violet text-[#fff]"}`}
+            className={`n grid size-6 shrink-0 place-items-center text-14 font-semibold ${n === 1 ? "bg-ink text-sheet" : "bg-violet text-[#fff]"}`}
           >
             {n}
           </span>
@@ -181,7 +181,7 @@ function ScaleRow({
         </svg>
         {band && <span className="lab">{msg("green: 1.5 to 3 % of this filler, where the clock is honest")}</span>}
       </div>
-      <span className="n pb-4 text-right text-44 font-semibold" style={{ fontStretch: "88%" }}>
+      <span className="n pb-4 text-44 font-semibold min-[700px]:text-right" style={{ fontStretch: "88%" }}>
         {figure.split("\u202f")[0]}
         <span className="text-28 font-medium">{"\u202fg"}</span>
       </span>

@@ -83,6 +83,22 @@ class LookTest {
               .map(t => t.trim().slice(0, 60))
             """;
 
+    /** What scrolls up and down is never wider than its place as well: what lies beside it is seen by nobody. */
+    private static final String SIDEWAYS = """
+            () => [...document.querySelectorAll('body *')]
+              .filter(e => e.clientHeight > 100 && e.scrollWidth > e.clientWidth + 1 && e.checkVisibility())
+              .filter(e => ['overflowX', 'overflowY'].every(o => /auto|scroll/.test(getComputedStyle(e)[o])))
+              .map(e => (e.getAttribute('aria-label') ?? e.id) + ' ' + e.scrollWidth + ' in ' + e.clientWidth)
+            """;
+
+    /** Type of a drawing that was shrunk as a whole. */
+    private static final String SHRUNK = """
+            () => [...document.querySelectorAll('svg text')].filter(t => t.checkVisibility())
+              .map(t => [t.textContent, t.getScreenCTM(), parseFloat(getComputedStyle(t).fontSize)])
+              .filter(([, m, size]) => m && Math.hypot(m.a, m.b) * size < 13.4)
+              .map(([text]) => text.slice(0, 40))
+            """;
+
     @ParameterizedTest(name = "{0} at {1} by {2}, {3}")
     // The last is a screen of 1280 by 800 at twice the size.
     @CsvSource({
@@ -128,6 +144,8 @@ class LookTest {
                 ((List<?>) page.evaluate(METRIC)).forEach(t -> wrong.add(screen + " metric: " + t));
             }
             ((List<?>) page.evaluate(SMALL_TYPE)).forEach(t -> wrong.add(screen + " type under 14 px: " + t));
+            ((List<?>) page.evaluate(SIDEWAYS)).forEach(t -> wrong.add(screen + " runs out sideways: " + t));
+            ((List<?>) page.evaluate(SHRUNK)).forEach(t -> wrong.add(screen + " drawing type under 14 px: " + t));
             int least = screen.endsWith("/run") ? 72 : 56;
             ((List<?>) page.evaluate(SMALL_TARGETS, least))
                     .forEach(t -> wrong.add(screen + " target under " + least + " px: " + t));
