@@ -471,8 +471,7 @@ public abstract class MethodPage extends CoatPage {
     /** How long a board has to be: shorter than what it levels it rides in the hollow, longer it rests on what is sound (practice). */
     protected String longBoard(Zone.Kind levelled) {
         double across = Reach.acrossMm(kit.footprint().zone(levelled).shape());
-        return "A board longer than " + Text.of(Math.ceil(across / 10) * 10, "mm")
-                + " rests on sound panel at both ends.";
+        return "A board longer than " + Text.of(Math.ceil(across), "mm") + " rests on sound panel at both ends.";
     }
 
     /** What is said once, where it applies: at the first paper of a leg. */
