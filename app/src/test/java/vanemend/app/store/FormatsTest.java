@@ -27,6 +27,7 @@ import vanemend.core.section.Layer;
 import vanemend.core.stack.Recipe;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.MethodId;
+import vanemend.core.trade.TradeBook;
 
 @DisplayName("a kept example of every format that ever landed is read, replayed and told as a record")
 class FormatsTest {
@@ -187,6 +188,17 @@ class FormatsTest {
         assertThat(finished("record-7-dent-filler-putty.json"))
                 .isNotEmpty()
                 .allSatisfy(d -> assertThat(d.lines()).isEmpty());
+    }
+
+    @Test
+    @DisplayName("records of the eighth format: no filler of them was thinned, every spreader is the book's")
+    void recordsOfTheEighthFormat() {
+        assertThat(finished("record-8-dent-filler-putty.json")).isNotEmpty();
+        RecordFile file = read(Kept.text("record-8-dent-filler-putty.json"));
+        assertThat(file.frozen().plan().mixes()).isNotEmpty().allSatisfy(m -> {
+            assertThat(m.pour().thinner()).isEmpty();
+            assertThat(m.pour().spreaderMm()).isEqualTo(TradeBook.value("spread.width"));
+        });
     }
 
     @Test

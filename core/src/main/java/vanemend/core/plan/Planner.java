@@ -20,6 +20,7 @@ import vanemend.core.method.Together;
 import vanemend.core.part.Part;
 import vanemend.core.sanding.FilmBudget;
 import vanemend.core.stack.Effort;
+import vanemend.core.stack.FreeChoice;
 import vanemend.core.stack.Matcher;
 import vanemend.core.stack.Need;
 import vanemend.core.stack.Recipe;
@@ -131,6 +132,7 @@ public final class Planner {
                 shop.air().tempC(),
                 shop.today(),
                 fitting(),
+                draft.houseRules(),
                 identity.heatCapC().map(OptionalDouble::of).orElse(OptionalDouble.empty()),
                 times);
         Together together = new Together(damages);
@@ -153,8 +155,9 @@ public final class Planner {
                 extent,
                 (r, s) -> damages.isEmpty() ? Optional.empty() : way.apply(r, s).effort());
         // Laid out first: of a film the verdict judges what the plan's own papers take.
-        Optional<Way> taken =
-                Recipe.find(stack.taken()).filter(r -> !damages.isEmpty()).map(r -> way.apply(r, stack));
+        Optional<Way> taken = Recipe.find(stack.taken())
+                .filter(r -> !damages.isEmpty())
+                .map(r -> way.apply(FreeChoice.of(r, draft.houseRules()), stack));
         Optional<Job> job = taken.map(Way::job);
         List<String> blockers = taken.map(w -> new ArrayList<>(w.blockers())).orElseGet(ArrayList::new);
         Verdict verdict = Judge.of(new JudgedRepair(

@@ -118,9 +118,10 @@ public final class Matcher {
         Set<Damage.Kind> kinds = need.damages().stream()
                 .map(Damage::kind)
                 .collect(Collectors.toCollection(() -> EnumSet.noneOf(Damage.Kind.class)));
-        for (Recipe r : Recipe.all()) {
-            if (r.materials().contains(need.material())) {
-                Optional<RuledOutWay> no = unfit(r, kinds);
+        for (Recipe named : Recipe.all()) {
+            if (named.materials().contains(need.material())) {
+                Recipe r = FreeChoice.of(named, need.own());
+                Optional<RuledOutWay> no = unfit(r, kinds).or(() -> twin(named));
                 no.ifPresentOrElse(rejected::add, () -> fits.add(r));
             }
         }
@@ -136,7 +137,11 @@ public final class Matcher {
                 .filter(i -> filter.anywhere(i).isEmpty())
                 .toList();
         List<RankedStack> ranked = Score.rank(need, weighed.apply(papers));
-        String first = taken.filter(built::containsKey)
+        String first = taken.map(id -> Recipe.find(id)
+                        .flatMap(r -> FreeChoice.named(r, need.own()))
+                        .map(Recipe::id)
+                        .orElse(id))
+                .filter(built::containsKey)
                 .orElse(ranked.isEmpty() ? "" : ranked.getFirst().recipe());
         Built chosen = built.get(first);
         return new StackChoice(
@@ -239,6 +244,12 @@ public final class Matcher {
         return Optional.empty();
     }
 
+    /** By what was chosen on this repair it is the same as another that has a name. */
+    private Optional<RuledOutWay> twin(Recipe r) {
+        return FreeChoice.named(r, need.own())
+                .map(n -> new RuledOutWay(r.id(), named(r), "twin", "by what was chosen here it is: " + n.name()));
+    }
+
     /** Putty alone is settled once the putty is known. */
     private Optional<String> puttyRule(Built b) {
         if (b.recipe().method() != MethodId.METAL_DENT) {
@@ -263,11 +274,14 @@ public final class Matcher {
         return b.recipe().when().contains(Recipe.When.NOT_PUTTY_ALONE) && need.puttyAlone(b.item(Role.FINISH));
     }
 
-    private boolean asked(Recipe.Slot slot) {
+    private boolean asked(Recipe recipe, Recipe.Slot slot) {
         return (slot.only().isEmpty() || slot.only().contains(need.family()))
                 && (slot.damages().isEmpty()
                         || need.damages().stream().anyMatch(d -> slot.damages().contains(d.kind())))
-                && slot.house().entrySet().stream().allMatch(e -> need.house().is(e.getKey(), e.getValue()));
+                && slot.house().entrySet().stream()
+                        .allMatch(e -> recipe.schools().containsKey(e.getKey())
+                                ? e.getValue().equals(recipe.schools().get(e.getKey()))
+                                : need.house().is(e.getKey(), e.getValue()));
     }
 
     private Built build(Recipe recipe) {
@@ -275,7 +289,7 @@ public final class Matcher {
         Map<Role, ShelfItem> chosen = new EnumMap<>(Role.class);
         Optional<Surface> below = Optional.empty();
         for (Recipe.Slot slot : recipe.slots()) {
-            if (!asked(slot)) {
+            if (!asked(recipe, slot)) {
                 continue;
             }
             Optional<Surface> surface = surface(slot, below);
@@ -500,7 +514,7 @@ public final class Matcher {
         List<Laid> out = new ArrayList<>();
         Optional<Surface> below = Optional.empty();
         for (Recipe.Slot slot : b.recipe().slots()) {
-            if (asked(slot)) {
+            if (asked(b.recipe(), slot)) {
                 out.add(new Laid(slot, surface(slot, below)));
             }
             Optional<Surface> becomes =
@@ -544,8 +558,7 @@ public final class Matcher {
 
     private List<RuledOutWay> rejectedClasses(Collection<Built> built) {
         Set<String> used = built.stream()
-                .flatMap(b -> b.recipe().slots().stream())
-                .filter(this::asked)
+                .flatMap(b -> b.recipe().slots().stream().filter(s -> asked(b.recipe(), s)))
                 .flatMap(s -> s.classes().stream())
                 .collect(Collectors.toSet());
         List<RuledOutWay> out = new ArrayList<>();

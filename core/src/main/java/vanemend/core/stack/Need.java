@@ -2,6 +2,7 @@ package vanemend.core.stack;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import vanemend.core.damage.Blemish;
@@ -32,6 +33,7 @@ import vanemend.core.verdict.Limits;
  * @param material what the part counts as
  * @param airC shop air, °C
  * @param today date for expiry
+ * @param own what was chosen on this repair alone, option by question
  * @param heatCapC hottest the part may get, °C; empty where it has no cap of its own
  * @param times times of an item at today's temperature
  */
@@ -42,6 +44,7 @@ public record Need(
         double airC,
         LocalDate today,
         HouseRules house,
+        Map<String, String> own,
         OptionalDouble heatCapC,
         Times times) {
 

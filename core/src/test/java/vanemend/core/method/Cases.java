@@ -199,6 +199,18 @@ public final class Cases {
                                 "{kind: SEAM, trace: [340, 300, 560, 306], widthMm: 9, groundBelow: true, lines: ["
                                         + "{places: [0, 60, 140, 220], depths: [0.25, 1.35, 0.55, 0], beside: [0.15, 0.15, 0.05, 0]}]}"),
                         house.with("filler-thinned", "putty")));
+        out.put(
+                "lay-up-freely",
+                new Way(
+                        choosing(
+                                all().get("composite-lay-up"),
+                                "pyramid-order",
+                                "on-film",
+                                "composite-finish",
+                                "one-material",
+                                "composite-back",
+                                "on-film"),
+                        house));
         out.put("hail", new Way(TestShop.job(DOOR_SKIN, hail()), whole));
         return out;
     }
@@ -229,6 +241,29 @@ public final class Cases {
     public static RepairDraft taking(String recipe, RepairDraft d) {
         return new RepairDraft(
                 d.part(), d.damages(), null, null, null, null, null, recipe, null, null, null, null, null, null);
+    }
+
+    /** {@code d} with {@code own} chosen on this repair alone, question and option in turn. */
+    public static RepairDraft choosing(RepairDraft d, String... own) {
+        Map<String, String> chosen = new LinkedHashMap<>(d.houseRules());
+        for (int i = 0; i < own.length; i += 2) {
+            chosen.put(own[i], own[i + 1]);
+        }
+        return new RepairDraft(
+                d.part(),
+                d.damages(),
+                d.pins(),
+                d.drying(),
+                chosen,
+                d.cutYMm(),
+                d.promisedAt(),
+                d.recipe(),
+                d.overrules(),
+                d.edits(),
+                d.lightAt(),
+                d.pane(),
+                d.dryings(),
+                d.spreaderMm());
     }
 
     /** {@code d} with the way to mend left open. */

@@ -346,6 +346,7 @@ class MatcherTest {
                 21,
                 TestShop.TODAY,
                 HouseRules.defaults(),
+                Map.of(),
                 java.util.OptionalDouble.of(60),
                 new Need.Times() {
                     @Override

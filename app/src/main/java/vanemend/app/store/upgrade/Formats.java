@@ -11,7 +11,7 @@ import vanemend.core.record.RecordFile;
  */
 public final class Formats {
     /** Format of plans that are started now. */
-    public static final int PLAN = 8;
+    public static final int PLAN = 9;
 
     /** Format of events that are taken now. */
     public static final int EVENT = 4;
@@ -40,8 +40,9 @@ public final class Formats {
             PlanFormat5.upgrade(plan);
         }
         // From the seventh on a dent says how it is raised; one that does not is tapped, as all were before. From the
-        // eighth on it may
-        // carry what was read along a straightedge; one that does not is as its shape says.
+        // eighth on it may carry what was read along a straightedge; one that does not is as its shape says. From the
+        // ninth on a mix may be thinned and says how wide its spreader is; one that does not goes as it comes, by the
+        // book's.
     }
 
     /** The source of a reading as today's events have it; {@code text} as kept in {@code format}. */
@@ -68,6 +69,7 @@ public final class Formats {
             case RecordFile.FORMAT_5 -> plans(5, file);
             case RecordFile.FORMAT_6 -> plans(6, file);
             case RecordFile.FORMAT_7 -> plans(7, file);
+            case RecordFile.FORMAT_8 -> plans(8, file);
             default -> {
                 return;
             }

@@ -3,6 +3,7 @@ package vanemend.core.method.composite;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import org.locationtech.jts.geom.Geometry;
 import vanemend.core.footprint.Dish;
 import vanemend.core.footprint.Footprint;
 import vanemend.core.footprint.Grown;
@@ -70,8 +71,9 @@ final class CompositeLayout extends Layout {
         }
         CompositeTwoSided.Build build = new CompositeTwoSided.Build(
                 pyramid.plies().size(),
-                through ? (int) value("composite.back-plies") : 0,
-                job.house().is("pyramid-order", "on-film"),
+                through ? backPlies() : 0,
+                through && backOnFilm(),
+                onFilm(),
                 cream,
                 laminate());
         return laid(
@@ -80,6 +82,18 @@ final class CompositeLayout extends Layout {
                 () -> section(f, pyramid, ply),
                 ladder,
                 () -> CompositeTwoSided.lay(kit(f, ladder), build));
+    }
+
+    private boolean onFilm() {
+        return job.house().is("pyramid-order", "on-film");
+    }
+
+    private boolean backOnFilm() {
+        return job.house().is("composite-back", "on-film");
+    }
+
+    private int backPlies() {
+        return job.house().is("composite-back", "one-ply") ? 1 : (int) value("composite.back-plies");
     }
 
     private boolean laminate() {
@@ -219,8 +233,15 @@ final class CompositeLayout extends Layout {
                 cloth,
                 pyramid.plies().stream().map(Pyramid.Ply::shape).toList(),
                 "each larger than the last"));
-        if (job.house().is("pyramid-order", "on-film")) {
-            amounts.film(List.of(pyramid.plies().getLast().shape()));
+        List<Geometry> carried = new ArrayList<>();
+        if (through && backOnFilm()) {
+            carried.add(f.zone(Zone.Kind.CLOTH).shape());
+        }
+        if (onFilm()) {
+            carried.add(pyramid.plies().getLast().shape());
+        }
+        if (!carried.isEmpty()) {
+            amounts.film(carried);
         }
         pyramid.plies()
                 .forEach(p -> pieces.add(Piece.of(
@@ -231,7 +252,7 @@ final class CompositeLayout extends Layout {
                         Zone.Side.FACE,
                         p.shape())));
         if (through) {
-            int n = (int) value("composite.back-plies");
+            int n = backPlies();
             ShelfItem back = need(Role.BACK);
             Pace backing = amounts.pace(back, value("minutes.lay") * n);
             double area = f.areaMm2(Zone.Kind.CLOTH);
@@ -281,7 +302,7 @@ final class CompositeLayout extends Layout {
                 ? List.of(new PanelSection.Back(
                         f.zone(Zone.Kind.CLOTH).shape(),
                         value("back.below-cloth"),
-                        ply * value("composite.back-plies"),
+                        ply * backPlies(),
                         value("back.above-cloth"),
                         "Cloth, back",
                         "cloth",

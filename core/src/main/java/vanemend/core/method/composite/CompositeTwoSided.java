@@ -24,11 +24,13 @@ public final class CompositeTwoSided extends MethodPage {
      *
      * @param plies in the pyramid
      * @param backPlies at the back; 0 where the damage does not go through
+     * @param backOnFilm the back built on film and lifted to it as one
      * @param onFilm plies built on film, the largest first, and laid in whole
      * @param cream cut just below and finished with cream; false where one material is sanded level
      * @param laminate wetted by hand with laminating resin, not from a cartridge
      */
-    public record Build(int plies, int backPlies, boolean onFilm, boolean cream, boolean laminate) {}
+    public record Build(
+            int plies, int backPlies, boolean backOnFilm, boolean onFilm, boolean cream, boolean laminate) {}
 
     private final Build build;
 
@@ -163,15 +165,23 @@ public final class CompositeTwoSided extends MethodPage {
         add(cut(
                 "cut-back",
                 "Cut the cloth for the back",
-                mm("mesh.past") + " past the damage all round, " + build.backPlies() + " plies.",
+                mm("mesh.past") + " past the damage all round, " + plies(build.backPlies()) + ".",
                 "back-cloth",
                 Zone.Kind.CLOTH));
+        if (build.backOnFilm()) {
+            add(cutFilm(Zone.Kind.CLOTH));
+        }
         mixReady("back-ready", "back");
         addAll(inGoes(
                 cloths(build.backPlies()),
                 "back-fill",
-                "Adhesive, cloth, adhesive over",
-                "Cloth saturated, no white left, second ply for support, air spread out from the middle.",
+                build.backOnFilm() ? "Build it on film, lift it to the back" : "Adhesive, cloth, adhesive over",
+                (build.backOnFilm()
+                                ? "Flat on the film, then lifted as one and rolled from the middle; the film stays on until it has set. "
+                                : "")
+                        + "Cloth saturated, no white left, "
+                        + (build.backPlies() > 1 ? "second ply for support, " : "")
+                        + "air spread out from the middle.",
                 "back",
                 "back",
                 Zone.Kind.CLOTH,
@@ -189,7 +199,7 @@ public final class CompositeTwoSided extends MethodPage {
                 .acts(Act.CUT_CLOTH);
         add(wait.detailFirst(cutPlies() + " "));
         add(step("untape", Kind.DO, "Face tape off")
-                .detail("Look for what came through.")
+                .detail((build.backOnFilm() ? "Film off the back. " : "") + "Look for what came through.")
                 .zone(Zone.Kind.DISH)
                 .active(TradeBook.value("minutes.untape"))
                 .acts(Act.UNTAPE_FACE));
@@ -208,6 +218,10 @@ public final class CompositeTwoSided extends MethodPage {
                 "dish-again",
                 "Sand the dish again",
                 sanding("dish", "part", false, "", Act.SAND_FACE).getLast());
+    }
+
+    private static String plies(int n) {
+        return n + (n == 1 ? " ply" : " plies");
     }
 
     private String cutPlies() {
@@ -230,7 +244,8 @@ public final class CompositeTwoSided extends MethodPage {
         if (build.backPlies() == 0) {
             add(cut("cut-plies", "Cut the plies", cutPlies(), "plies", Zone.Kind.DISH));
         }
-        if (kit.has("film")) {
+        // One cut of film serves both sides where the back was built on it too.
+        if (build.onFilm() && !build.backOnFilm()) {
             add(cutFilm(Zone.Kind.DISH));
         }
         mixReady("face-ready", "face");
