@@ -221,7 +221,7 @@ public final class CompositeTwoSided extends MethodPage {
     }
 
     private static String plies(int n) {
-        return n + (n == 1 ? " ply" : " plies");
+        return n == 1 ? "one ply" : n + " plies";
     }
 
     private String cutPlies() {
