@@ -166,7 +166,7 @@ function StepList({
             ref={(el) => {
               rows.current[i] = el;
             }}
-            className={`row border-b border-hair ${i === at ? "bg-ground" : ""} ${lit.zone && !lit.step && lit.zone === step.zone ? "outline-violet outline-3 -outline-offset-3" : ""}`}
+            className={`border-b border-hair ${i === at ? "bg-ground" : ""} ${lit.zone && !lit.step && lit.zone === step.zone ? "outline-violet outline-3 -outline-offset-3" : ""}`}
             onPointerEnter={() => light(litByStep(step))}
             onPointerLeave={() => light({})}
           >
