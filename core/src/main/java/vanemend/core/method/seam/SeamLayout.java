@@ -258,8 +258,11 @@ final class SeamLayout extends Layout {
                 "coat.primer");
     }
 
-    /** The band is ground bare; a way may prime it before it is filled. */
+    /** The band is ground bare; a way may prime it, or close its pinholes, before it is filled: what holds least there is asked for. */
     private Surface ground() {
+        if (pinholed) {
+            return Surface.GLASS_FILLER;
+        }
         return job.stack().item(Role.PRIME).isPresent() ? Surface.EPOXY_PRIMER : Need.bareMetal(metal);
     }
 

@@ -287,4 +287,18 @@ class SeamTest {
                         .map(InputProblem::field))
                 .contains(field);
     }
+
+    @Test
+    @DisplayName(
+            "over glass-fibre filler body filler goes as it comes: putty holds on steel and not on that (classes of material)")
+    void notThinnedOverFibre() {
+        HouseRules house = HouseRules.defaults().with("filler-thinned", "putty");
+        assertThat(mix(of("MILD_STEEL", "", 1.2, house, "seam-filler"), "filler")
+                        .pour()
+                        .thinner())
+                .isPresent();
+        MixPlan over = mix(of("MILD_STEEL", "", 1.2, house, "seam-fibre"), "filler");
+        assertThat(over.pour().thinner()).isEmpty();
+        assertThat(over.pour().notes()).anyMatch(n -> n.startsWith("Not thinned: "));
+    }
 }
