@@ -113,12 +113,13 @@ class FiguresInWordsTest {
     }
 
     private static double other(double v, String unit) {
-        if (unit.equals("drops")) {
-            // Further than the counts of drops lie apart, so that none becomes another.
-            return v + 5;
-        }
-        boolean counted = Set.of("plies", "coats", "months", "legs", "times").contains(unit);
-        return counted ? v + 1 : Math.round(v * 1.0137 * 1e6) / 1e6;
+        return switch (unit) {
+            // Further than the counts of one unit lie apart, so that none becomes another.
+            case "drops" -> v + 5;
+            case "plies" -> v + 2;
+            case "coats", "months", "legs", "times" -> v + 1;
+            default -> Math.round(v * 1.0137 * 1e6) / 1e6;
+        };
     }
 
     @Test
