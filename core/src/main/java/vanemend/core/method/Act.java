@@ -14,6 +14,7 @@ public enum Act {
     EQUALISE("cartridge equalised"),
     FIT_MIXER("mixer fitted"),
     PURGE("mixer purged"),
+    DISPENSE("squeezed from its cartridge"),
     STIR("tin stirred, cream kneaded, board laid out"),
     HAND_MIX("mixed by hand"),
     CUT_CLOTH("cloth or patch cut"),

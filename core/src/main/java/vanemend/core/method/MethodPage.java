@@ -265,6 +265,9 @@ public abstract class MethodPage extends CoatPage {
                 .portion(portion)
                 .active(min);
         used(b, p);
+        if (p.form() == Portion.Form.CARTRIDGE) {
+            b.acts(Act.DISPENSE);
+        }
         return p.workMin() > 0
                 ? b.clock(
                         Clock.Kind.BY,

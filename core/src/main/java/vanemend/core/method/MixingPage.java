@@ -227,6 +227,11 @@ public abstract class MixingPage {
 
     /** As above; {@code what} says what of it cures, empty for all. */
     protected StepBuilder curing(MixPlan mix, String id, String what, Zone.Kind zone, String paper) {
+        return curing(mix, id, what, zone, paper, Act.CURE_FACE);
+    }
+
+    /** As above; {@code cured} is what has cured then. */
+    protected StepBuilder curing(MixPlan mix, String id, String what, Zone.Kind zone, String paper, Act cured) {
         DryingRoute route = mix.route();
         boolean lamp = route.kind().heats();
         StepBuilder b = step(id, Kind.WAIT, (lamp ? "Dry under the lamp" : "Wait to sand") + what)
@@ -253,7 +258,7 @@ public abstract class MixingPage {
                         "sand now",
                         "Still soft",
                         List.of(new Gate.Branch("soft", "Still soft", "wait and try again", "wait-again"))))
-                .acts(Act.CURE_FACE);
+                .acts(cured);
         return lamp ? b.caution("lamp").needs(Resource.LAMP).acts(Act.HEAT, Act.COOL) : b;
     }
 

@@ -121,7 +121,7 @@ public final class Matcher {
         for (Recipe named : Recipe.all()) {
             if (named.materials().contains(need.material())) {
                 Recipe r = FreeChoice.of(named, need.own());
-                Optional<RuledOutWay> no = unfit(r, kinds).or(() -> twin(named));
+                Optional<RuledOutWay> no = unfit(r, kinds).or(() -> twin(named)).or(() -> otherwise(r));
                 no.ifPresentOrElse(rejected::add, () -> fits.add(r));
             }
         }
@@ -149,7 +149,7 @@ public final class Matcher {
                 papers,
                 List.of(),
                 chosen != null && chosen.alone(),
-                chosen == null ? nothing(kinds) : note(chosen),
+                chosen == null ? nothing(kinds, rejected) : note(chosen),
                 first,
                 ranked,
                 List.copyOf(rejected),
@@ -248,6 +248,11 @@ public final class Matcher {
     private Optional<RuledOutWay> twin(Recipe r) {
         return FreeChoice.named(r, need.own())
                 .map(n -> new RuledOutWay(r.id(), named(r), "twin", "by what was chosen here it is: " + n.name()));
+    }
+
+    /** A part of it was chosen otherwise on this repair. */
+    private Optional<RuledOutWay> otherwise(Recipe r) {
+        return Together.not(r, need.own()).map(why -> new RuledOutWay(r.id(), named(r), "chosen-otherwise", why));
     }
 
     /** Putty alone is settled once the putty is known. */
@@ -469,7 +474,12 @@ public final class Matcher {
         return depth + " deep: body filler, then putty.";
     }
 
-    private String nothing(Set<Damage.Kind> kinds) {
+    private String nothing(Set<Damage.Kind> kinds, List<RuledOutWay> rejected) {
+        if (rejected.stream().anyMatch(r -> r.rule().equals("chosen-otherwise"))) {
+            return Together.clash(need.own())
+                    .orElse(
+                            "No way to mend this has what was chosen on this repair; below stands what each has instead.");
+        }
         return kinds.size() > 1
                 ? "No one way mends all of this damage: plan it as two repairs."
                 : "No way to mend this is known; below stands why each is not for it.";

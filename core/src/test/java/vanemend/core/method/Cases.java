@@ -105,6 +105,16 @@ public final class Cases {
                 TPO,
                 "{kind: CRACK, trace: [1600, 150, 1550, 162, 1512, 170], through: THROUGH, ends: ONE}");
         put(out, "plastic-mesh", TPO, "{kind: HOLE, xMm: 760, yMm: 180, lengthMm: 38, widthMm: 26, angleDeg: 20}");
+        put(
+                out,
+                "plastic-mesh-first",
+                TPO,
+                "{kind: HOLE, xMm: 760, yMm: 180, lengthMm: 38, widthMm: 26, angleDeg: 20}");
+        put(
+                out,
+                "plastic-mesh-first-polyester",
+                TPO,
+                "{kind: HOLE, xMm: 760, yMm: 180, lengthMm: 34, widthMm: 22, angleDeg: 20}");
         put(out, "plastic-face", TPO, "{kind: SCRATCH, trace: [700, 200, 790, 214], widthMm: 4, depthMm: 1.2}");
         put(out, "plastic-filler", TPO, RASH, "{kind: SCRATCH, trace: [860, 150, 930, 158], widthMm: 4, depthMm: 1.2}");
         put(

@@ -120,6 +120,7 @@ final class PlasticLayout extends Layout {
             case TWO_SIDED, POLYESTER_FACE -> PlasticTwoSided.lay(kit);
             case PATCH -> PlasticPatch.lay(kit, atEdge());
             case MESH -> PlasticMesh.lay(kit);
+            case MESH_FIRST, MESH_FIRST_POLYESTER -> PlasticTwoSided.onMesh(kit);
             case FACE -> PlasticFace.lay(kit);
             case FILLER ->
                 PlasticFiller.lay(kit, dish.depthMm(), value("gouge.backed-from") / 100 * plastic.thicknessMm());
@@ -142,10 +143,10 @@ final class PlasticLayout extends Layout {
                 .out(Zone.Kind.CLEAN, fine + value("dent.clean-past"));
         if (way.backed()) {
             double past = value(way == Way.PATCH ? "stack.patch-past" : "mesh.past");
-            switch (way) {
-                case PATCH -> g.patch(Zone.Kind.PATCH, past, "patch");
-                case MESH -> g.out(Zone.Kind.MESH, past);
-                default -> g.out(Zone.Kind.CLOTH, past);
+            if (way == Way.PATCH) {
+                g.patch(Zone.Kind.PATCH, past, "patch");
+            } else {
+                g.out(way.mesh() ? Zone.Kind.MESH : Zone.Kind.CLOTH, past);
             }
             double sanded = past + value("plastic.back-sand-past");
             g.out(Zone.Kind.BACK_SAND, sanded).out(Zone.Kind.BACK_CLEAN, sanded + value("dent.clean-past"));
@@ -219,8 +220,11 @@ final class PlasticLayout extends Layout {
             default -> hollow / dish.depthMm();
         };
         Again again = face.again(perMm / 1000, 1);
+        if (way.meshFirst()) {
+            mesh(f);
+        }
         if (way == Way.MESH) {
-            double mesh = f.areaMm2(Zone.Kind.MESH) * (value("back.below-cloth") + value("back.above-cloth")) / 1000;
+            double mesh = meshMl(f);
             FillVolume both = new FillVolume(
                     face.hollowMl() + mesh,
                     0,
@@ -229,7 +233,7 @@ final class PlasticLayout extends Layout {
                     face.lossMl() + mesh * value("mix.board-loss"));
             amounts.tin(
                     "filler", "Flexible filler", need(Role.BACK), both, dish.depthMm(), f.zone(Zone.Kind.MESH), again);
-        } else if (way == Way.POLYESTER_FACE || filler()) {
+        } else if (polyesterFace()) {
             amounts.tin(
                     "filler",
                     "Flexible filler",
@@ -267,6 +271,30 @@ final class PlasticLayout extends Layout {
             waits.flash("seal", i);
         });
         amounts.coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
+    }
+
+    /** Polyester as a layer of its own on the face. */
+    private boolean polyesterFace() {
+        return way == Way.POLYESTER_FACE || way == Way.MESH_FIRST_POLYESTER || filler();
+    }
+
+    /** Filler in and over the mesh, mL. */
+    private double meshMl(Footprint f) {
+        return f.areaMm2(Zone.Kind.MESH) * (value("back.below-cloth") + value("back.above-cloth")) / 1000;
+    }
+
+    /** Mesh in flexible filler, a layer of its own at the back: as thick as it is laid, nothing proud. */
+    private void mesh(Footprint f) {
+        double on = meshMl(f);
+        FillVolume v = new FillVolume(on, 0, 0, 0, on * value("mix.board-loss"));
+        amounts.tin(
+                "back",
+                "Flexible filler for the mesh",
+                need(Role.BACK),
+                v,
+                value("back.below-cloth") + value("back.above-cloth"),
+                f.zone(Zone.Kind.MESH),
+                v.again(0, 1));
     }
 
     private void back(Footprint f) {
@@ -332,9 +360,9 @@ final class PlasticLayout extends Layout {
                         patch ? 0 : value("back.above-cloth"),
                         patch ? "Patch" : mesh ? "Mesh" : "Cloth",
                         patch ? "backing" : "cloth",
-                        mesh ? "fill" : "backing"))
+                        way == Way.MESH ? "fill" : "backing"))
                 : List.of();
-        boolean polyester = way == Way.MESH || way == Way.POLYESTER_FACE || filler();
+        boolean polyester = way == Way.MESH || polyesterFace();
         PanelSection.Face face = new PanelSection.Face(
                 polyester ? "filler" : "face",
                 value("dent.tight-coat"),

@@ -5,9 +5,7 @@ import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Act;
 import vanemend.core.method.Kit;
 import vanemend.core.method.MethodSteps;
-import vanemend.core.method.Step.Kind;
 import vanemend.core.sanding.Tool;
-import vanemend.core.trade.TradeBook;
 
 /** Plastic through-hole, flexible filler and mesh: back and face wet in wet, one cure. */
 final class PlasticMesh extends PlasticPage {
@@ -58,13 +56,7 @@ final class PlasticMesh extends PlasticPage {
     }
 
     private void meshAndFill() {
-        add(cut(
-                "cut-mesh",
-                "Cut the mesh",
-                mm("mesh.past") + " past the hole at sides and ends.",
-                "mesh",
-                Zone.Kind.MESH));
-        add(cutFilm(Zone.Kind.MESH));
+        cutMesh();
         bothPromoters();
         mixAndSpread(
                 kit.mix("filler"),
@@ -78,11 +70,6 @@ final class PlasticMesh extends PlasticPage {
                 Act.LAY_CLOTH,
                 Act.APPLY_FACE);
         cure(kit.mix("filler"), "filler", Zone.Kind.RING_180, "80");
-        add(step("film-off", Kind.DO, "Peel the film")
-                .detail("It comes off clean once it has set.")
-                .zone(Zone.Kind.MESH)
-                .material(name(Role.FILM))
-                .active(TradeBook.value("minutes.untape"))
-                .acts(Act.CURE_FACE));
+        filmOff(Act.CURE_FACE);
     }
 }

@@ -13,6 +13,7 @@ import vanemend.core.method.Step.Kind;
 import vanemend.core.method.StepBuilder;
 import vanemend.core.method.Weight;
 import vanemend.core.sanding.Tool;
+import vanemend.core.trade.TradeBook;
 
 /** The face of a plastic repair, the same whatever backs it: dish, dull, promoter, adhesive, sand, promoter. */
 abstract class PlasticPage extends MethodPage {
@@ -71,6 +72,27 @@ abstract class PlasticPage extends MethodPage {
                 .caution("dust")
                 .needs(Step.Resource.SANDER)
                 .acts(Act.DISH, Act.SAND_FACE));
+    }
+
+    /** Mesh, and film that carries it, cut to size. */
+    void cutMesh() {
+        add(cut(
+                "cut-mesh",
+                "Cut the mesh",
+                mm("mesh.past") + " past the hole at sides and ends.",
+                "mesh",
+                Zone.Kind.MESH));
+        add(cutFilm(Zone.Kind.MESH));
+    }
+
+    /** The film off the mesh, once what it lies in has set. */
+    void filmOff(Act cured) {
+        add(step("film-off", Kind.DO, "Peel the film")
+                .detail("It comes off clean once it has set.")
+                .zone(Zone.Kind.MESH)
+                .material(name(Role.FILM))
+                .active(TradeBook.value("minutes.untape"))
+                .acts(cured));
     }
 
     /** The damage dished on the face. */

@@ -8,26 +8,36 @@ import vanemend.core.method.MethodSteps;
 import vanemend.core.method.Step.Kind;
 import vanemend.core.trade.TradeBook;
 
-/** Plastic, two-sided: the back bedded in adhesive and cloth and cured, then the face dished until the backing just shows. */
+/** Plastic, the back first: adhesive and cloth, or mesh and flexible filler, cured; then the face dished until it just shows. */
 final class PlasticTwoSided extends PlasticPage {
     private PlasticTwoSided(Kit kit) {
         super(kit);
     }
 
-    /** The steps. */
+    /** The steps with adhesive and cloth at the back. */
     static MethodSteps lay(Kit kit) {
         PlasticTwoSided p = new PlasticTwoSided(kit);
-        p.washAndClean(true);
-        p.tapeFace();
-        p.dullBack();
-        p.back();
-        p.turnOver();
-        p.dish(true);
-        p.dullFace();
-        p.fillFace();
-        p.shapeFace();
-        p.seal();
-        return p.laid("Plastic, two-sided adhesive");
+        return p.backFirst(p::cloth, "Plastic, two-sided adhesive");
+    }
+
+    /** The steps with mesh and flexible filler at the back. */
+    static MethodSteps onMesh(Kit kit) {
+        PlasticTwoSided p = new PlasticTwoSided(kit);
+        return p.backFirst(p::mesh, "Plastic, mesh at the back first");
+    }
+
+    private MethodSteps backFirst(Runnable back, String title) {
+        washAndClean(true);
+        tapeFace();
+        dullBack();
+        back.run();
+        turnOver();
+        dish(true);
+        dullFace();
+        fillFace();
+        shapeFace();
+        seal();
+        return laid(title);
     }
 
     private void tapeFace() {
@@ -39,7 +49,25 @@ final class PlasticTwoSided extends PlasticPage {
                 .acts(Act.TAPE_FACE));
     }
 
-    private void back() {
+    private void mesh() {
+        cutMesh();
+        addAll(promoter(
+                "back-promoter", Role.PROMOTE, Zone.Kind.BACK_SAND, "promoter", Act.PROMOTE_BACK, Act.FLASH_BACK));
+        mixAndSpread(
+                kit.mix("back"),
+                "back",
+                "back",
+                Zone.Kind.MESH,
+                "Mesh on film to the back",
+                "Filler on the mesh on film, no weave dry, pressed to the back from the middle out: no air under it, the tape on"
+                        + " the face holds what comes through.",
+                Act.APPLY_BACK,
+                Act.LAY_CLOTH);
+        add(curing(kit.mix("back"), "back-wait", " the back", Zone.Kind.MESH, "80", Act.CURE_BACK));
+        filmOff(Act.CURE_BACK);
+    }
+
+    private void cloth() {
         add(cut(
                 "cut-cloth",
                 "Cut the cloth",

@@ -10,6 +10,10 @@ enum Way {
     PATCH(true),
     /** Mesh and flexible filler, wet in wet through the hole. */
     MESH(true),
+    /** Mesh and flexible filler at the back, cured; adhesive on the face. */
+    MESH_FIRST(true),
+    /** Mesh and flexible filler at the back, cured; the same filler on the face. */
+    MESH_FIRST_POLYESTER(true),
     /** The face alone: nothing goes through. */
     FACE(false),
     /** Flexible filler alone over road rash or a gouge: nothing goes through, nothing is dished. */
@@ -26,5 +30,15 @@ enum Way {
     /** Whether something is laid at the back. */
     boolean backed() {
         return backed;
+    }
+
+    /** Whether mesh in flexible filler is what is laid there. */
+    boolean mesh() {
+        return this == MESH || meshFirst();
+    }
+
+    /** Whether the mesh is left to cure before the face is opened. */
+    boolean meshFirst() {
+        return this == MESH_FIRST || this == MESH_FIRST_POLYESTER;
     }
 }
