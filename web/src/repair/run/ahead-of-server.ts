@@ -222,6 +222,13 @@ function advance(plan: Plan, state: State, i: number, e: BenchEvent, answer: str
   }
   if (next) {
     steps[i + 1] = { ...next, beganAt: e.at };
+    // What is done beside the part stands before the wait that it is done in: that runs already.
+    const k = steps.findIndex((s, n) => n > i + 1 && s.step.kind === "WAIT" && s.step.after[0] === done.step.id);
+    const wait = steps[k];
+    if (wait?.step.clock) {
+      steps[k] = { ...wait, waitsSince: e.at };
+      clocks = [...clocks, planned(wait.id, wait.step.clock, e.at)];
+    }
     if (next.step.kind === "MIX" && !mixes.some((m) => m.step === next.id)) {
       const pour = plan.mixes.find((m) => m.id === next.step.mix)?.pour;
       const fillerTargetG = fillerFor(plan, next.at, next.step.mix, state.readings);
@@ -231,7 +238,8 @@ function advance(plan: Plan, state: State, i: number, e: BenchEvent, answer: str
     }
     // What comes from a cartridge or a palette goes off from the moment it is laid.
     const runs = next.step.kind === "WAIT" || (next.step.kind === "SPREAD" && !next.step.mix);
-    if (runs && next.step.clock) clocks = [...clocks, planned(next.id, next.step.clock, next.waitsSince ?? e.at)];
+    if (runs && next.step.clock && !clocks.some((c) => c.step === next.id))
+      clocks = [...clocks, planned(next.id, next.step.clock, next.waitsSince ?? e.at)];
   }
   return {
     ...state,

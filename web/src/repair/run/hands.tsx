@@ -92,6 +92,9 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
   const live =
     state.clocks.find((c) => c.step === current.id) ??
     state.clocks.find((c) => isDeadline(c) && step.kind === "SPREAD");
+  // What is done at the table while something flashes: the wait's clock runs already.
+  const beside = live ? undefined : state.clocks.find((c) => !isDeadline(c));
+  const meanwhile = beside && state.steps.find((s) => s.id === beside.step)?.step.title;
   const left = live ? secondsLeft(live, now) : undefined;
   const mixing = step.kind === "MIX" && !mix?.clockAt;
   const by = curedBy(step);
@@ -246,6 +249,11 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
             text={far ? "" : step.detail}
             className="min-h-18 shrink-0 text-20 leading-7 sm:text-[25px] sm:leading-8"
           />
+          {meanwhile && (
+            <p className="shrink-0 text-20 font-semibold sm:text-24">
+              {msg("Meanwhile runs: {step}", { step: meanwhile })}
+            </p>
+          )}
           {musts.length > 0 && <BeforeMixGlance musts={musts} />}
           <Findings findings={state.findings} mix={changedBy(plan, state)} />
           <WantedHere run={run.id} at={current} lacking={lacking} onReading={() => setDialog("reading")} />
@@ -279,7 +287,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         )}
       </div>
 
-      {live && !stopped && <ClockBand clock={live} of={by.word} now={now} zone={zone} />}
+      {(live ?? beside) && !stopped && <ClockBand clock={(live ?? beside)!} of={by.word} now={now} zone={zone} />}
       {!stopped && (
         <AnswerBar
           step={step}

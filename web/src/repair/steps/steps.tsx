@@ -188,6 +188,7 @@ function StepList({
                 <span className="lab block">
                   {[step.tool, step.paper, step.material, step.amount].filter(Boolean).join(" · ")}
                 </span>
+                <InTheWait plan={plan} at={i} />
               </span>
               <span className="lab max-[899px]:hidden">
                 {where(step.zone)}
@@ -251,4 +252,13 @@ function StepList({
       </p>
     </>
   );
+}
+
+/** The wait that a step at the table is done in: it follows the step before both. */
+function InTheWait({ plan, at }: { plan: Api["Plan"]; at: number }) {
+  const wait = plan.steps.find((s, i) => i > at && s.step.kind === "WAIT")?.step;
+  const since = plan.steps.findIndex((s) => s.step.id === wait?.after[0]);
+  return wait && since < at && plan.steps[at]?.step.kind !== "WAIT" ? (
+    <span className="lab block">{msg("while it waits: {step}", { step: wait.title })}</span>
+  ) : null;
 }

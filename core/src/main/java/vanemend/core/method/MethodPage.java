@@ -34,7 +34,7 @@ public abstract class MethodPage extends CoatPage {
         }
         return new MethodSteps(
                 method,
-                List.copyOf(steps),
+                StepOrder.chained(Asides.intoWaits(steps)),
                 () -> List.copyOf(loops),
                 List.copyOf(kit.mixes().values()));
     }

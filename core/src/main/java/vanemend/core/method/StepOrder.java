@@ -46,12 +46,21 @@ public final class StepOrder {
         return -1;
     }
 
-    /** {@code steps}, each following the one before it. */
+    /** {@code steps}, each following the one before it; what is done beside the part right before a wait runs with it. */
     public static List<Step> chained(List<Step> steps) {
         List<Step> out = new ArrayList<>();
-        for (Step s : steps) {
-            out.add(s.as(
-                    s.id(), out.isEmpty() ? List.of() : List.of(out.getLast().id())));
+        int asides = 0;
+        for (int i = 0; i < steps.size(); i++) {
+            List<String> after = new ArrayList<>();
+            if (i > 0) {
+                int in = Asides.in(steps, i);
+                after.add(steps.get(i - 1 - in).id());
+                if (asides > 0) {
+                    after.add(steps.get(i - 2).id());
+                }
+                asides = in;
+            }
+            out.add(steps.get(i).as(steps.get(i).id(), List.copyOf(after)));
         }
         return List.copyOf(out);
     }

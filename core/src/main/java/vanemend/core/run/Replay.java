@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import vanemend.core.cure.Peroxide;
+import vanemend.core.method.Asides;
 import vanemend.core.method.Gate;
 import vanemend.core.method.Step;
 import vanemend.core.plan.Plan;
@@ -446,8 +447,26 @@ public final class Replay {
         at++;
         if (at < slots.size()) {
             slots.get(at).began = s.done;
+            comingWait()
+                    .filter(w -> Asides.since(steps(), slots.indexOf(w)) == at - 1)
+                    .ifPresent(w -> w.waitsSince = s.done);
         }
         lastUndoable = Optional.of(e.id());
+    }
+
+    private List<Step> steps() {
+        return slots.stream().map(x -> x.step).toList();
+    }
+
+    /** The wait that what is in hand is done in; empty where a wait is in hand itself, or none runs. */
+    private Optional<Slot> comingWait() {
+        int i = at;
+        while (i < slots.size() && slots.get(i).step.kind() != Step.Kind.WAIT) {
+            i++;
+        }
+        return i > at && i < slots.size() && Asides.since(steps(), i) < at
+                ? Optional.of(slots.get(i))
+                : Optional.empty();
     }
 
     private static Instant later(Instant a, Instant b) {
@@ -505,6 +524,10 @@ public final class Replay {
                 .forEach(clocks::add);
         current.filter(s -> s.step.kind() == Step.Kind.WAIT && s.step.clock().isPresent())
                 .map(s -> clock.from(s.view(s.step), mixes, now))
+                .ifPresent(clocks::add);
+        current.flatMap(s -> comingWait())
+                .filter(w -> w.waitsSince.isPresent() && w.step.clock().isPresent())
+                .map(w -> clock.from(w.view(w.step), mixes, now))
                 .ifPresent(clocks::add);
         current.filter(s -> s.step.kind() == Step.Kind.SPREAD && s.step.mix().isEmpty())
                 .flatMap(s -> Clocks.laying(s.view(s.step)))

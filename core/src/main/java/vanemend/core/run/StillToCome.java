@@ -3,7 +3,11 @@ package vanemend.core.run;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import vanemend.core.method.Asides;
 import vanemend.core.method.Step;
 
 /** What is still to come in a run, laid end to end from now. */
@@ -28,30 +32,36 @@ public final class StillToCome {
      */
     public static List<Stretch> of(RunState state, Instant now) {
         List<Stretch> out = new ArrayList<>();
+        List<Step> steps = state.steps().stream().map(RunState.RunStep::step).toList();
+        Map<Integer, Instant> ends = new HashMap<>();
         Instant at = now;
-        for (RunState.RunStep s : state.steps()) {
+        for (int i = 0; i < steps.size(); i++) {
+            RunState.RunStep s = state.steps().get(i);
             if (s.doneAt().isPresent()) {
                 continue;
             }
             boolean inHand = state.current().filter(s.id()::equals).isPresent();
             Instant from = inHand ? s.beganAt().orElse(now) : at;
+            int since = Asides.since(steps, i);
+            Optional<Instant> waits = s.waitsSince().or(() -> Optional.ofNullable(ends.get(since)));
             Instant end = inHand
                     ? endOfHand(s, state, from)
-                    : plus(at, Math.max(s.step().activeMin(), left(s, at)));
+                    : plus(at, Math.max(s.step().activeMin(), left(s.step(), waits, at)));
             Instant to = end.isBefore(now) ? now : end;
             boolean handsOn = s.step().kind() != Step.Kind.WAIT;
             out.add(new Stretch(s.id(), s.step().title(), s.step().brief(), handsOn, from, to));
             at = to;
+            ends.put(i, to);
         }
         return List.copyOf(out);
     }
 
-    /** A wait that is asked again goes on from what it has waited already. */
-    private static double left(RunState.RunStep s, Instant at) {
-        double waited = s.waitsSince()
+    /** A wait that is asked again, or that something is done in, goes on from what it has waited already. */
+    private static double left(Step s, Optional<Instant> waitsSince, Instant at) {
+        double waited = waitsSince
                 .map(since -> Duration.between(since, at).toMillis() / 60_000.0)
                 .orElse(0.0);
-        return Math.max(0, s.step().waitMin() - waited);
+        return Math.max(0, s.waitMin() - waited);
     }
 
     private static Instant endOfHand(RunState.RunStep s, RunState state, Instant from) {

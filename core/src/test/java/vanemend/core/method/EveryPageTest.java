@@ -3,6 +3,7 @@ package vanemend.core.method;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -172,10 +173,19 @@ class EveryPageTest {
         Plan p = work(recipe).plan().orElseThrow();
         double end = 0;
         double hands = 0;
+        double handsFree = 0;
+        Map<String, Double> ends = new HashMap<>();
         for (PlannedStep s : p.steps()) {
-            assertThat(s.earliestMin()).isGreaterThanOrEqualTo(end - 1e-6);
+            // One pair of hands, and no step before what it follows; only a wait may begin before the step above it is
+            // done.
+            assertThat(s.earliestMin())
+                    .isGreaterThanOrEqualTo(handsFree - (s.step().activeMin() > 0 ? 1e-6 : 1e9));
+            assertThat(s.step().after())
+                    .allSatisfy(a -> assertThat(s.earliestMin()).isGreaterThanOrEqualTo(ends.get(a) - 1e-6));
             assertThat(s.latestMin()).isGreaterThanOrEqualTo(s.earliestMin() - 1e-6);
-            end = s.earliestMin() + s.step().lastsMin();
+            handsFree = Math.max(handsFree, s.earliestMin() + s.step().activeMin());
+            ends.put(s.step().id(), s.earliestMin() + s.step().lastsMin());
+            end = Math.max(end, ends.get(s.step().id()));
             hands += s.step().activeMin();
             s.step().clock().ifPresent(c -> {
                 assertThat(c.minutes()).as(s.step().id()).isPositive();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,10 +15,12 @@ import org.junit.jupiter.api.Test;
 import vanemend.core.Seeds;
 import vanemend.core.TestShop;
 import vanemend.core.cure.DryingRoute;
+import vanemend.core.method.Asides;
 import vanemend.core.method.Cases;
 import vanemend.core.method.Gate;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
+import vanemend.core.method.StepOrder;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlanEditDraft;
@@ -176,7 +179,13 @@ class BesideTheTechnicianTest {
                     .toList();
             for (String wait : waits) {
                 Walk w = new Walk(d);
-                w.to(wait);
+                List<Step> steps = w.plan().steps().stream().map(s -> s.step()).toList();
+                int since = Asides.since(steps, StepOrder.index(steps, wait));
+                w.to(steps.get(since + 1).id());
+                // What is done in it takes no time here.
+                while (!w.hand().id().equals(wait)) {
+                    w.on();
+                }
                 w.at = w.at.plusSeconds(30);
                 w.on();
                 assertThat(w.deviations()).as(recipe + " " + wait).contains(Deviation.Kind.WENT_ON_EARLY);
@@ -253,6 +262,28 @@ class BesideTheTechnicianTest {
                 .isEmpty();
         RunState.RunStep ended = w.state().steps().getLast();
         assertThat(ended.doneAt()).as("no step ends before it began").isEqualTo(ended.beganAt());
+    }
+
+    @Test
+    @DisplayName(
+            "at the bench the flash runs from the promoter on: its clock shows while cloth is cut, and what is cut slowly costs no more")
+    void atTheBench() {
+        Walk w = Walk.of("plastic-adhesive-cloth");
+        w.to("back-promoter");
+        Instant ends = StillToCome.of(w.state(), w.at).getLast().to();
+        w.step();
+        assertThat(w.hand().id()).isEqualTo("cut-cloth");
+        Instant on = w.at;
+        RunState.LiveClock flash = w.state().clocks().getFirst();
+        assertThat(flash.step()).isEqualTo("back-promoter-flash");
+        assertThat(flash.startedAt()).isEqualTo(on);
+        assertThat(StillToCome.of(w.state(), w.at).getLast().to()).isCloseTo(ends, within(2, ChronoUnit.SECONDS));
+        w.step();
+        assertThat(w.hand().id()).isEqualTo("back-promoter-flash");
+        RunState.LiveClock still = w.state().clocks().getFirst();
+        assertThat(still.startedAt()).isEqualTo(on);
+        assertThat(Duration.between(on, still.endsAt().orElseThrow()).toMinutes())
+                .isEqualTo(10);
     }
 
     @Test

@@ -48,10 +48,20 @@ class RunFixtureTest {
             Optional<Step.Clock> clock,
             List<Quantity> asks,
             List<Watch> watches,
+            List<String> after,
             List<Act> acts) {
         static ShortStep of(Step s) {
             return new ShortStep(
-                    s.id(), s.kind(), s.mix(), s.portion(), s.gate(), s.clock(), s.asks(), s.watches(), s.acts());
+                    s.id(),
+                    s.kind(),
+                    s.mix(),
+                    s.portion(),
+                    s.gate(),
+                    s.clock(),
+                    s.asks(),
+                    s.watches(),
+                    s.after(),
+                    s.acts());
         }
     }
 
