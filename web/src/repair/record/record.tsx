@@ -51,7 +51,7 @@ const finished = (record: Api["RepairRecord"], zone: string) =>
 function Lines({ lines, begun }: { lines: Api["RepairRecord"]["lines"]; begun: number }) {
   const zone = useZone();
   return (
-    <table className="w-full text-left">
+    <table className="folds w-full text-left">
       <thead>
         <tr className="lab firm-b">
           <th className="py-1 pr-3">{msg("Done")}</th>
@@ -65,15 +65,25 @@ function Lines({ lines, begun }: { lines: Api["RepairRecord"]["lines"]; begun: n
       <tbody>
         {lines.map((l) => (
           <tr key={l.step} className="border-b border-hair align-top">
-            <td className="py-1.5 n pr-3 whitespace-nowrap">{moment(l.doneAt, begun, zone)}</td>
-            <td className="py-1.5 pr-3">
+            <td data-label={msg("Done")} className="py-1.5 n pr-3 whitespace-nowrap">
+              {moment(l.doneAt, begun, zone)}
+            </td>
+            <td data-label={msg("Step")} className="py-1.5 pr-3">
               {l.loop && <span className="firm lab mr-2 px-1">{l.loop}</span>}
               {l.title}
             </td>
-            <td className="py-1.5 n pr-3 text-right whitespace-nowrap">{minutes(l.plannedMin)}</td>
-            <td className="py-1.5 n pr-3 text-right whitespace-nowrap">{span(l.takenMin)}</td>
-            <td className="py-1.5 pr-3">{[l.answer, ...l.remarks].filter(Boolean).join("; ")}</td>
-            <td className="py-1.5 whitespace-nowrap">{firstName(l.by)}</td>
+            <td data-label={msg("Planned")} className="py-1.5 n pr-3 text-right whitespace-nowrap">
+              {minutes(l.plannedMin)}
+            </td>
+            <td data-label={msg("Taken")} className="py-1.5 n pr-3 text-right whitespace-nowrap">
+              {span(l.takenMin)}
+            </td>
+            <td data-label={msg("Gate, readings, notes")} className="py-1.5 pr-3">
+              {[l.answer, ...l.remarks].filter(Boolean).join("; ")}
+            </td>
+            <td data-label={msg("Hands")} className="py-1.5 whitespace-nowrap">
+              {firstName(l.by)}
+            </td>
           </tr>
         ))}
       </tbody>
@@ -90,8 +100,8 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
   const begun = Date.parse(record.startedAt ?? record.frozen);
   return (
     <div className="print-flow min-h-0 flex-1 overflow-y-auto">
-      <article className="mx-auto max-w-[1120px] p-6 pt-4" aria-label={msg("Record")}>
-        <header className="firm-b flex items-start gap-4 pb-3">
+      <article className="mx-auto max-w-[1120px] p-4 sm:px-6 sm:pb-6" aria-label={msg("Record")}>
+        <header className="firm-b flex items-start gap-4 pb-3 max-sm:flex-col">
           <div className="min-w-0 flex-1">
             <h2 className="text-28 font-semibold">
               {msg("Record: {name}, {vehicle}", { name: workup.name, vehicle: workup.vehicle })}
@@ -107,7 +117,7 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
             </p>
           </div>
           <VerdictMark outcome={workup.verdict.outcome} />
-          <div className="no-print flex gap-2">
+          <div className="no-print flex flex-wrap gap-2">
             {(["pdf", "json", "csv"] as const).map((kind) => (
               <a key={kind} className="btn" href={`/api/repairs/${id}/record.${kind}`} download>
                 <FileDown size={20} aria-hidden="true" /> {kind.toUpperCase()}
@@ -119,7 +129,7 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
           </div>
         </header>
         <Assumed part={frozen.draft.part} />
-        <div className="grid grid-cols-4 divide-x divide-hair border-b border-hair">
+        <div className="grid grid-cols-2 divide-x divide-hair border-b border-hair sm:grid-cols-4">
           <Fact label={msg("Begun")} value={record.startedAt ? dayAndTime(record.startedAt, zone) : msg("not yet")} />
           <Fact label={msg("Finished")} value={finished(record, zone)} />
           <Fact
@@ -163,7 +173,7 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
         <PutRight id={id} record={record} />
 
         <h3 className="hd mt-5">{msg("Mixes")}</h3>
-        <table className="w-full text-left">
+        <table className="folds w-full text-left">
           <thead>
             <tr className="lab firm-b">
               <th className="py-1 pr-3">{msg("Material")}</th>
@@ -178,17 +188,25 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
           <tbody>
             {record.doses.map((d) => (
               <tr key={d.step} className="border-b border-hair">
-                <td className="py-1.5 pr-3">{d.title}</td>
-                <td className="py-1.5 n pr-3">{d.lot}</td>
-                <td className="py-1.5 n pr-3 text-right">{grams(d.plannedFillerG)}</td>
-                <td className="py-1.5 n pr-3 text-right">
+                <td data-label={msg("Material")} className="py-1.5 pr-3">
+                  {d.title}
+                </td>
+                <td data-label={msg("Lot")} className="py-1.5 n pr-3">
+                  {d.lot}
+                </td>
+                <td data-label={msg("Filler planned")} className="py-1.5 n pr-3 text-right">
+                  {grams(d.plannedFillerG)}
+                </td>
+                <td data-label={msg("weighed")} className="py-1.5 n pr-3 text-right">
                   {d.fillerG === undefined ? msg("not typed") : grams(d.fillerG)}
                 </td>
-                <td className="py-1.5 n pr-3 text-right">
+                <td data-label={msg("Cream weighed")} className="py-1.5 n pr-3 text-right">
                   {d.creamG === undefined ? msg("not typed") : grams(d.creamG)}
                 </td>
-                <td className="py-1.5 n pr-3 text-right">{percent(d.askedPercent)}</td>
-                <td className="py-1.5 n text-right font-semibold">
+                <td data-label={msg("Dose asked")} className="py-1.5 n pr-3 text-right">
+                  {percent(d.askedPercent)}
+                </td>
+                <td data-label={msg("given")} className="py-1.5 n text-right font-semibold">
                   {d.percent === undefined ? msg("not known") : percent(d.percent)}
                 </td>
               </tr>
@@ -215,7 +233,7 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
         <ReadingsFile id={id} />
         <Pictures id={id} />
 
-        <div className="keep mt-5 grid grid-cols-3 gap-6">
+        <div className="keep mt-5 grid gap-6 sm:grid-cols-3">
           <div>
             <h3 className="hd">{msg("Taken from the shelf")}</h3>
             <ul>
@@ -284,7 +302,7 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
 
 function Fact({ label, value }: { label: string; value: string }) {
   return (
-    <div className="px-3 py-2 first:pl-0">
+    <div className="px-3 py-2 max-sm:border-0 max-sm:px-0 sm:first:pl-0">
       <span className="lab block">{label}</span>
       <span className="n block font-semibold">{value}</span>
     </div>

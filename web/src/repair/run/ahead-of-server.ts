@@ -208,6 +208,12 @@ const planned = (step: string, clock: Api["Clock"], at: string): Api["LiveClock"
   neededMin: 0,
 });
 
+const TABLE = new Set<Api["Step"]["acts"][number]>(["CUT_CLOTH", "STIR"]);
+
+/** Done beside the part, asking nothing of it. */
+const atTheTable = (step: Api["Step"]) =>
+  step.kind === "DO" && !step.gate && !step.clock && step.acts.length > 0 && step.acts.every((a) => TABLE.has(a));
+
 function advance(plan: Plan, state: State, i: number, e: BenchEvent, answer: string, inserted: RunStep[]): State {
   const steps = [...state.steps];
   const done = steps[i];
@@ -222,10 +228,10 @@ function advance(plan: Plan, state: State, i: number, e: BenchEvent, answer: str
   }
   if (next) {
     steps[i + 1] = { ...next, beganAt: e.at };
-    // What is done beside the part stands before the wait that it is done in: that runs already.
-    const k = steps.findIndex((s, n) => n > i + 1 && s.step.kind === "WAIT" && s.step.after[0] === done.step.id);
+    // What is done at the table stands before the wait that it is done in: that runs already.
+    const k = steps.findIndex((s, n) => n > i && !atTheTable(s.step));
     const wait = steps[k];
-    if (wait?.step.clock) {
+    if (wait && k > i + 1 && wait.step.kind === "WAIT" && wait.step.clock && wait.step.after[0] === done.step.id) {
       steps[k] = { ...wait, waitsSince: e.at };
       clocks = [...clocks, planned(wait.id, wait.step.clock, e.at)];
     }

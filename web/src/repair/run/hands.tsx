@@ -94,6 +94,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
     state.clocks.find((c) => isDeadline(c) && step.kind === "SPREAD");
   // What is done at the table while something flashes: the wait's clock runs already.
   const beside = live ? undefined : state.clocks.find((c) => !isDeadline(c));
+  const shown = live ?? beside;
   const meanwhile = beside && state.steps.find((s) => s.id === beside.step)?.step.title;
   const left = live ? secondsLeft(live, now) : undefined;
   const mixing = step.kind === "MIX" && !mix?.clockAt;
@@ -287,7 +288,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         )}
       </div>
 
-      {(live ?? beside) && !stopped && <ClockBand clock={(live ?? beside)!} of={by.word} now={now} zone={zone} />}
+      {shown && !stopped && <ClockBand clock={shown} of={by.word} now={now} zone={zone} />}
       {!stopped && (
         <AnswerBar
           step={step}
