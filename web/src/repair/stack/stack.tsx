@@ -38,6 +38,7 @@ export function StackStation({
     on.change((d) => ({ ...d, recipe: recipe === ranked[0]?.recipe ? undefined : recipe }));
   const pin = (role: Role, item: string | undefined) =>
     on.change((d) => ({ ...d, pins: turned(d.pins as Partial<Record<Role, string>>, role, item) }));
+  const schools = <Schools on={on} station="stack" frozen={frozen} />;
   return (
     <>
       <svg className="absolute size-0" aria-hidden="true">
@@ -51,6 +52,8 @@ export function StackStation({
       ))}
       <Head title={msg("Stack")}>{msg("from the shelf")}</Head>
       <p className="firm-b px-4 py-2.5 font-bold">{fillNote}</p>
+      {/* What was chosen may be why there is no way: it stands where it can be chosen otherwise. */}
+      {taken === "" && schools}
       {lines.map((l) => (
         <StackRow key={l.role} line={l} id={id} frozen={frozen} pin={pin} />
       ))}
@@ -80,7 +83,7 @@ export function StackStation({
       )}
       <Rejected title={msg("Ways not for this")} rows={rejectedWays} />
       <Rejected title={msg("Classes not for this")} rows={rejectedClasses} />
-      <Schools on={on} station="stack" frozen={frozen} />
+      {taken !== "" && schools}
     </>
   );
 }

@@ -478,7 +478,7 @@ public final class Matcher {
         if (rejected.stream().anyMatch(r -> r.rule().equals("chosen-otherwise"))) {
             return Together.clash(need.own())
                     .orElse(
-                            "No way to mend this has what was chosen on this repair; below stands what each has instead.");
+                            "No way to mend this has what was chosen on this repair: choose otherwise at Stack, under Schools. Below stands what each has instead.");
         }
         return kinds.size() > 1
                 ? "No one way mends all of this damage: plan it as two repairs."

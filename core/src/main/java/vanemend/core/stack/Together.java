@@ -78,7 +78,9 @@ public final class Together {
                                         .toList())
                         + " do not go together. " + a.why())
                 .toList();
-        return said.isEmpty() ? Optional.empty() : Optional.of(String.join(" ", said));
+        return said.isEmpty()
+                ? Optional.empty()
+                : Optional.of(String.join(" ", said) + " Choose one of them otherwise at Stack, under Schools.");
     }
 
     private static String label(String question, String option) {
