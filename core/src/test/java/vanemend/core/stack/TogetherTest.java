@@ -114,9 +114,10 @@ class TogetherTest {
         assertThat(ids)
                 .containsSubsequence(
                         "tape",
+                        "back-promoter",
                         "cut-mesh",
                         "cut-film",
-                        "back-promoter",
+                        "back-promoter-flash",
                         "back-mix",
                         "back-spread",
                         "back-wait",
