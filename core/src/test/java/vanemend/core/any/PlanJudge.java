@@ -17,6 +17,7 @@ import vanemend.core.material.MaterialClass;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Act;
+import vanemend.core.method.Following;
 import vanemend.core.method.Gate;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
@@ -151,13 +152,11 @@ public final class PlanJudge {
         p.mixes().forEach(PlanJudge::mix);
         p.portions().forEach(PlanJudge::portion);
         Set<String> ids = new HashSet<>();
-        String before = "";
+        Following.holds(p.steps().stream().map(PlannedStep::step).toList());
         for (PlannedStep s : p.steps()) {
             assertThat(ids.add(s.step().id()))
                     .as(s.step().id() + " stands once")
                     .isTrue();
-            assertThat(s.step().after()).isEqualTo(before.isEmpty() ? List.of() : List.of(before));
-            before = s.step().id();
             finite(s.earliestMin(), s.step().id());
             step(s.step());
         }

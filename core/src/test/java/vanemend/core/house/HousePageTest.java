@@ -20,6 +20,7 @@ import vanemend.core.Seeds;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.Act;
 import vanemend.core.method.Cases;
+import vanemend.core.method.Following;
 import vanemend.core.method.HousePages;
 import vanemend.core.method.Interlock;
 import vanemend.core.method.PageChange;
@@ -206,11 +207,7 @@ class HousePageTest {
                         });
             }
             Plan p = plan(d, changes.toArray(PageChange[]::new));
-            String last = "";
-            for (PlannedStep s : p.steps()) {
-                assertThat(s.step().after()).isEqualTo(last.isEmpty() ? List.of() : List.of(last));
-                last = s.step().id();
-            }
+            Following.holds(steps(p));
             assertThat(ids(p)).doesNotHaveDuplicates();
             assertThat(p.house()).hasSameSizeAs(changes);
             assertThat(p.portions()).isEqualTo(was.portions());

@@ -3,11 +3,9 @@ package vanemend.core.method;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -164,15 +162,7 @@ class InterlockTest {
                 edits.add(r.nextBoolean() ? skip(step) : move(step, ids.get(r.nextInt(ids.size()))));
             }
             Plan p = plan(Cases.edited(d, edits.toArray(PlanEditDraft[]::new)));
-            List<Step> steps = p.steps().stream().map(PlannedStep::step).toList();
-            Set<String> followed = new HashSet<>();
-            for (int k = 0; k < steps.size(); k++) {
-                List<String> after = steps.get(k).after();
-                assertThat(after.stream().findFirst())
-                        .isEqualTo(k == 0 ? Optional.empty() : Optional.of(ids(p).get(Asides.since(steps, k))));
-                followed.addAll(after);
-            }
-            assertThat(followed).containsExactlyInAnyOrderElementsOf(ids(p).subList(0, ids(p).size() - 1));
+            Following.holds(p.steps().stream().map(PlannedStep::step).toList());
             assertThat(ids(p)).doesNotHaveDuplicates();
         });
     }
