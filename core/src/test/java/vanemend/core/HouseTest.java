@@ -32,7 +32,8 @@ class HouseTest {
             "plan",
             "template",
             "run",
-            "record");
+            "record",
+            "day");
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())
             .importPackages("vanemend.core");

@@ -1,0 +1,288 @@
+package vanemend.core.day;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Random;
+
+/**
+ * A plan of a day that is always there: list scheduling in time order, what a greatest wait ties together placed as one, and a search over how
+ * long each job holds back. Whoever can begin first goes first; a search that never finds better gives just that.
+ */
+public final class DayStart {
+    /** How much a job is held back at a turn, as parts of the length of the day. */
+    private static final int[] SCALES = {2, 4, 8, 16};
+
+    private final Day day;
+    private final List<Work> works;
+
+    /** A job cut into groups that are placed as one. */
+    private record Work(Job job, List<List<Task>> groups) {}
+
+    private DayStart(Day day) {
+        this.day = day;
+        this.works = day.jobs().stream().map(j -> new Work(j, groups(j))).toList();
+    }
+
+    /** Whoever can begin first goes first; of two, who came first. */
+    public static DayPlan firstCome(Day day) {
+        DayStart s = new DayStart(day);
+        return s.laid(s.none());
+    }
+
+    /** One job after the other, in the order they came in: the next begins when the one before is done. */
+    public static DayPlan oneAfterTheOther(Day day) {
+        DayStart s = new DayStart(day);
+        Filling f = s.new Filling();
+        int from = 0;
+        for (int j = 0; j < s.works.size(); j++) {
+            f.notBefore = from;
+            Optional<List<Board.Place>> group = f.fit(j);
+            while (group.isPresent()) {
+                f.take(j, group.get());
+                group = f.fit(j);
+            }
+            from = Math.max(from, f.last);
+        }
+        return f.plan();
+    }
+
+    /**
+     * The best plan found in {@code turns} turns, the same for the same {@code seed}.
+     *
+     * @param turns 0 or more; each lays the whole day once
+     */
+    public static DayPlan of(Day day, int turns, long seed) {
+        DayStart s = new DayStart(day);
+        Random random = new Random(seed);
+        double[][] best = s.byPromise();
+        DayPlan plan = s.laid(best);
+        Worth worth = Worth.of(day, plan);
+        DayPlan plain = firstCome(day);
+        if (Worth.of(day, plain).compareTo(worth) < 0) {
+            best = s.none();
+            plan = plain;
+            worth = Worth.of(day, plain);
+        }
+        double[][] at = best;
+        double atWalk = s.walk(worth);
+        double length = Math.max(1, plan.last());
+        for (int i = 0; i < turns && best.length > 0; i++) {
+            double[][] tried = s.turned(at, random, length / SCALES[random.nextInt(SCALES.length)]);
+            DayPlan p = s.laid(tried);
+            Worth w = Worth.of(day, p);
+            if (s.walk(w) <= atWalk) {
+                at = tried;
+                atWalk = s.walk(w);
+            }
+            if (w.compareTo(worth) < 0) {
+                plan = p;
+                worth = w;
+            }
+        }
+        return plan;
+    }
+
+    /** One figure to walk by, where {@link Worth} only says which is better: a promise missed by a minute is worth ten of the last finish. */
+    private double walk(Worth w) {
+        double mean = (double) w.finishes() / Math.max(1, works.size());
+        return w.left() * 1e12 + 10.0 * w.late() + w.last() + mean / 10;
+    }
+
+    /** Who has least time left goes first; without a promise, as if it were for the last of them. */
+    private double[][] byPromise() {
+        double[][] out = none();
+        int latest =
+                works.stream().mapToInt(w -> w.job().promised().orElse(0)).max().orElse(0);
+        for (int i = 0; i < out.length; i++) {
+            Job j = works.get(i).job();
+            int takes = j.tasks().stream().mapToInt(Task::seconds).sum();
+            out[i][0] = j.promised().orElse(latest) - takes;
+        }
+        return out;
+    }
+
+    /** Nothing holds back: for each job as a whole, then for each of its groups besides. */
+    private double[][] none() {
+        return works.stream().map(w -> new double[1 + w.groups().size()]).toArray(double[][]::new);
+    }
+
+    private double[][] turned(double[][] from, Random random, double scale) {
+        double[][] out = from.clone();
+        int some = 1 + random.nextInt(3);
+        for (int k = 0; k < some; k++) {
+            int j = random.nextInt(out.length);
+            out[j] = out[j].clone();
+            int which = random.nextBoolean() ? 0 : random.nextInt(out[j].length);
+            out[j][which] += random.nextGaussian() * scale;
+        }
+        return out;
+    }
+
+    private DayPlan laid(double[][] holdsBack) {
+        Filling f = new Filling();
+        List<Optional<List<Board.Place>>> fits = new ArrayList<>();
+        for (int j = 0; j < works.size(); j++) {
+            fits.add(f.fit(j));
+        }
+        while (true) {
+            int first = -1;
+            double when = 0;
+            for (int j = 0; j < works.size(); j++) {
+                if (fits.get(j).isPresent()) {
+                    double at =
+                            fits.get(j).get().getFirst().at().from() + holdsBack[j][0] + holdsBack[j][1 + f.next[j]];
+                    if (first < 0 || at < when) {
+                        first = j;
+                        when = at;
+                    }
+                }
+            }
+            if (first < 0) {
+                return f.plan();
+            }
+            List<Board.Place> taken = f.take(first, fits.get(first).orElseThrow());
+            for (int j = 0; j < works.size(); j++) {
+                if (j == first || fits.get(j).filter(g -> meets(g, taken)).isPresent()) {
+                    fits.set(j, f.fit(j));
+                }
+            }
+        }
+    }
+
+    /** Whether what was just taken may be in the way of {@code g}. */
+    private static boolean meets(List<Board.Place> g, List<Board.Place> taken) {
+        return g.stream().anyMatch(a -> taken.stream().anyMatch(b -> a.at().meets(b.at())));
+    }
+
+    /** A day on the way to its plan. */
+    private final class Filling {
+        private final Board board = new Board(day);
+        private final int[] next = new int[works.size()];
+        private final List<Map<String, Board.Place>> done = new ArrayList<>();
+        private final boolean[] left = new boolean[works.size()];
+        private int notBefore;
+        private int last;
+
+        Filling() {
+            works.forEach(w -> done.add(new HashMap<>()));
+        }
+
+        /** The earliest places of the next group of job {@code j}; empty where it has none, or there is no time for it. */
+        Optional<List<Board.Place>> fit(int j) {
+            Work w = works.get(j);
+            if (next[j] >= w.groups().size() || left[j]) {
+                return Optional.empty();
+            }
+            List<Task> group = w.groups().get(next[j]);
+            OptionalInt at = OptionalInt.of(Math.max(notBefore, w.job().from()));
+            while (at.isPresent()) {
+                List<Board.Place> places = new ArrayList<>();
+                at = tried(j, group, at.getAsInt(), places);
+                for (int i = 0; i < places.size(); i++) {
+                    board.free(group.get(i), places.get(i));
+                }
+                if (places.size() == group.size()) {
+                    return Optional.of(places);
+                }
+            }
+            left[j] = true;
+            return Optional.empty();
+        }
+
+        /** Places the group from {@code from} on, as far as it goes; where a greatest wait breaks, from when to try again. */
+        private OptionalInt tried(int j, List<Task> group, int from, List<Board.Place> places) {
+            Map<String, Board.Place> own = new HashMap<>(done.get(j));
+            for (int i = 0; i < group.size(); i++) {
+                Task t = group.get(i);
+                int least =
+                        i == 0 ? from : Math.max(notBefore, works.get(j).job().from());
+                int most = Integer.MAX_VALUE;
+                Optional<Person> same = Optional.empty();
+                for (Link l : t.links()) {
+                    Board.Place p = own.get(l.from());
+                    least = Math.max(least, p.at().to() + l.least());
+                    most = l.binds() ? Math.min(most, p.at().to() + l.most()) : most;
+                    same = l.sameHands() ? p.person() : same;
+                }
+                Optional<Board.Place> place = board.earliest(t, least, same);
+                if (place.isEmpty()) {
+                    return OptionalInt.empty();
+                }
+                int late = place.get().at().from() - most;
+                if (late > 0) {
+                    // What it must follow closely begins so much later, or after whatever stands in its way.
+                    return OptionalInt.of(
+                            places.isEmpty()
+                                    ? from + late
+                                    : places.getFirst().at().from() + late);
+                }
+                board.take(t, place.get());
+                places.add(place.get());
+                own.put(t.id(), place.get());
+            }
+            return OptionalInt.empty();
+        }
+
+        List<Board.Place> take(int j, List<Board.Place> places) {
+            List<Task> group = works.get(j).groups().get(next[j]++);
+            for (int i = 0; i < group.size(); i++) {
+                board.take(group.get(i), places.get(i));
+                done.get(j).put(group.get(i).id(), places.get(i));
+                last = Math.max(last, places.get(i).at().to());
+            }
+            return places;
+        }
+
+        /** A job for which no time was found is left as a whole: half of it is of no use to anybody. */
+        DayPlan plan() {
+            List<Placed> placed = new ArrayList<>();
+            List<String> without = new ArrayList<>();
+            for (int j = 0; j < works.size(); j++) {
+                Job job = works.get(j).job();
+                if (left[j]) {
+                    without.add(job.id());
+                } else {
+                    done.get(j)
+                            .forEach((t, p) -> placed.add(
+                                    new Placed(job.id(), t, p.person().map(Person::id), p.at())));
+                }
+            }
+            return new DayPlan(placed, without);
+        }
+    }
+
+    /** The tasks of {@code job} in order, cut wherever no greatest wait reaches across. */
+    private static List<List<Task>> groups(Job job) {
+        List<Task> tasks = job.tasks();
+        Map<String, Integer> place = new HashMap<>();
+        int[] tiedTo = new int[tasks.size()];
+        for (int i = 0; i < tasks.size(); i++) {
+            place.put(tasks.get(i).id(), i);
+            tiedTo[i] = i;
+            for (Link l : tasks.get(i).links()) {
+                Integer from = place.get(l.from());
+                if (from == null || from == i) {
+                    throw new IllegalArgumentException(job.id() + " "
+                            + tasks.get(i).id() + " follows " + l.from() + ", which does not stand before it");
+                }
+                tiedTo[i] = l.binds() ? Math.min(tiedTo[i], from) : tiedTo[i];
+            }
+        }
+        List<List<Task>> out = new ArrayList<>();
+        int end = tasks.size();
+        int reach = tasks.size();
+        for (int i = tasks.size() - 1; i >= 0; i--) {
+            reach = Math.min(reach, tiedTo[i]);
+            if (reach == i) {
+                out.addFirst(List.copyOf(tasks.subList(i, end)));
+                end = i;
+                reach = i;
+            }
+        }
+        return out;
+    }
+}

@@ -1,0 +1,19 @@
+package vanemend.core.day;
+
+import java.util.List;
+import java.util.OptionalInt;
+
+/**
+ * A repair as the day sees it.
+ *
+ * @param id repair
+ * @param from when it may begin, s
+ * @param promised when it was promised, s; empty where it was not
+ * @param weight how much a promise that is missed counts, 1 or more
+ * @param tasks in an order in which every task stands after those it is linked to
+ */
+public record Job(String id, int from, OptionalInt promised, int weight, List<Task> tasks) {
+    public Job {
+        tasks = List.copyOf(tasks);
+    }
+}

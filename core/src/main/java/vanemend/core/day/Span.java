@@ -1,0 +1,25 @@
+package vanemend.core.day;
+
+/**
+ * A stretch of time, s from the moment that the day is planned from.
+ *
+ * @param from its beginning
+ * @param to its end, after it
+ */
+public record Span(int from, int to) {
+    public Span {
+        if (to <= from) {
+            throw new IllegalArgumentException("a stretch ends after it begins, not " + from + " to " + to);
+        }
+    }
+
+    /** Whether it shares any time with {@code o}; to touch is not to share. */
+    boolean meets(Span o) {
+        return from < o.to && o.from < to;
+    }
+
+    /** Whether all of {@code o} lies in it. */
+    boolean holds(Span o) {
+        return from <= o.from && o.to <= to;
+    }
+}

@@ -1,0 +1,42 @@
+package vanemend.core.day;
+
+import java.util.Comparator;
+import java.util.Map;
+
+/**
+ * What a plan of a day is worth, the first that differs decides: jobs that found no time, promises missed by weight and time, last finish, mean
+ * finish, changes of part. Less is better.
+ *
+ * @param left jobs without a time
+ * @param late weight times s late, over all promises
+ * @param last s
+ * @param finishes sum over all jobs, s
+ * @param changes of part
+ */
+public record Worth(int left, long late, int last, long finishes, int changes) implements Comparable<Worth> {
+    private static final Comparator<Worth> ORDER = Comparator.comparingInt(Worth::left)
+            .thenComparingLong(Worth::late)
+            .thenComparingInt(Worth::last)
+            .thenComparingLong(Worth::finishes)
+            .thenComparingInt(Worth::changes);
+
+    /** The worth of {@code plan} on {@code day}. */
+    public static Worth of(Day day, DayPlan plan) {
+        Map<String, Integer> finishes = plan.finishes();
+        long late = 0;
+        long sum = 0;
+        for (Job j : day.jobs()) {
+            Integer end = finishes.get(j.id());
+            if (end != null) {
+                sum += end;
+                late += (long) j.weight() * Math.max(0, end - j.promised().orElse(end));
+            }
+        }
+        return new Worth(plan.left().size(), late, plan.last(), sum, plan.changes());
+    }
+
+    @Override
+    public int compareTo(Worth o) {
+        return ORDER.compare(this, o);
+    }
+}
