@@ -19,6 +19,7 @@ const RunScreen = lazy(() => runPlace().then((m) => ({ default: m.RunScreen })))
 const NewRepair = lazy(() => import("./begin/new-repair"));
 const Rules = lazy(() => import("./rules/rules"));
 const SetUp = lazy(() => import("./set-up/set-up"));
+const DayPlace = lazy(() => import("./day/day"));
 const Devices = lazy(() => import("./devices/devices"));
 const Audit = lazy(() => import("./repairs/audit"));
 const Repairs = lazy(() => import("./repairs/repairs"));
@@ -38,6 +39,7 @@ export const routes = [
     children: [
       screen("/", <Navigate to="/bench" replace />),
       screen("/bench", <BenchPlace />),
+      screen("/day", <DayPlace />),
       screen("/repairs", <Repairs />),
       screen("/repairs/new", <NewRepair />),
       screen("/records", <Records />),

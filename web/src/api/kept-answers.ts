@@ -1,9 +1,11 @@
 import { dehydrate, type DehydratedState, hydrate, type Query, type QueryClient } from "@tanstack/react-query";
 import { createStore, del, get, set } from "idb-keyval";
 
-/** What a page needs to open with no server: who it is, the bench, the runs under way and the words they are said in. */
-const NEEDED = new Set(["session", "bench", "run", "catalogue", "rules", "repairs"]);
+/** What a page needs to open with no server: who it is, the bench, the day, the runs under way and the words they are said in. */
+const NEEDED = new Set(["session", "bench", "day", "run", "catalogue", "rules", "repairs"]);
 const KEY = "answers";
+/** Goes up where what is answered gets another shape: a page never shows what an earlier release kept. */
+const SHAPE = 2;
 const OLDEST_MS = 24 * 3_600_000;
 const BREATH_MS = 1_000;
 /** So old what is kept may grow before an answer that says the same is kept again. */
@@ -11,6 +13,7 @@ const FRESH_MS = 3_600_000;
 
 interface Kept {
   at: number;
+  shape?: number;
   state: DehydratedState;
 }
 
@@ -38,7 +41,7 @@ export class KeptAnswers {
   /** Puts back what an earlier page kept, if it is not too old; all of it is asked for anew where the server is there. */
   async restore(): Promise<void> {
     const kept = await get<Kept>(KEY, this.store).catch(() => undefined);
-    if (!kept || Date.now() - kept.at > OLDEST_MS) return;
+    if (kept?.shape !== SHAPE || Date.now() - kept.at > OLDEST_MS) return;
     hydrate(this.client, kept.state);
     void this.client.invalidateQueries({ predicate: needed });
   }
@@ -64,7 +67,9 @@ export class KeptAnswers {
     this.keptAt = Date.now();
     const state = dehydrate(this.client, { shouldDehydrateQuery: needed, shouldDehydrateMutation: () => false });
     // A browser with no room left keeps the work in the outbox all the same; a later page then opens with older answers.
-    await set(KEY, { at: this.keptAt, state } satisfies Kept, this.store).catch((e: unknown) => console.warn(e));
+    await set(KEY, { at: this.keptAt, shape: SHAPE, state } satisfies Kept, this.store).catch((e: unknown) =>
+      console.warn(e),
+    );
   }
 
   /** Forgets everything: somebody signed out. */

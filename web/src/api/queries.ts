@@ -41,6 +41,7 @@ export function newerRun(had: Api["RunView"] | undefined, came: Api["RunView"]):
 export const keys = {
   session: ["session"] as const,
   bench: ["bench"] as const,
+  day: ["day"] as const,
   repairs: ["repairs"] as const,
   closed: ["closed"] as const,
   run: (id: number) => ["run", id] as const,
@@ -95,6 +96,9 @@ export const useSession = () =>
   useTold({ queryKey: keys.session, queryFn: () => ask<Api["Session"]>("/api/session"), staleTime: Infinity });
 export const useBench = () =>
   useSpoken({ queryKey: keys.bench, queryFn: () => ask<Api["BenchView"]>("/api/bench"), refetchInterval: 30_000 });
+/** Who does what, when; asked again as time runs on. */
+export const useDay = () =>
+  useTold({ queryKey: keys.day, queryFn: () => ask<Api["DayView"]>("/api/day"), refetchInterval: 60_000 });
 /** Repairs that wait or run. */
 export const useRepairs = () =>
   useTold({ queryKey: keys.repairs, queryFn: () => ask<Api["RepairLine"][]>("/api/repairs") });
@@ -104,6 +108,14 @@ export const useClosedRepairs = (find: string) =>
 export const useRecords = (find: string) => useToldPages<Api["FoundPage"]>(["records"], "/api/records", find);
 export const useRun = (id: number, enabled = true) =>
   useSpoken({ queryKey: keys.run(id), queryFn: () => ask<Api["RunView"]>(`/api/repairs/${id}/run`), enabled });
+/** What lies where on the part, as it was at {@code turn} of the run. */
+export const useFilm = (id: number, turn: string, enabled: boolean) =>
+  useTold({
+    queryKey: ["film", id, turn],
+    queryFn: () => ask<Api["FilmView"]>(`/api/repairs/${id}/run/film`),
+    enabled,
+    placeholderData: keepPreviousData,
+  });
 export const useRecord = (id: number, enabled = true) =>
   useTold({ queryKey: keys.record(id), queryFn: () => ask<Api["RecordView"]>(`/api/repairs/${id}/record`), enabled });
 export const useShelf = () =>
@@ -146,7 +158,7 @@ export function useBell(): void {
   useEffect(() => {
     const stream = new EventSource("/api/stream");
     const refresh = (which?: number[]) => {
-      for (const key of ["bench", "repairs", "closed"]) void client.invalidateQueries({ queryKey: [key] });
+      for (const key of ["bench", "day", "repairs", "closed"]) void client.invalidateQueries({ queryKey: [key] });
       if (which) {
         for (const id of which) {
           for (const key of ["run", "record", "pictures"]) void client.invalidateQueries({ queryKey: [key, id] });

@@ -18,6 +18,7 @@ import { FootprintStation } from "./footprint/footprint";
 import { PartStation } from "./part/part";
 import { askedOf, unansweredOf } from "./part/questions";
 import { StackStation } from "./stack/stack";
+import { atSite, SitePick } from "./sites";
 import { STATIONS, standings, type Station, Stations, WORDS } from "./stations";
 import { StepsStation } from "./steps/steps";
 import { type DraftOnScreen, useDraft } from "./use-draft";
@@ -49,6 +50,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
   const hand = useChosen(on.draft?.damages ?? []);
   const limits = useRules().data?.limits ?? [];
   const [seen, setSeen] = useState<{ station: Station; sheet: Sheet }>({ station, sheet: "work" });
+  const [site, setSite] = useState<string>();
   // Another station opens with its own sheet.
   const sheet = seen.station === station ? seen.sheet : "work";
   useKeys((e) => {
@@ -70,7 +72,13 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
   }
   if (!on.draft) return <Skeleton />;
   const steps = station === "steps";
-  const workup = on.workup ?? (on.problems.length > 0 ? on.lastWorkup : undefined);
+  const all = on.workup ?? (on.problems.length > 0 ? on.lastWorkup : undefined);
+  // Stack and footprint are looked at site by site; the drawing shows the whole part elsewhere, until a site is picked.
+  const bySite = station === "stack" || station === "footprint";
+  const sites = all?.sites ?? [];
+  const picked = sites.find((s) => s.id === site)?.id ?? (bySite ? sites[0]?.id : undefined);
+  const workup = all && atSite(all, picked);
+  const current = on.workup && atSite(on.workup, picked);
   const part = on.draft.part ?? {};
   const unanswered = unansweredOf(askedOf(limits, part, on.draft.damages ?? []), part);
   const standing = standings(on.workup, on.problems, run?.state, begun ? 0 : unanswered.length);
@@ -101,15 +109,32 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
               {station === "part" && <PartStation id={id} on={on} frozen={frozen} />}
               {station === "damage" && <DamageStation on={on} frozen={frozen} hand={hand} />}
               {station === "verdict" && <VerdictStation on={on} workup={on.workup} id={id} />}
-              {station === "stack" && <StackStation on={on} workup={on.workup} frozen={frozen} />}
-              {station === "footprint" && <FootprintStation on={on} workup={on.workup} frozen={frozen} />}
+              {bySite && <SitePick sites={sites} at={picked} whole={false} onPick={setSite} />}
+              {station === "stack" && (
+                <StackStation
+                  on={on}
+                  workup={current}
+                  frozen={frozen}
+                  site={picked === undefined ? undefined : sites.findIndex((s) => s.id === picked)}
+                />
+              )}
+              {station === "footprint" && <FootprintStation on={on} workup={current} frozen={frozen} />}
               {steps && <StepsStation on={on} workup={on.workup} frozen={frozen} id={id} />}
             </section>
             <section
-              className={`bg-sheet flex min-h-0 min-w-0 flex-col ${steps ? "no-print max-[1099px]:flex-1 min-[1100px]:firm-l min-[1100px]:w-[332px] min-[1100px]:shrink-0" : "print-flow flex-1"} ${narrow(sheet === "drawing")}`}
+              className={`bg-sheet flex min-h-0 min-w-0 flex-col ${sites.length > 0 ? "max-[1099px]:overflow-y-auto" : ""} ${steps ? "no-print max-[1099px]:flex-1 min-[1100px]:firm-l min-[1100px]:w-[332px] min-[1100px]:shrink-0" : "print-flow flex-1"} ${narrow(sheet === "drawing")}`}
               aria-label={msg("Drawing")}
             >
-              <div className="print-flow min-h-0 flex-1">
+              {station !== "damage" && (
+                // Where there is room the column beside it has the sites of stack and footprint.
+                <div className={bySite ? "min-[1100px]:hidden" : ""}>
+                  <SitePick sites={sites} at={picked} whole={!bySite} onPick={setSite} />
+                </div>
+              )}
+              {/* Under the row of sites what stands beside the drawing needs its height still: the sheet scrolls. */}
+              <div
+                className={`print-flow flex-1 ${sites.length > 0 ? "max-[1099px]:min-h-[440px] max-[1099px]:shrink-0 min-[1100px]:min-h-0" : "min-h-0"}`}
+              >
                 {(station === "damage" || (station === "part" && !workup)) && !frozen ? (
                   <Place id={id} on={on} hand={hand} />
                 ) : workup ? (

@@ -36,7 +36,11 @@ export function standings(
     damage: clean("damages"),
     verdict: done(unanswered === 0 && workup !== undefined),
     stack: done(mends && workup.stack.taken !== "" && workup.stack.lines.every((l) => l.missing === "")),
-    footprint: done(mends && workup.drawing.section !== undefined),
+    footprint: done(
+      mends &&
+        (workup.drawing.section !== undefined ||
+          (workup.sites.length > 0 && workup.sites.every((s) => s.drawing.section !== undefined))),
+    ),
     steps: done(workup?.plan !== undefined),
     run: run?.finishedAt || run?.ended ? "done" : run ? "running" : "open",
     record: done(run?.finishedAt !== undefined || run?.ended !== undefined),

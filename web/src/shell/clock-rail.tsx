@@ -92,7 +92,7 @@ function useAlarm(clocks: Biting[]) {
 /** The rail across the top of every screen. */
 export function ClockRail({ except, slim = false }: { except?: number; slim?: boolean }) {
   const bench = useBench().data;
-  const { pending, reachable, trouble } = useOutbox();
+  const { pending, keeping, reachable, trouble } = useOutbox();
   const zone = bench?.shop.zone ?? "UTC";
   useAlarm(biting(bench));
   const clocks = biting(bench, except).slice(0, slim ? 2 : 3);
@@ -142,7 +142,11 @@ export function ClockRail({ except, slim = false }: { except?: number; slim?: bo
           >
             <span className="bg-tape px-1">{trouble || (reachable ? msg("Sending") : msg("Server not reached"))}</span>
             <span className="bg-tape px-1">
-              {pending.length === 0 ? msg("trying again") : msg("{n} kept here", { n: pending.length })}
+              {pending.length === 0
+                ? msg("trying again")
+                : keeping > 0
+                  ? msg("{n} not kept yet", { n: keeping })
+                  : msg("{n} kept here", { n: pending.length })}
             </span>
           </div>
         )}

@@ -63,14 +63,22 @@ describe("a form in a sheet", () => {
 
 describe("what is kept here", () => {
   const state = (over: Partial<ReturnType<Outbox["snapshot"]>>) =>
-    vi
-      .spyOn(outbox, "snapshot")
-      .mockReturnValue({ pending: [], others: [], reachable: true, trouble: "", refused: [], late: [], ...over });
+    vi.spyOn(outbox, "snapshot").mockReturnValue({
+      pending: [],
+      others: [],
+      keeping: 0,
+      reachable: true,
+      trouble: "",
+      refused: [],
+      late: [],
+      ...over,
+    });
   const kept = { key: "1", repair: 1, event: { id: "e", kind: "NOTE", at: "2026-11-24T09:00:00Z" } } as const;
 
   it.each([
     ["nothing waits", {}, undefined, undefined],
     ["something is on its way", { pending: [kept] }, "Sending", "1 kept here"],
+    ["the browser has not kept it yet", { pending: [kept, kept], keeping: 1 }, "Sending", "1 not kept yet"],
     ["the server is away", { pending: [kept, kept], reachable: false }, "Server not reached", "2 kept here"],
     [
       "the store is slow",

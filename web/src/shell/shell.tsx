@@ -2,6 +2,7 @@ import { language, msg } from "../messages/messages";
 import {
   Armchair,
   BookOpenCheck,
+  CalendarClock,
   CircleHelp,
   Gauge,
   LibraryBig,
@@ -30,6 +31,7 @@ import { SignOut } from "./sign-out";
 
 const PLACES = [
   { to: "/bench", word: msg("Bench"), Icon: Armchair },
+  { to: "/day", word: msg("Day"), Icon: CalendarClock },
   { to: "/repairs", word: msg("Repairs"), Icon: Wrench },
   { to: "/shelf", word: msg("Shelf"), Icon: LibraryBig },
   { to: "/rules", word: msg("Rules"), Icon: BookOpenCheck },

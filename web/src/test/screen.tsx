@@ -10,6 +10,7 @@ import { PreferencesProvider } from "../shell/preferences";
 /** As much of the catalogue as components ask for. */
 const QUANTITIES = [
   { quantity: "DEPTH_MM", word: "Depth left", sort: "DEPTH", unit: "mm", min: 0, max: 25 },
+  { quantity: "SPOT_MM", word: "Spot across", sort: "DEPTH", unit: "mm", min: 1, max: 1500 },
   { quantity: "FILLER_G", word: "Filler weighed", sort: "PLAIN", unit: "g", min: 1, max: 3000, measured: "MASS_G" },
   { quantity: "CREAM_G", word: "Cream weighed", sort: "PLAIN", unit: "g", min: 0.1, max: 150, measured: "MASS_G" },
   { quantity: "SURFACE_C", word: "Surface", sort: "TEMPERATURE", unit: "°C", min: -20, max: 120 },

@@ -68,6 +68,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["day"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -644,6 +676,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/repairs/{id}/run/film": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["film"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/repairs/{id}/sheet.pdf": {
         parameters: {
             query?: never;
@@ -996,6 +1044,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shop/hours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["hours"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shop/place": {
         parameters: {
             query?: never;
@@ -1169,6 +1233,7 @@ export interface components {
         Again: {
             /** Format: double */
             coat: number;
+            lay?: components["schemas"]["Lay"];
             /** Format: double */
             least: number;
             /** Format: double */
@@ -1450,6 +1515,60 @@ export interface components {
             /** Format: double */
             yMm?: number;
         };
+        DayBlock: {
+            /** Format: date-time */
+            from: string;
+            /** Format: int32 */
+            number: number;
+            person?: string;
+            /** Format: int32 */
+            steps: number;
+            task: string;
+            things: string[];
+            title: string;
+            /** Format: date-time */
+            to: string;
+            /** @enum {string} */
+            work: "HANDS" | "LIVE" | "HELD" | "WAIT";
+        };
+        DayJob: {
+            begun: boolean;
+            /** Format: double */
+            handsMin: number;
+            name: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            promisedAt?: string;
+            /** Format: date-time */
+            ready: string;
+            /** Format: int64 */
+            repair: number;
+            vehicle: string;
+        };
+        DayView: {
+            blocks: components["schemas"]["DayBlock"][];
+            /** Format: date-time */
+            firstComeLast?: string;
+            /** Format: int64 */
+            firstComeLateMin: number;
+            held: components["schemas"]["NotPlanned"][];
+            hours: {
+                [key: string]: string;
+            };
+            jobs: components["schemas"]["DayJob"][];
+            /** Format: date-time */
+            last?: string;
+            /** Format: int64 */
+            lateMin: number;
+            left: components["schemas"]["NotPlanned"][];
+            /** Format: date-time */
+            now: string;
+            open: components["schemas"]["OpenView"][];
+            people: components["schemas"]["Account"][];
+            trouble: string;
+            zone: string;
+        };
         Daylight: {
             /** Format: double */
             latitudeDeg: number;
@@ -1593,8 +1712,9 @@ export interface components {
             /** Format: uuid */
             id?: string;
             /** @enum {string} */
-            kind?: "START" | "CLOCK" | "DONE" | "GATE" | "READING" | "NOTE" | "UNDO" | "AMEND" | "TAKE" | "SIGN" | "PICTURE" | "SCRAP" | "PLAN" | "END" | "AGAINST";
+            kind?: "START" | "CLOCK" | "DONE" | "GATE" | "READING" | "NOTE" | "UNDO" | "AMEND" | "TAKE" | "SIGN" | "PICTURE" | "SCRAP" | "PLAN" | "END" | "AGAINST" | "SPOT";
             logged?: boolean;
+            place?: components["schemas"]["SpotDraft"];
             /** @enum {string} */
             quantity?: "DEPTH_MM" | "OPENING_MM" | "SPOT_MM" | "FILLER_G" | "CREAM_G" | "SURFACE_C" | "AIR_C" | "RH_PERCENT" | "FILM_UM" | "UV" | "INJURY_MM" | "ANGLE_DEG" | "USED_ML" | "USED_G";
             step?: string;
@@ -1671,6 +1791,30 @@ export interface components {
             totalUm?: number;
             /** Format: double */
             underUm?: number;
+        };
+        FilmMap: {
+            /** Format: double */
+            cellMm: number;
+            /** Format: int32 */
+            columns: number;
+            rounds: components["schemas"]["ReworkRound"][];
+            spots: components["schemas"]["SpotMark"][];
+            thickMm: number[];
+            thickest?: components["schemas"]["Thickest"];
+            warnings: components["schemas"]["FilmWarning"][];
+            /** Format: double */
+            x0Mm: number;
+            /** Format: double */
+            y0Mm: number;
+        };
+        FilmView: {
+            film?: components["schemas"]["FilmMap"];
+        };
+        FilmWarning: {
+            said: string;
+            /** @enum {string} */
+            sign: "TOO_THICK" | "PAST_SANDED" | "THROUGH";
+            title: string;
         };
         Finding: {
             asks: boolean;
@@ -1790,6 +1934,11 @@ export interface components {
             /** Format: int32 */
             warmUps: number;
             word: string;
+        };
+        HoursDraft: {
+            hours?: {
+                [key: string]: string;
+            };
         };
         HouseChange: {
             /** Format: date-time */
@@ -1931,6 +2080,17 @@ export interface components {
             recalledMin: number;
             /** Format: int32 */
             warmUps: number;
+        };
+        Lay: {
+            /** Format: double */
+            coatMm: number;
+            papers: components["schemas"]["Papers"];
+            /** Format: double */
+            spotMm2: number;
+            /** Format: double */
+            thin: number;
+            /** Format: double */
+            thinMm: number;
         };
         Layer: {
             /** Format: double */
@@ -2129,6 +2289,12 @@ export interface components {
             test: string;
             title: string;
         };
+        NotPlanned: {
+            name: string;
+            /** Format: int64 */
+            repair: number;
+            why: string;
+        };
         NotTakenView: {
             /** Format: uuid */
             id: string;
@@ -2149,6 +2315,12 @@ export interface components {
             /** Format: double */
             share: number;
         };
+        OpenView: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+        };
         Option: {
             id: string;
             label: string;
@@ -2165,6 +2337,18 @@ export interface components {
             materials: ("METAL" | "COMPOSITE" | "PLASTIC" | "GLASS" | "TYRE" | "FILM")[];
             name: string;
             xy: number[];
+        };
+        Oval: {
+            /** Format: double */
+            angleDeg: number;
+            /** Format: double */
+            lengthMm: number;
+            /** Format: double */
+            widthMm: number;
+            /** Format: double */
+            xMm: number;
+            /** Format: double */
+            yMm: number;
         };
         Overrule: {
             /** Format: date-time */
@@ -2240,6 +2424,16 @@ export interface components {
             facesDeg?: number;
             /** Format: double */
             slopeDeg?: number;
+        };
+        Papers: {
+            /** Format: int32 */
+            fine: number;
+            /** Format: int32 */
+            middle: number;
+            /** Format: double */
+            thickMm: number;
+            /** Format: double */
+            thinMm: number;
         };
         PartDraft: {
             answers?: {
@@ -2587,6 +2781,7 @@ export interface components {
             recipe?: string;
             /** Format: double */
             spreaderMm?: number;
+            ways?: string[];
         };
         RepairLine: {
             begins: string;
@@ -2622,6 +2817,7 @@ export interface components {
             ended?: components["schemas"]["Ended"];
             /** Format: int32 */
             events: number;
+            film?: components["schemas"]["FilmMap"];
             /** Format: date-time */
             finishedAt?: string;
             former: components["schemas"]["Former"][];
@@ -2658,6 +2854,15 @@ export interface components {
             /** Format: int32 */
             version: number;
             workup?: components["schemas"]["Workup"];
+        };
+        ReworkRound: {
+            answer: string;
+            /** Format: double */
+            deepestMm?: number;
+            gate: string;
+            laid: string;
+            /** Format: int32 */
+            spots: number;
         };
         Ring: {
             hole: boolean;
@@ -2743,6 +2948,7 @@ export interface components {
             pictured: components["schemas"]["Pictured"][];
             readings: components["schemas"]["Reading"][];
             signed?: components["schemas"]["Signed"];
+            spots: components["schemas"]["Spot"][];
             /** Format: date-time */
             startedAt?: string;
             steps: components["schemas"]["RunStep"][];
@@ -3097,6 +3303,16 @@ export interface components {
             stands: boolean;
             why: string;
         };
+        Site: {
+            blockers: string[];
+            damages: number[];
+            drawing: components["schemas"]["Drawing"];
+            id: string;
+            /** @enum {string} */
+            method?: "METAL_DENT" | "METAL_SEAM" | "RUST_MESH" | "RUST_PITS" | "CLEAR_RUN" | "COMPOSITE" | "GELCOAT" | "HAIRLINE" | "PLASTIC_TWO_SIDED" | "PLASTIC_PATCH" | "PLASTIC_MESH" | "PLASTIC_TAB" | "WELD_FINISH" | "ABS_REBUILD" | "TRIM" | "GLASS_CHIP" | "TYRE_CROWN";
+            said: string;
+            stack: components["schemas"]["StackChoice"];
+        };
         Slot: {
             classes: string[];
             damages: ("DENT" | "SCRATCH" | "PAINT_CHIP" | "RUST_HOLE" | "RUST_PITS" | "CRACK" | "HOLE" | "MISSING" | "TAB" | "SEAM" | "GELCOAT_CHIP" | "HAIRLINE" | "CHIP" | "INJURY" | "RUN" | "RASH" | "DIVOT" | "RESIDUE")[];
@@ -3111,6 +3327,36 @@ export interface components {
             /** @enum {string} */
             role: "REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER";
             same: string;
+        };
+        Spot: {
+            /** Format: date-time */
+            at: string;
+            branch: string;
+            by: string;
+            /** Format: double */
+            depthMm?: number;
+            /** Format: uuid */
+            event: string;
+            place: components["schemas"]["Oval"];
+            step: string;
+        };
+        SpotDraft: {
+            /** Format: double */
+            angleDeg?: number;
+            /** Format: double */
+            lengthMm?: number;
+            /** Format: double */
+            widthMm?: number;
+            /** Format: double */
+            xMm?: number;
+            /** Format: double */
+            yMm?: number;
+        };
+        SpotMark: {
+            /** Format: double */
+            depthMm?: number;
+            place: components["schemas"]["Oval"];
+            said: string;
         };
         StackChoice: {
             fillNote: string;
@@ -3133,6 +3379,7 @@ export interface components {
             role: "REMOVE" | "WASH" | "CLEAN" | "WIPE" | "CONVERT" | "HOLD" | "PRIME" | "PROMOTE_PATCH" | "PROMOTE" | "CEMENT" | "FILM" | "BACK" | "REINFORCE" | "SHIELD" | "FILL" | "ACTIVATE" | "FINISH" | "PINHOLE" | "SEAL" | "TEXTURE" | "COLOUR" | "POLISH" | "BOARD" | "TACK" | "SURFACE" | "GUIDE" | "PAPER";
         };
         StackView: {
+            sites: components["schemas"]["StackChoice"][];
             stack?: components["schemas"]["StackChoice"];
         };
         StampView: {
@@ -3190,6 +3437,7 @@ export interface components {
             paper: string;
             portion: string;
             resources: ("HANDS" | "LAMP" | "OVEN" | "SANDER")[];
+            sites: string[];
             title: string;
             tool: string;
             wanted?: components["schemas"]["Wanted"];
@@ -3295,6 +3543,14 @@ export interface components {
             likelihood: {
                 [key: string]: number;
             };
+        };
+        Thickest: {
+            /** Format: double */
+            mm: number;
+            /** Format: double */
+            xMm: number;
+            /** Format: double */
+            yMm: number;
         };
         Thinner: {
             itemId: string;
@@ -3453,6 +3709,7 @@ export interface components {
             name: string;
             plan?: components["schemas"]["Plan"];
             ruleBook: string;
+            sites: components["schemas"]["Site"][];
             stack: components["schemas"]["StackChoice"];
             vehicle: string;
             verdict: components["schemas"]["Verdict"];
@@ -3545,6 +3802,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CatalogueView"];
+                };
+            };
+        };
+    };
+    day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
+                };
+            };
+        };
+    };
+    calendar: {
+        parameters: {
+            query?: {
+                person?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
                 };
             };
         };
@@ -4615,6 +4914,28 @@ export interface operations {
             };
         };
     };
+    film: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     sheet: {
         parameters: {
             query?: never;
@@ -5288,6 +5609,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopView"];
+                };
+            };
+        };
+    };
+    hours: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HoursDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
                 };
             };
         };

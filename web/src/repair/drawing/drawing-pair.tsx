@@ -4,6 +4,7 @@ import { useSize } from "../../marks/use-size";
 import { FootprintDrawing } from "./footprint-drawing";
 import { fit, type ZoneKind } from "./projection";
 import { SectionDrawing } from "./section-drawing";
+import type { SpotMark } from "./spot-marks";
 
 const RULE = 28;
 
@@ -14,6 +15,7 @@ export function DrawingPair({
   sectionShare = 0.36,
   stale = false,
   around,
+  spots,
   onCut,
 }: {
   drawing: Api["Drawing"];
@@ -23,6 +25,8 @@ export function DrawingPair({
   stale?: boolean;
   /** Zone that fills the view. */
   around?: ZoneKind;
+  /** Spots that a gate found, where what is done now is for them. */
+  spots?: readonly SpotMark[];
   /** The cut was dragged to another height, mm. */
   onCut?: (yMm: number) => void;
 }) {
@@ -56,6 +60,7 @@ export function DrawingPair({
             width={width}
             height={footprintHeight}
             labels={labels}
+            spots={spots}
             onCut={onCut}
           />
           {drawing.section && (

@@ -9,6 +9,7 @@ import { litByZone, useLit } from "./lit";
 import { BodyLine, CutLine, SideSwitch } from "./part-lines";
 import { KeyMap, needsMap } from "./key-map";
 import { type Projection, type ZoneKind, ringsPath } from "./projection";
+import { type SpotMark, SpotMarks } from "./spot-marks";
 import { ZONE_HATCH } from "./zone-hatch";
 import { Labels, seenFrom } from "./zone-labels";
 import { useId } from "react";
@@ -20,6 +21,7 @@ export function FootprintDrawing({
   width,
   height,
   labels,
+  spots = [],
   onCut,
 }: {
   drawing: Api["Drawing"];
@@ -28,6 +30,7 @@ export function FootprintDrawing({
   height: number;
   /** Px of the label column; 0 for none. */
   labels: number;
+  spots?: readonly SpotMark[];
   onCut?: (yMm: number) => void;
 }) {
   const id = useId();
@@ -89,9 +92,13 @@ export function FootprintDrawing({
           />
         )}
         <CutLine drawing={drawing} p={p} onCut={onCut} />
-        {drawing.damages.map((d) => (
-          <DamageMark key={d.index} damage={d} p={p} id={id} />
-        ))}
+        {/* Where what is done is for spots, their depths are what counts. */}
+        {drawing.damages
+          .filter((d) => spots.length === 0 || d.kind !== "DENT")
+          .map((d) => (
+            <DamageMark key={d.index} damage={d} p={p} id={id} />
+          ))}
+        <SpotMarks spots={spots} p={p} />
       </g>
       <TopRule p={p} width={width} />
       <LeftRule p={p} height={height} />
@@ -107,6 +114,7 @@ export function FootprintDrawing({
         <SideSwitch
           x={p.left + p.width - 4}
           y={p.top + p.height - 4}
+          room={p.width - 8}
           shown={shown}
           turn={() => setSide(shown === "FACE" ? "BACK" : "FACE")}
         />

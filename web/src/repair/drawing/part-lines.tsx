@@ -4,14 +4,29 @@ import { type Projection, px, py } from "./projection";
 import { Fragment, useRef } from "react";
 
 /** Face or back of the part; the back is drawn as seen through the face. */
-export function SideSwitch({ x, y, shown, turn }: { x: number; y: number; shown: "FACE" | "BACK"; turn: () => void }) {
-  const words = shown === "FACE" ? msg("Face; tap for the back") : msg("Back, seen through; tap for the face");
-  const wide = words.length * 7.4 + 20;
+export function SideSwitch({
+  x,
+  y,
+  room,
+  shown,
+  turn,
+}: {
+  x: number;
+  y: number;
+  /** Px to its left that there are: where its whole words do not fit, the side alone is said. */
+  room: number;
+  shown: "FACE" | "BACK";
+  turn: () => void;
+}) {
+  const said = shown === "FACE" ? msg("Face; tap for the back") : msg("Back, seen through; tap for the face");
+  const across = (text: string) => text.length * 7.4 + 20;
+  const words = across(said) <= room ? said : shown === "FACE" ? msg("Face") : msg("Back");
+  const wide = across(words);
   return (
     <g
       role="button"
       tabIndex={0}
-      aria-label={words}
+      aria-label={said}
       style={{ cursor: "pointer" }}
       onClick={turn}
       onKeyDown={(e) => {

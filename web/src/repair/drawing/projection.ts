@@ -37,7 +37,9 @@ export function fit(
 ): Projection {
   const outer = drawing.zones.find((z) => z.kind === zone) ?? widest(drawing.zones);
   let [x0, x1, y0, y1] = [0, drawing.widthMm, 0, drawing.heightMm];
-  const xy = outer?.rings.flatMap((r) => r.xy) ?? [];
+  // A part with several sites is looked at as a whole: all that is worked on.
+  const seen = drawing.section ? [outer] : drawing.zones.filter((z) => z.kind !== "CLEAN" && z.kind !== "BACK_CLEAN");
+  const xy = seen.flatMap((z) => z?.rings.flatMap((r) => r.xy) ?? []);
   if (xy.length > 0) {
     const xs = xy.filter((_, i) => i % 2 === 0);
     const ys = xy.filter((_, i) => i % 2 === 1);

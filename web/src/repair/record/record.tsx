@@ -12,6 +12,7 @@ import { DrawingPair } from "../drawing/drawing-pair";
 import { VerdictMark } from "../verdict-mark";
 import { HouseSaid } from "../steps/house-page";
 import { ENDINGS } from "../run/cannot-go-on";
+import { Film } from "./film";
 import { Pictures } from "./pictures";
 import { PutRight } from "./put-right";
 import { ReadingsFile } from "./readings-file";
@@ -229,6 +230,8 @@ function RecordSheet({ view }: { view: Api["RecordView"] }) {
             : msg("Steps, planned against done")}
         </h3>
         <Lines lines={record.lines} begun={begun} />
+
+        {record.film && <Film film={record.film} drawing={workup.drawing} />}
 
         <ReadingsFile id={id} />
         <Pictures id={id} />

@@ -24,7 +24,7 @@ const recipes = Object.keys(runs).map((f) => f.replace(/^.*\/|\.json$/g, ""));
 function kept(recipe: string): Fixture {
   const fixture = runs[`../../api/generated/runs/${recipe}.json`];
   if (!fixture) throw new Error(`no run of ${recipe} is kept`);
-  const none = { clocks: [], mixes: [], readings: [], notes: [], before: [], findings: [], stops: [] };
+  const none = { clocks: [], mixes: [], readings: [], notes: [], before: [], findings: [], stops: [], spots: [] };
   const begun: Partial<Api["RunState"]> = none;
   return { ...fixture, begun: { ...fixture.begun, ...begun } };
 }

@@ -3,8 +3,8 @@ import type { Api } from "../../api/client";
 import { creamFor, neverCures, percentOf } from "./dose";
 import { answered, findingsAt, leaves, stopping, stopsAfter } from "./judge";
 import type { BenchEvent } from "./outbox";
-import { fillerFor } from "./rework";
-import { again, gateOf, inserted, type RunStepId, textOf } from "./run-step-id";
+import { fillerFor, LOW, tooCoarse } from "./rework";
+import { again, gateOf, inserted, pathOf, type RunStepId, textOf } from "./run-step-id";
 
 type State = Api["RunState"];
 type Plan = Api["Plan"];
@@ -22,7 +22,7 @@ const plus = (at: string, minutes: number) => new Date(Date.parse(at) + Math.rou
 export function aheadOfServer(plan: Plan, state: State, pending: readonly BenchEvent[]): State {
   const undone = new Set(pending.filter((e) => e.kind === "UNDO").map((e) => e.target));
   // What the server has already counted may still stand in the outbox for a moment: it counts once.
-  const known = new Set([...state.readings, ...state.notes].map((x) => x.event));
+  const known = new Set([...state.readings, ...state.notes, ...state.spots].map((x) => x.event));
   return pending.filter((e) => !undone.has(e.id) && !known.has(e.id)).reduce((s, e) => take(plan, s, e), state);
 }
 
@@ -50,6 +50,7 @@ function take(plan: Plan, state: State, e: BenchEvent): State {
     return advance(plan, live, i, e, "", []);
   }
   if (e.kind === "SCRAP") return scrap(plan, state, i, e);
+  if (e.kind === "SPOT") return spot(state, now, e);
   if (e.kind === "GATE" && now.step.gate) return gate(plan, state, i, now, now.step.gate, e);
   return state;
 }
@@ -76,6 +77,17 @@ function read(plan: Plan, state: State, e: BenchEvent, quantity: Api["Reading"][
     lastUndoable: e.id,
   };
   return { ...next, mixes: next.mixes.map((m) => (m.step === e.step ? weighed(plan, next, m) : m)) };
+}
+
+/** A place that the gate in hand finds wanting. */
+function spot(state: State, now: RunStep, e: BenchEvent): State {
+  const { xMm, yMm, lengthMm, widthMm, angleDeg = 0 } = e.place ?? {};
+  const looked = now.step.asks.includes("SPOT_MM") && now.step.gate?.branches.some((b) => b.id === e.answer);
+  const whole = xMm !== undefined && yMm !== undefined && lengthMm !== undefined && widthMm !== undefined;
+  if (!looked || !whole || (e.answer === LOW && e.value === undefined)) return state;
+  const place = { xMm, yMm, lengthMm, widthMm, angleDeg };
+  const drawn = { event: e.id, step: now.id, branch: e.answer ?? "", place, depthMm: e.value, at: e.at, by: "" };
+  return { ...state, spots: [...state.spots, drawn], lastUndoable: e.id };
 }
 
 /** Whether the step in hand may be done, or its mix go live, with what stands. */
@@ -138,7 +150,7 @@ function weighed(plan: Plan, state: State, m: Api["MixDone"]): Api["MixDone"] {
   const last = (q: string) => state.readings.findLast((r) => r.step === m.step && r.quantity === q)?.value;
   const pour = plan.mixes.find((x) => x.id === m.mix)?.pour;
   const at = state.steps.find((s) => s.id === m.step)?.at;
-  const fillerTargetG = at ? fillerFor(plan, at, m.mix, state.readings) : m.fillerTargetG;
+  const fillerTargetG = at ? fillerFor(plan, at, m.mix, state) : m.fillerTargetG;
   const fillerG = last("FILLER_G");
   const creamG = last("CREAM_G");
   return {
@@ -214,11 +226,37 @@ const TABLE = new Set<Api["Step"]["acts"][number]>(["CUT_CLOTH", "STIR"]);
 const atTheTable = (step: Api["Step"]) =>
   step.kind === "DO" && !step.gate && !step.clock && step.acts.length > 0 && step.acts.every((a) => TABLE.has(a));
 
+/** Whether two steps are done at one site; what is done for all of them goes with any. */
+const together = (a: Api["Step"], b: Api["Step"]) =>
+  a.sites.length === 0 || b.sites.length === 0 || a.sites.some((s) => b.sites.includes(s));
+
+/** Place of the step that a wait counts from: the one before it, but for what is done in it, at the table or elsewhere. */
+function since(steps: readonly RunStep[], wait: number): number {
+  const step = steps[wait]?.step;
+  const first = step?.after[0];
+  for (let k = wait - 1; step && first !== undefined && k >= 0; k--) {
+    const before = steps[k]?.step;
+    if (!before || before.id === first) return k;
+    if (!atTheTable(before) && together(before, step)) break;
+  }
+  return wait - 1;
+}
+
+/** What was laid in a rework says how coarse its papers begin: those it does not ask for are left out. */
+function leaveTooCoarse(plan: Plan, state: State, laid: RunStep, steps: RunStep[], i: number): void {
+  const loop = plan.loops.find((l) => l.id === reworkOf(state, laid))?.steps;
+  if (!loop) return;
+  const round = pathOf(laid.at);
+  const after = steps.splice(i + 1);
+  steps.push(...after.filter((s) => pathOf(s.at) !== round || !tooCoarse(plan, loop, laid.at, s.step, state)));
+}
+
 function advance(plan: Plan, state: State, i: number, e: BenchEvent, answer: string, inserted: RunStep[]): State {
   const steps = [...state.steps];
   const done = steps[i];
   if (!done) return state;
   steps.splice(i, 1, { ...done, doneAt: e.at, answer }, ...inserted);
+  if (done.step.kind === "SPREAD" && answer !== "scrapped") leaveTooCoarse(plan, state, done, steps, i);
   const next = steps[i + 1];
   let clocks = state.clocks.filter((c) => c.step !== done.id || c.kind === "BY");
   let mixes = state.mixes;
@@ -228,16 +266,15 @@ function advance(plan: Plan, state: State, i: number, e: BenchEvent, answer: str
   }
   if (next) {
     steps[i + 1] = { ...next, beganAt: e.at };
-    // What is done at the table stands before the wait that it is done in: that runs already.
-    const k = steps.findIndex((s, n) => n > i && !atTheTable(s.step));
-    const wait = steps[k];
-    if (wait && k > i + 1 && wait.step.kind === "WAIT" && wait.step.clock && wait.step.after[0] === done.step.id) {
+    // What is done at the table or at another site stands before the wait that it is done in: that runs already.
+    steps.forEach((wait, k) => {
+      if (k <= i + 1 || wait.step.kind !== "WAIT" || since(steps, k) !== i) return;
       steps[k] = { ...wait, waitsSince: e.at };
-      clocks = [...clocks, planned(wait.id, wait.step.clock, e.at)];
-    }
+      if (wait.step.clock) clocks = [...clocks, planned(wait.id, wait.step.clock, e.at)];
+    });
     if (next.step.kind === "MIX" && !mixes.some((m) => m.step === next.id)) {
       const pour = plan.mixes.find((m) => m.id === next.step.mix)?.pour;
-      const fillerTargetG = fillerFor(plan, next.at, next.step.mix, state.readings);
+      const fillerTargetG = fillerFor(plan, next.at, next.step.mix, state);
       const creamTargetG = pour ? creamFor(fillerTargetG, pour.percent) : 0;
       const made = { step: next.id, mix: next.step.mix, fillerTargetG, creamTargetG, said: "", carried: false };
       mixes = [...mixes, made];

@@ -16,6 +16,7 @@ import {
 import type { Ask } from "./asks";
 import { curedBy } from "./cured-by";
 import { depthMm } from "./rework";
+import { gateTextOf } from "./run-step-id";
 
 /** The one figure that matters in a step. */
 export interface Figure {
@@ -129,14 +130,16 @@ export function figureOf(
   if (step.kind === "MIX" && mix) {
     if (mix.fillerG === undefined) {
       const again = step.asks.includes("DEPTH_MM");
-      const deep = depthMm(current.at, state.readings);
+      const deep = depthMm(current.at, state);
       const note = !again
         ? msg("filler to weigh; a little over is fine")
         : deep === undefined
           ? msg("as the first time: read the depth, weigh less")
-          : deep > 0
-            ? msg("filler, for {deep} of depth", { deep: length(deep, system, "depth") })
-            : msg("filler, for a coat");
+          : state.spots.some((s) => s.step === gateTextOf(current.at))
+            ? msg("filler, for what was drawn")
+            : deep > 0
+              ? msg("filler, for {deep} of depth", { deep: length(deep, system, "depth") })
+              : msg("filler, for a coat");
       return { ...split(grams(mix.fillerTargetG)), note };
     }
     if (mix.creamG === undefined)

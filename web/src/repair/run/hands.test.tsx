@@ -23,6 +23,7 @@ const nothing = {
   readings: [],
   pictured: [],
   notes: [],
+  spots: [],
   before: [],
   findings: [],
   stops: [],
@@ -55,7 +56,7 @@ const turns = fixture.turns.map((t) => t.event as unknown as BenchEvent);
 function at(step: string, change: Partial<Api["RunState"]> = {}) {
   const until = turns.findIndex((e) => e.step === step);
   const state = { ...aheadOfServer(plan, begun, turns.slice(0, until)), ...change };
-  const run = { id: 7, state, frozen: { workup: { name: "Luggage door", plan, drawing: {} } } };
+  const run = { id: 7, state, frozen: { workup: { name: "Luggage door", plan, drawing: {}, sites: [] } } };
   return show(<Hands run={run as unknown as Api["RunView"]} />);
 }
 

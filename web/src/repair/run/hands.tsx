@@ -1,9 +1,10 @@
 import { msg } from "../../messages/messages";
+import { Crosshair } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import type { Api } from "../../api/client";
 import { useNow } from "../../api/clock";
-import { useZone } from "../../api/queries";
+import { useFilm, useZone } from "../../api/queries";
 import { isDeadline, secondsLeft } from "../../marks/clock-rule";
 import { dialogOpen, typing, useKeys } from "../../shell/keys";
 import { usePreferences } from "../../shell/preferences";
@@ -13,6 +14,7 @@ import { Explained } from "../../words/explained";
 import { tone } from "../../shell/tone";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { litByStep, LitProvider } from "../drawing/lit";
+import { drawingOf, siteOf } from "../sites";
 import { aheadOfServer } from "./ahead-of-server";
 import { AnswerBar } from "./answer-bar";
 import type { Ask } from "./asks";
@@ -22,6 +24,7 @@ import { ClockBand } from "./clock-band";
 import { CURED_BY, curedBy } from "./cured-by";
 import { Ended } from "./ended";
 import { BigFigure, figureOf } from "./figure";
+import { FilmWarnings } from "./film-warnings";
 import { Findings } from "./finding";
 import { Finished } from "./finished";
 import { heldBy, unread } from "./held";
@@ -35,6 +38,7 @@ import { PlannedAnew } from "./planned-anew";
 import { ReadHere } from "./read-here";
 import { type RunDialog, RunDialogs } from "./run-dialogs";
 import { ReadingDialog } from "./reading-dialog";
+import { Spots, spotsOf } from "./spots";
 import { StepHead } from "./step-head";
 import { StopBand, StopHere } from "./stop-here";
 import { MixFigure } from "./mix-figure";
@@ -95,7 +99,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
   // What is done at the table while something flashes: the wait's clock runs already.
   const beside = live ? undefined : state.clocks.find((c) => !isDeadline(c));
   const shown = live ?? beside;
-  const meanwhile = beside && state.steps.find((s) => s.id === beside.step)?.step.title;
+  const meanwhile = beside && state.steps.find((s) => s.id === beside.step)?.step;
   const left = live ? secondsLeft(live, now) : undefined;
   const mixing = step.kind === "MIX" && !mix?.clockAt;
   const by = curedBy(step);
@@ -194,6 +198,10 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
 
   const { system, far } = usePreferences();
   const around = WIDE.has(step.zone ?? "CLEAN") ? ("FINE_320" as const) : ("FINE_240" as const);
+  const drawing = drawingOf(run.frozen.workup, step);
+  const drawnHere = state.spots.filter((s) => s.step === current.id);
+  const spots = useMemo(() => spotsOf(state, current), [state, current]);
+  const film = useFilm(run.id, run.state.lastUndoable ?? "", spots.length > 0).data?.film;
   const figure = figureOf(state, current, live, left, now, zone, system);
   const lastReading = state.readings.findLast(
     (r) => r.step === current.id && (r.quantity === "SURFACE_C" || r.quantity === "UV"),
@@ -244,24 +252,39 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
           >
             {step.title}
           </h1>
+          <FilmWarnings warnings={spots.length > 0 ? (film?.warnings ?? []) : []} />
           <Cautions run={run.id} cautions={step.cautions} />
           {/* From two metres nobody reads a sentence; where it is done stays a tap away. */}
           <Explained
             text={far ? "" : step.detail}
             className="min-h-18 shrink-0 text-20 leading-7 sm:text-[25px] sm:leading-8"
           />
-          {meanwhile && (
-            <p className="shrink-0 text-20 font-semibold sm:text-24">
-              {msg("Meanwhile runs: {step}", { step: meanwhile })}
-            </p>
-          )}
           {musts.length > 0 && <BeforeMixGlance musts={musts} />}
           <Findings findings={state.findings} mix={changedBy(plan, state)} />
+          {gate && step.asks.includes("SPOT_MM") && (
+            <button
+              type="button"
+              className="btn min-h-[60px] shrink-0 self-start text-20"
+              onClick={() => setDialog("spots")}
+            >
+              <Crosshair size={24} aria-hidden="true" />
+              {drawnHere.length > 0
+                ? msg("Draw what is wrong ({n} drawn)", { n: drawnHere.length })
+                : msg("Draw what is wrong")}
+            </button>
+          )}
           <WantedHere run={run.id} at={current} lacking={lacking} onReading={() => setDialog("reading")} />
         </div>
         <div className="flex flex-col gap-2 px-4 pt-1 pb-3 sm:px-8">
           {gate && gate.reads.length > 0 && !stopped && (
             <ReadHere asks={reads.length > 0 ? reads : gate.reads} onReading={read} />
+          )}
+          {meanwhile && (
+            <p className="shrink-0 text-20 font-semibold sm:text-24">
+              {msg("Meanwhile runs: {step}", {
+                step: [siteOf(run.frozen.workup.sites, meanwhile), meanwhile.title].filter(Boolean).join(", "),
+              })}
+            </p>
           )}
           {mix && pour && mixing ? (
             <MixFigure figure={figure} mix={mix} window={pour.window} again={weighAgain} />
@@ -282,7 +305,7 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         ) : (
           <div className={far ? "hidden" : "firm-l hidden lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:block"}>
             <LitProvider fixed={litByStep(step)}>
-              <DrawingPair drawing={run.frozen.workup.drawing} sectionShare={0.42} around={around} />
+              <DrawingPair drawing={drawing} sectionShare={0.42} around={around} spots={spots} />
             </LitProvider>
           </div>
         )}
@@ -351,12 +374,22 @@ function StepInHand({ run, plan, state, current, index, next }: InHand) {
         setOpen={setDialog}
       />
       <Where
-        drawing={run.frozen.workup.drawing}
+        drawing={drawing}
         step={step}
         around={around}
+        spots={spots}
         open={dialog === "where"}
         onOpenChange={(o) => setDialog(o ? "where" : undefined)}
       />
+      {gate && dialog === "spots" && (
+        <Spots
+          {...{ run, state, current, answer }}
+          open
+          onOpenChange={(o) => setDialog(o ? "spots" : undefined)}
+          onSpot={(spot) => happened(run.id, "SPOT", { step: current.id, ...spot })}
+          onTakeBack={last === undefined ? undefined : undo}
+        />
+      )}
       <HelpDialog open={dialog === "keys"} onOpenChange={(o) => setDialog(o ? "keys" : undefined)} />
     </main>
   );

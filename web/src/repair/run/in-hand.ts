@@ -26,7 +26,7 @@ export function changedBy(plan: Api["Plan"], state: Api["RunState"]): string {
   const step = plan.steps.map((s) => s.step).find((s) => s.kind === "MIX" && s.mix === watch?.mix);
   const pour = plan.mixes.find((m) => m.id === watch?.mix)?.pour;
   if (!watch || !step || !pour) return "";
-  const now = fillerFor(plan, { rounds: [], step: step.id, time: 1 }, watch.mix, state.readings);
+  const now = fillerFor(plan, { rounds: [], step: step.id, time: 1 }, watch.mix, state);
   return now === pour.fillerG
     ? ""
     : msg("{now} instead of {fillerG}.", { now: grams(now), fillerG: grams(pour.fillerG) });

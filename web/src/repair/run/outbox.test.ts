@@ -41,6 +41,35 @@ describe("outbox", () => {
     expect(again.snapshot().pending).toHaveLength(0);
   });
 
+  it("says that an act is kept here only once a page that is left at once would not lose it", async () => {
+    const b = box("kept-first", () => Promise.reject(new Unreachable("gone")));
+    await b.open(() => {});
+    b.push(7, event(1));
+    expect(b.snapshot().keeping).toBe(1);
+    await vi.waitFor(() => expect(b.snapshot().keeping).toBe(0));
+    const after = box("kept-first", () => Promise.reject(new Unreachable("gone")));
+    await after.open(() => {});
+    expect(after.snapshot().pending.map((k) => k.event.id)).toEqual(["e1"]);
+  });
+
+  it("sends what a browser with no room cannot keep, and does not say that it is kept", async () => {
+    vi.spyOn(console, "warn").mockImplementation(() => {});
+    const full = vi.spyOn(IDBObjectStore.prototype, "put").mockImplementation(() => {
+      throw new DOMException("no room", "QuotaExceededError");
+    });
+    let there = false;
+    const b = box("full", () => (there ? Promise.resolve(taken) : Promise.reject(new Unreachable("gone"))));
+    await b.open(() => {});
+    b.push(7, event(1));
+    await vi.waitFor(() => expect(b.snapshot().reachable).toBe(false));
+    expect(b.snapshot().keeping).toBe(1);
+    there = true;
+    b.reach(true);
+    await settled(b);
+    expect(b.snapshot().keeping).toBe(0);
+    full.mockRestore();
+  });
+
   it("tells which of one's own acts came too late, until that is answered; what others left or was done twice is not asked about", async () => {
     const told = (id: string, cause: string) => ({ event: id, cause, said: `step ${id}` });
     const ignored = [

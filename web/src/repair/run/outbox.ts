@@ -22,6 +22,8 @@ export interface OutboxState {
   pending: readonly Kept[];
   /** What others did on this screen and is not with the server yet: it waits until they sign in here. */
   others: readonly Kept[];
+  /** Acts that the browser's own store does not have yet: a page that is left now would lose them. */
+  keeping: number;
   reachable: boolean;
   /** What the server said is wrong, or that it is slow; empty while nothing is known to be. */
   trouble: string;
@@ -66,11 +68,20 @@ const ofThisRepair = (e: unknown): e is Problem =>
  * it and is never sent under another's sign-in.
  */
 export class Outbox {
-  private state: OutboxState = { pending: [], others: [], reachable: true, trouble: "", refused: [], late: [] };
+  private state: OutboxState = {
+    pending: [],
+    others: [],
+    keeping: 0,
+    reachable: true,
+    trouble: "",
+    refused: [],
+    late: [],
+  };
   private all: readonly Kept[] = [];
   private me: Doer | undefined;
   private readonly listeners = new Set<() => void>();
   private readonly store: UseStore;
+  private readonly unkept = new Set<string>();
   private counter = 0;
   private sending = false;
   private pause = FIRST_PAUSE_MS;
@@ -114,7 +125,17 @@ export class Outbox {
     const key = `${String(Date.now()).padStart(15, "0")}-${String(this.counter++).padStart(6, "0")}-${event.id}`;
     const kept = { key, repair, event, ...(this.me && { by: { id: this.me.id, name: this.me.name } }) };
     this.hold([...this.all, kept]);
-    void set(key, kept, this.store).then(() => this.flush());
+    void this.keep(key, kept).then(() => this.flush());
+  }
+
+  /** A browser with no room left sends it all the same, and goes on saying that it is not kept. */
+  private async keep(key: string, kept: Kept): Promise<void> {
+    this.unkept.add(key);
+    this.change({ keeping: this.unkept.size });
+    await set(key, kept, this.store)
+      .then(() => this.unkept.delete(key))
+      .catch((e: unknown) => console.warn(e));
+    this.change({ keeping: this.unkept.size });
   }
 
   /**
@@ -183,6 +204,8 @@ export class Outbox {
   private async forget(batch: readonly Kept[], refused: Refusal[]): Promise<void> {
     await Promise.all(batch.map((k) => del(k.key, this.store)));
     const gone = new Set(batch.map((k) => k.key));
+    gone.forEach((key) => this.unkept.delete(key));
+    this.change({ keeping: this.unkept.size });
     this.hold(this.all.filter((k) => !gone.has(k.key)));
     this.change({ refused: [...this.state.refused, ...refused] });
   }

@@ -8,7 +8,7 @@ import { SayDialog } from "./say-dialog";
 
 /** The sheets of a run; one is open at most. */
 export type RunDialog =
-  "note" | "reading" | "keys" | "early" | "start" | "scrap" | "cannot" | "anew" | "end" | "measure" | "where";
+  "note" | "reading" | "keys" | "early" | "start" | "scrap" | "cannot" | "anew" | "end" | "measure" | "where" | "spots";
 
 const JUDGED_BY = [
   msg("Nail leaves no mark"),

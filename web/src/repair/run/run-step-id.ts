@@ -21,6 +21,12 @@ export const inserted = (gate: RunStepId, answer: string, step: string): RunStep
   time: 1,
 });
 
+/** What the gate whose answer put a step in is kept under, as it was asked then. */
+export const gateTextOf = (at: RunStepId): string | undefined => {
+  const round = gateOf(at);
+  return round && textOf(round.gate);
+};
+
 /** The gate whose answer put a step in, as it was asked then; none for a step of the plan. */
 export function gateOf(at: RunStepId): { gate: RunStepId; answer: string } | undefined {
   const last = at.rounds.at(-1);

@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import type { Api } from "../../api/client";
 import { firstName } from "../../shell/first-name";
 import { useMe } from "../../shell/me";
+import { siteOf } from "../sites";
 import { happened } from "./happened";
 import { scrappable } from "./in-hand";
 import type { RunDialog } from "./run-dialogs";
@@ -41,6 +42,11 @@ export function StepHead({
           </span>
           <span className="block truncate sm:text-16 sm:leading-5">{run.frozen.workup.name}</span>
         </span>
+        {siteOf(run.frozen.workup.sites, step) && (
+          <span className="firm bg-sheet max-w-[50%] shrink-0 truncate px-2 py-1 max-sm:py-0">
+            {siteOf(run.frozen.workup.sites, step)}
+          </span>
+        )}
         {current.loop && (
           <span className="waits shrink-0 px-2">
             <span className="bg-tape px-1">{told(current.loop)}</span>

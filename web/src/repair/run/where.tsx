@@ -5,18 +5,21 @@ import type { Api } from "../../api/client";
 import { DrawingPair } from "../drawing/drawing-pair";
 import { litByStep, LitProvider } from "../drawing/lit";
 import type { ZoneKind } from "../drawing/projection";
+import type { SpotMark } from "../drawing/spot-marks";
 
 /** Where the step in hand is done: the drawing over the whole glass. */
 export function Where({
   drawing,
   step,
   around,
+  spots,
   open,
   onOpenChange,
 }: {
   drawing: Api["Drawing"];
   step: Api["Step"];
   around: ZoneKind;
+  spots: readonly SpotMark[];
   open: boolean;
   onOpenChange: (open: boolean) => void;
 }) {
@@ -34,7 +37,7 @@ export function Where({
           </div>
           <div className="min-h-0 flex-1">
             <LitProvider fixed={litByStep(step)}>
-              <DrawingPair drawing={drawing} sectionShare={0.42} around={around} />
+              <DrawingPair drawing={drawing} sectionShare={0.42} around={around} spots={spots} />
             </LitProvider>
           </div>
         </Dialog.Content>

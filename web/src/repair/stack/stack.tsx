@@ -22,20 +22,31 @@ export function StackStation({
   on,
   workup,
   frozen,
+  site,
 }: {
   on: DraftOnScreen;
   workup: Api["Workup"] | undefined;
   frozen: boolean;
+  /** Place of the site that is looked at; none where the part has one. */
+  site?: number;
 }) {
   const roleWord = useRoleWord();
   const id = useId();
-  const whole = useWholeStack(on.draft, !frozen).data?.stack;
+  const told = useWholeStack(on.draft, !frozen).data;
+  const whole = site === undefined ? told?.stack : told?.sites[site];
   if (!workup) return <NotYet what={msg("a stack")} />;
   const { lines, fillNote, papers, taken } = workup.stack;
   // What is computed while typing says which stack; why, and why not the others, comes a moment later.
   const { ranked, ruledOut, rejectedWays, rejectedClasses } = frozen ? workup.stack : (whole ?? workup.stack);
   const take = (recipe: string) =>
-    on.change((d) => ({ ...d, recipe: recipe === ranked[0]?.recipe ? undefined : recipe }));
+    on.change((d) => {
+      // What was taken for another site stays.
+      const others = [d.recipe, ...(d.ways ?? [])].filter(
+        (w): w is string => w !== undefined && site !== undefined && !ranked.some((r) => r.recipe === w),
+      );
+      const [first, ...ways] = recipe === ranked[0]?.recipe ? others : [...others, recipe];
+      return { ...d, recipe: first, ways };
+    });
   const pin = (role: Role, item: string | undefined) =>
     on.change((d) => ({ ...d, pins: turned(d.pins as Partial<Record<Role, string>>, role, item) }));
   const schools = <Schools on={on} station="stack" frozen={frozen} />;

@@ -1,7 +1,7 @@
 import { msg } from "../../messages/messages";
 import { Printer, ShieldAlert } from "lucide-react";
 import { Tabs } from "radix-ui";
-import { useRef } from "react";
+import { Fragment, useRef } from "react";
 import { useSearchParams } from "react-router";
 import type { Api } from "../../api/client";
 import { useMinute } from "../../api/clock";
@@ -11,6 +11,8 @@ import { dialogOpen, typing, useKeys } from "../../shell/keys";
 import { minutes, moment } from "../../units/units";
 import { litByStep, useLit } from "../drawing/lit";
 import { Schools } from "../schools";
+import { Head } from "../sheet";
+import { lotsOf, type Site, siteOf } from "../sites";
 import type { DraftOnScreen } from "../use-draft";
 import { NotYet } from "../verdict/verdict";
 import { ComparePanel } from "./compare";
@@ -63,6 +65,7 @@ export function StepsStation({
       </div>
     );
   }
+  const lots = lotsOf(plan, workup.sites);
   return (
     <Tabs.Root
       value={tab}
@@ -98,19 +101,29 @@ export function StepsStation({
         </span>
       </div>
       <Tabs.Content value="steps" className="print-flow min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
-        <StepList plan={plan} drawing={workup.drawing} on={on} frozen={frozen} />
+        <StepList plan={plan} drawing={workup.drawing} sites={workup.sites} on={on} frozen={frozen} />
       </Tabs.Content>
       <Tabs.Content value="pour" className="print-flow min-h-0 flex-1 overflow-y-auto">
-        {plan.mixes.map((m) => (
-          <PourPanel key={m.id} mix={m} on={on} frozen={frozen} />
+        {lots.map((lot) => (
+          <Fragment key={lot.said}>
+            {lot.said && <Head title={lot.said} />}
+            {lot.plan.mixes.map((m) => (
+              <PourPanel key={m.id} mix={m} on={on} frozen={frozen} />
+            ))}
+            <PortionsPanel plan={lot.plan} />
+            <WaitsPanel plan={lot.plan} on={on} frozen={frozen} />
+          </Fragment>
         ))}
-        <PortionsPanel plan={plan} />
-        <WaitsPanel plan={plan} on={on} frozen={frozen} />
         <ShoppingPanel lines={plan.shopping} />
       </Tabs.Content>
       {/* Nothing in it takes the focus, so it does itself: arrows scroll it. */}
       <Tabs.Content value="ladder" className="print-flow min-h-0 flex-1 overflow-y-auto">
-        <LadderPanel plan={plan} />
+        {lots.map((lot) => (
+          <Fragment key={lot.said}>
+            {lot.said && <Head title={lot.said} />}
+            <LadderPanel plan={lot.plan} />
+          </Fragment>
+        ))}
         <BudgetPanel budget={plan.budget} />
         <Schools on={on} station="steps" frozen={frozen} />
       </Tabs.Content>
@@ -127,11 +140,13 @@ export function StepsStation({
 function StepList({
   plan,
   drawing,
+  sites,
   on,
   frozen,
 }: {
   plan: Api["Plan"];
   drawing: Api["Drawing"];
+  sites: readonly Site[];
   on: DraftOnScreen;
   frozen: boolean;
 }) {
@@ -182,6 +197,7 @@ function StepList({
               <span className="n text-20 font-semibold">{i + 1}</span>
               <span className="min-w-0 max-[899px]:col-span-2">
                 <span className="hd block">
+                  {siteOf(sites, step) && <span className="firm lab mr-2 px-1">{siteOf(sites, step)}</span>}
                   {step.title}
                   <HouseMark plan={plan} step={step.id} />
                 </span>
@@ -227,7 +243,8 @@ function StepList({
                 {step.gate && (
                   <p>
                     <b>{msg("Gate: {question}", { question: step.gate.question })}</b> {step.gate.yes}:{" "}
-                    {step.gate.yesNote}. {step.gate.branches.map((b) => `${b.label}: ${b.note}.`).join(" ")}
+                    {step.gate.yesNote}.{" "}
+                    {step.gate.branches.map((b) => `${b.label}: ${b.note.replace(/\.$/, "")}.`).join(" ")}
                   </p>
                 )}
                 {step.cautions.map((c) => (

@@ -317,6 +317,10 @@ public final class Depot {
         public void afterEach(ExtensionContext test) {
             ONE.open.forEach(BrowserContext::close);
             ONE.open.clear();
+            // A test that failed while the server was away takes no other along.
+            if (!ONE.app.isAlive()) {
+                ONE.start();
+            }
         }
     }
 

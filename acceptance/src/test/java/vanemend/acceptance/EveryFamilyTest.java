@@ -65,6 +65,7 @@ class EveryFamilyTest {
                 "Bonnet hail, some pushed out | pushed-out | Still there, or the paint is cracked",
                 "Door-skin weld seam | weld | Light through pinholes",
                 "Skirt-end locating tab | root | Air or dry cloth in it",
+                "Front-skirt knock: split, rash, tab | 3-root | Air or dry cloth in it",
                 "Mirror shell, corner missing | bites | It stays hard, or crazes",
                 "Driver's-console trim, glue and gouge | trial-spot | It crazes, softens or peels"
             })

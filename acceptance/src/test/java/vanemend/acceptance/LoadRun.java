@@ -3,6 +3,7 @@ package vanemend.acceptance;
 import com.google.gson.JsonArray;
 import com.google.gson.JsonObject;
 import com.google.gson.JsonParser;
+import com.google.gson.JsonPrimitive;
 import com.microsoft.playwright.Page;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -61,17 +62,23 @@ public final class LoadRun {
     /** Signs in with the browser, then asks over twenty connections of its own with the browser's cookies. */
     private static void preview() {
         Page page = Depot.as("tam", 1280, 800);
-        String draft = (String) page.evaluate("""
-                async () => {
-                  const repairs = await (await fetch('/api/repairs')).json();
-                  const id = repairs.find(r => r.name === 'Luggage-door ice dents').id;
-                  return JSON.stringify((await (await fetch('/api/repairs/' + id)).json()).draft);
-                }
-                """);
+        String draft = draftOf(page, "Luggage-door ice dents");
+        String knock = draftOf(page, "Front-skirt knock: split, rash, tab");
         Visitor tam = Visitor.of(page);
         page.context().close();
         preview(tam, "two dents", draft);
         preview(tam, "a dent, a scratch and a chip", ofThreeKinds(draft));
+        preview(tam, "a split, a rash and a tab, three sites", knock);
+    }
+
+    private static String draftOf(Page page, String name) {
+        return (String) page.evaluate("""
+                async name => {
+                  const repairs = await (await fetch('/api/repairs')).json();
+                  const id = repairs.find(r => r.name === name).id;
+                  return JSON.stringify((await (await fetch('/api/repairs/' + id)).json()).draft);
+                }
+                """, name);
     }
 
     /** The first dent of {@code draft} with a scratch and a chip in paint beside it. */
@@ -116,8 +123,14 @@ public final class LoadRun {
         JsonArray damages = out.getAsJsonArray("damages");
         JsonObject dent = damages.get(n / FIGURES.size() % damages.size()).getAsJsonObject();
         List<String> figures = FIGURES.stream().filter(dent::has).toList();
-        String figure = figures.get(n % figures.size());
-        dent.addProperty(figure, dent.get(figure).getAsDouble() * (1 + 0.2 * n / TYPED));
+        double by = 1 + 0.2 * n / TYPED;
+        if (figures.isEmpty()) {
+            JsonArray trace = dent.getAsJsonArray("trace");
+            trace.set(1, new JsonPrimitive(trace.get(1).getAsDouble() * by));
+        } else {
+            String figure = figures.get(n % figures.size());
+            dent.addProperty(figure, dent.get(figure).getAsDouble() * by);
+        }
         return out.toString().getBytes(StandardCharsets.UTF_8);
     }
 

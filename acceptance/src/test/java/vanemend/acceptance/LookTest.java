@@ -23,6 +23,7 @@ class LookTest {
             "/people",
             "/server",
             "/devices",
+            "/day",
             "/shelf",
             "/rules",
             Depot.path("Luggage-door ice dents", "part"),

@@ -212,7 +212,7 @@ class RunsTest {
 
         Download json =
                 isla.page().waitForDownload(() -> isla.page().getByText("JSON").click());
-        assertThat(Files.readString(json.path())).contains("vane-mend-record-9", "Shine test missing");
+        assertThat(Files.readString(json.path())).contains("vane-mend-record-10", "Shine test missing");
         @SuppressWarnings("unchecked")
         Map<String, Object> record = (Map<String, Object>)
                 ((Map<String, Object>) isla.ask("/api/repairs/" + tam.number() + "/record")).get("record");

@@ -4,8 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.DisplayName;
@@ -76,6 +78,55 @@ class WholeJobTest {
         assertThat(record.innerText())
                 .containsPattern(String.format(
                         Locale.ROOT, "%.1f\u202fg\\s+[0-9.]+\u202fg\\s+2\u202f%%\\s+(?:1\\.9|2)\u202f%%", first + 0.4));
+    }
+
+    @Test
+    void aLowSpotIsDrawnWhereItIs() {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        Page page = tam.page();
+        tam.newRepair("Spotted locker dent", "2.8 mm");
+        tam.begin();
+        tam.workTo("shape-gate");
+        double first = tam.plannedFillerG();
+        tam.button("Draw what is wrong").click();
+        BoundingBox panel = page.getByRole(
+                        AriaRole.GROUP, new Page.GetByRoleOptions().setName("What lies where, to scale"))
+                .boundingBox();
+        double x = panel.x + panel.width / 2;
+        double y = panel.y + panel.height / 2;
+        page.mouse().move(x, y);
+        page.mouse().down();
+        page.mouse().move(x + 20, y, new Mouse.MoveOptions().setSteps(4));
+        page.mouse().move(x + 60, y, new Mouse.MoveOptions().setSteps(4));
+        page.mouse().up();
+        tam.type("How deep it is", "0.9");
+        tam.button("Put it down: low spot").click();
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Spots here"))
+                        .getByRole(AriaRole.LISTITEM))
+                .containsText("0.9\u202fmm deep");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Not yet: low spot")))
+                .click();
+        tam.left("shape-gate");
+        tam.workTo("shape-gate:low/mix");
+        assertThat(page.getByText("filler, for what was drawn")).isVisible();
+        tam.sent();
+        org.assertj.core.api.Assertions.assertThat(tam.plannedFillerG()).isBetween(20.0, first - 1);
+        tam.workTo("shape-gate:low/spread");
+        assertThat(page.getByRole(
+                                AriaRole.GROUP,
+                                new Page.GetByRoleOptions().setName(Pattern.compile("^Footprint, to scale")))
+                        .getByText("0.9\u202fmm"))
+                .isVisible();
+        tam.workTo("finished");
+        tam.sent();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the record"))
+                .click();
+        Locator record = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Record"));
+        assertThat(record.getByText("What lies where")).isVisible();
+        assertThat(record.getByText("at its thickest 2.8").or(record.getByText("At its thickest 2.8")))
+                .isVisible();
+        assertThat(record.getByText(Pattern.compile("Low spot, .* by .*, 0\\.9.mm deep")))
+                .isVisible();
     }
 
     @Test

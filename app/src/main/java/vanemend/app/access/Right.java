@@ -34,7 +34,9 @@ public enum Right {
     AIR("say the shop's air", TECHNICIAN, LEAD),
     DEVICE("read a device, set it to nought, put it on a repair", APPRENTICE, TECHNICIAN, LEAD),
     DEVICE_FAULT("make a stand-in fail", LEAD),
-    RULES("change house rules, the house's pages, the shop's place, units, lamps and ovens, measured heat", LEAD),
+    RULES(
+            "change house rules, the house's pages, the shop's place, hours, units, lamps and ovens, measured heat",
+            LEAD),
     RECORD_IN("read a record in", LEAD),
     PEOPLE("add people and give new passwords", LEAD),
     AUDIT("read the audit and how the server is", LEAD);

@@ -5,10 +5,13 @@ import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.UUID;
+import vanemend.core.damage.Oval;
+import vanemend.core.method.Gate;
 import vanemend.core.run.BenchEvent;
 import vanemend.core.run.RunState;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.Quantity;
+import vanemend.core.trade.TradeBook;
 
 /**
  * Something that happened at the bench, as sent; any field may be absent.
@@ -20,6 +23,7 @@ import vanemend.core.trade.Quantity;
  * @param text the note; the device of a reading; a reason for AMEND, SCRAP, END, AGAINST and a SIGN that sends back, and if wanted for
  *     UNDO, GATE, CLOCK and DONE
  * @param target what to take back or put right; the stop to go against; for SIGN the newest event that was seen
+ * @param place what a SPOT covers; its {@code answer} is the branch of the gate that it speaks for, its {@code value} how deep it is, mm
  */
 public record EventDraft(
         UUID id,
@@ -31,11 +35,48 @@ public record EventDraft(
         Double value,
         String text,
         UUID target,
-        Boolean logged) {
+        Boolean logged,
+        SpotDraft place) {
     private static final int LONGEST_NOTE = 2000;
     private static final int LONGEST_DEVICE = 60;
+    private static final double LARGEST_PART_MM = TradeBook.value("entry.part.max");
+
+    /**
+     * An oval on the part, mm; any field may be absent.
+     *
+     * @param angleDeg turn of its length, counter-clockwise from level, degrees; 0 when absent
+     */
+    public record SpotDraft(Double xMm, Double yMm, Double lengthMm, Double widthMm, Double angleDeg) {
+        private Oval check(Check check) {
+            Quantity across = Quantity.SPOT_MM;
+            return new Oval(
+                    check.range("place.xMm", "Middle of the spot from the left", xMm, 0, LARGEST_PART_MM, "mm"),
+                    check.range("place.yMm", "Middle of the spot from below", yMm, 0, LARGEST_PART_MM, "mm"),
+                    check.range("place.lengthMm", "Length of the spot", lengthMm, across.min(), across.max(), "mm"),
+                    check.range("place.widthMm", "Width of the spot", widthMm, across.min(), across.max(), "mm"),
+                    angleDeg == null ? 0 : check.range("place.angleDeg", "Turn of the spot", angleDeg, -360, 360, "°"));
+        }
+    }
+
     static final int LONGEST_STEP = 200;
     private static final int LONGEST_ANSWER = 40;
+
+    /** A reading, as {@code source} gave it. */
+    public static EventDraft reading(
+            Instant at, String step, Quantity quantity, double value, String source, boolean logged) {
+        return new EventDraft(
+                UUID.randomUUID(),
+                BenchEvent.Kind.READING,
+                at,
+                step,
+                null,
+                quantity,
+                value,
+                source,
+                null,
+                logged,
+                null);
+    }
 
     /** The event, problems left in {@code check}. A time before the start or after {@code now} is drawn in to it. */
     Optional<BenchEvent> check(Check check, Instant earliest, Instant now, String by) {
@@ -74,6 +115,21 @@ public record EventDraft(
             read = Optional.of(q);
             figure = Optional.of(check.range("value", q.word(), value, q.min(), q.max(), q.unit()));
             note = text == null || text.isBlank() ? "" : check.text("text", "The device", text, LONGEST_DEVICE);
+        }
+        Optional<Oval> spot = Optional.empty();
+        if (what == BenchEvent.Kind.SPOT) {
+            spot = place == null ? Optional.empty() : Optional.of(place.check(check));
+            if (place == null) {
+                check.refuse("place", null, "an oval on the part", "A spot says where it is and how large.");
+            }
+            if (said.isEmpty()) {
+                check.refuse("answer", null, "what is wrong with it", "A spot says what is wrong there.");
+            }
+            Quantity deep = Quantity.DEPTH_MM;
+            if (said.equals(Gate.LOW) || value != null) {
+                figure = Optional.of(check.range(
+                        "value", "How deep a low spot is", value, Math.max(0.1, deep.min()), deep.max(), deep.unit()));
+            }
         }
         Optional<UUID> back = Optional.empty();
         if (what == BenchEvent.Kind.UNDO) {
@@ -131,6 +187,7 @@ public record EventDraft(
                 figure,
                 note,
                 back,
-                logged != null && logged && what == BenchEvent.Kind.READING));
+                logged != null && logged && what == BenchEvent.Kind.READING,
+                spot));
     }
 }

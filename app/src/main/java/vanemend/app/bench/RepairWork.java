@@ -25,6 +25,7 @@ import vanemend.app.store.Shop;
 import vanemend.app.store.Signatures;
 import vanemend.core.method.Conditions;
 import vanemend.core.plan.FrozenPlan;
+import vanemend.core.plan.KeptSites;
 import vanemend.core.plan.Planner;
 import vanemend.core.plan.RepairDraft;
 import vanemend.core.plan.Workup;
@@ -106,6 +107,7 @@ public class RepairWork {
     private final BenchFigures figures;
     private final Clock clock;
     private final Bell bell;
+    private final KeptSites kept = new KeptSites();
 
     RepairWork(
             Repairs repairs,
@@ -136,7 +138,7 @@ public class RepairWork {
     /** Computes {@code draft} as it is shown while typing. */
     public Worked sketch(RepairDraft draft, Account who) {
         Check check = new Check();
-        Optional<Workup> workup = Planner.sketch(draft, shop.conditions(who.role() == Role.APPRENTICE), check);
+        Optional<Workup> workup = Planner.sketch(draft, shop.conditions(who.role() == Role.APPRENTICE), kept, check);
         return new Worked(workup, check.problems());
     }
 
@@ -424,16 +426,12 @@ public class RepairWork {
                         "Line " + row.line() + ": " + row.at() + " lies outside this work, which began "
                                 + run.frozen().frozenAt() + ".");
             } else if (run.state().readings().stream().noneMatch(r -> same(r, row))) {
-                fresh.add(new EventDraft(
-                        UUID.randomUUID(),
-                        BenchEvent.Kind.READING,
+                fresh.add(EventDraft.reading(
                         row.at(),
                         row.step().isEmpty() ? run.state().inHandAt(row.at()) : row.step(),
-                        null,
                         row.quantity(),
                         row.value(),
                         row.source(),
-                        null,
                         row.logged()));
             }
         }

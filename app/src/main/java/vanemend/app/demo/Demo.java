@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -25,6 +27,7 @@ import vanemend.app.store.BenchEvents;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
 import vanemend.app.store.ShopSettings;
+import vanemend.core.day.Hours;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.Conditions;
 import vanemend.core.method.HousePages;
@@ -47,6 +50,11 @@ class Demo implements ApplicationRunner {
     private static final Account PRIYA = new Account("priya", "Priya Lindqvist", Role.TECHNICIAN);
     private static final Account JOSS = new Account("joss", "Joss Abara", Role.APPRENTICE);
     private static final int SHORTEST_PASSWORD = 8;
+
+    /** When the depot works. */
+    private static final Hours HOURS = Hours.kept(Stream.of("MONDAY", "TUESDAY", "WEDNESDAY", "THURSDAY", "FRIDAY")
+            .map(d -> d + " 07:30-12:00 12:30-16:30")
+            .collect(Collectors.joining("; ")));
 
     private final Accounts accounts;
     private final Shop shop;
@@ -89,6 +97,7 @@ class Demo implements ApplicationRunner {
         List.of(ISLA, TAM, PRIYA, JOSS).forEach(a -> accounts.add(a, password));
         Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
         shop.air(new Air(17, 58), "isla");
+        settings.hours(HOURS, "isla");
         List.of(ShopSettings.Step.values()).forEach(settings::done);
         DemoShelf.on(LocalDate.ofInstant(now, shop.zone())).forEach(shop::stock);
 

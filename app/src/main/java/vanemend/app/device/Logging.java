@@ -7,7 +7,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -20,7 +19,6 @@ import vanemend.app.bench.RepairWork;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.DeviceLogs;
 import vanemend.app.store.Leases;
-import vanemend.core.run.BenchEvent;
 import vanemend.core.trade.Quantity;
 
 /**
@@ -147,16 +145,12 @@ public class Logging {
         Instant at = clock.instant();
         String step = work.running(repair).state().current().orElse("");
         List<EventDraft> drafts = shown.figures().stream()
-                .map(f -> new EventDraft(
-                        UUID.randomUUID(),
-                        BenchEvent.Kind.READING,
+                .map(f -> EventDraft.reading(
                         at,
                         step,
-                        null,
                         Quantity.answeredBy(f.measured()),
                         f.value(),
                         devices.of(kind).name(),
-                        null,
                         true))
                 .toList();
         work.take(repair, drafts, who);

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.openpdf.text.Document;
@@ -25,6 +26,7 @@ import vanemend.core.mix.Portion;
 import vanemend.core.plan.Drawing;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
+import vanemend.core.plan.Site;
 import vanemend.core.plan.Workup;
 import vanemend.core.section.Layer;
 import vanemend.core.section.Section;
@@ -250,7 +252,8 @@ public final class BenchSheetPdf {
                 .forEach(m -> row(
                         t,
                         size,
-                        m.title() + "\n" + m.pour().said() + ", lot " + m.pour().lot(),
+                        at(s -> s.mix().equals(m.id())) + m.title() + "\n"
+                                + m.pour().said() + ", lot " + m.pour().lot(),
                         Check.shown(m.pour().fillerG()) + " g + cream "
                                 + String.format(Locale.ROOT, "%.1f", m.pour().creamG()) + " g",
                         clock(m.pour().workMin(), m.pour().onPartByMin()),
@@ -262,7 +265,7 @@ public final class BenchSheetPdf {
                 .forEach(p -> row(
                         t,
                         size,
-                        p.title() + "\n" + p.material() + ", lot " + p.lot(),
+                        at(s -> s.portion().equals(p.id())) + p.title() + "\n" + p.material() + ", lot " + p.lot(),
                         Portion.amount(p.needed(), p.unit()),
                         p.workMin() > 0 ? clock(p.workMin(), p.onPartByMin()) : "",
                         p.figures().stream().map(Portion.Figure::said).collect(Collectors.joining("; "))));
@@ -270,7 +273,7 @@ public final class BenchSheetPdf {
                 .forEach(w -> row(
                         t,
                         size,
-                        w.title(),
+                        at(s -> s.clock().filter(c -> c.waitId().equals(w.id())).isPresent()) + w.title(),
                         Math.round(w.route().minutes()) + " min",
                         w.route().kind().word(),
                         w.source() + ". " + w.sign()));
@@ -324,6 +327,21 @@ public final class BenchSheetPdf {
         return (own ? " (house rule)" : "") + wanted;
     }
 
+    /** The sites of the first step that {@code uses} it. */
+    private String at(Predicate<Step> uses) {
+        return plan.steps().stream()
+                .map(PlannedStep::step)
+                .filter(uses)
+                .findFirst()
+                .map(this::site)
+                .orElse("");
+    }
+
+    private String site(Step s) {
+        String said = Site.said(workup.sites(), s);
+        return said.isEmpty() ? "" : said + ": ";
+    }
+
     private PdfPTable steps(float size) {
         PdfPTable t = new PdfPTable(new float[] {6, 66, 30, 34, 24});
         header(t, size, "", "Step", "Where", "With", "Time");
@@ -345,7 +363,7 @@ public final class BenchSheetPdf {
                     t,
                     size,
                     Integer.toString(i++),
-                    s.title() + house(s) + gate + mind,
+                    site(s) + s.title() + house(s) + gate + mind,
                     s.zone().map(this::word).orElse(""),
                     Stream.of(s.tool(), s.paper(), s.material(), s.amount())
                             .filter(x -> !x.isEmpty())

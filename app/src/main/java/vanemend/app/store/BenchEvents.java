@@ -12,6 +12,7 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import vanemend.app.store.upgrade.Formats;
+import vanemend.core.damage.Oval;
 import vanemend.core.run.BenchEvent;
 import vanemend.core.trade.Quantity;
 
@@ -27,8 +28,10 @@ public class BenchEvents {
             Caffeine.newBuilder().maximumSize(MOST_READ).build();
     private final JdbcClient db;
     private final Clock clock;
+    private final Json json;
 
-    BenchEvents(JdbcClient db, Clock clock) {
+    BenchEvents(JdbcClient db, Clock clock, Json json) {
+        this.json = json;
         this.db = db;
         this.clock = clock;
     }
@@ -40,7 +43,7 @@ public class BenchEvents {
                         "SELECT STRAIGHT_JOIN e.*, COALESCE(e.by_name, a.name) AS name FROM bench_event e FORCE INDEX (bench_event_repair)"
                                 + " JOIN account a ON a.id = e.account_id WHERE e.repair_id = ? ORDER BY e.seq")
                 .param(repairId)
-                .query(BenchEvents::row)
+                .query(this::row)
                 .list();
     }
 
@@ -75,8 +78,8 @@ public class BenchEvents {
 
     private void add(long repairId, BenchEvent e, String accountId, String byName) {
         db.sql(
-                        "INSERT INTO bench_event (id, repair_id, kind, at, received_at, account_id, step, answer, quantity, value, text, target, by_name, format, logged)"
-                                + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                        "INSERT INTO bench_event (id, repair_id, kind, at, received_at, account_id, step, answer, quantity, value, text, target, by_name, format, logged, place)"
+                                + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(
                         e.id().toString(),
                         repairId,
@@ -92,11 +95,12 @@ public class BenchEvents {
                         e.target().map(UUID::toString).orElse(null),
                         byName,
                         Formats.EVENT,
-                        e.logged())
+                        e.logged(),
+                        e.place().map(json::write).orElse(null))
                 .update();
     }
 
-    private static BenchEvent row(ResultSet rs, int i) throws SQLException {
+    private BenchEvent row(ResultSet rs, int i) throws SQLException {
         double value = rs.getDouble("value");
         boolean none = rs.wasNull();
         BenchEvent.Kind kind = BenchEvent.Kind.valueOf(rs.getString("kind"));
@@ -114,6 +118,7 @@ public class BenchEvents {
                 none ? Optional.empty() : Optional.of(value),
                 reading ? Formats.source(format, text) : text,
                 Optional.ofNullable(rs.getString("target")).map(UUID::fromString),
-                rs.getBoolean("logged") || reading && Formats.loggedByText(format, text));
+                rs.getBoolean("logged") || reading && Formats.loggedByText(format, text),
+                Optional.ofNullable(rs.getString("place")).map(p -> json.read(p, Oval.class)));
     }
 }

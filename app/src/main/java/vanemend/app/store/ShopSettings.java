@@ -10,6 +10,7 @@ import java.util.Set;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import vanemend.core.day.Hours;
 
 /** What a shop says of itself once: its units, its lamps and ovens, and which steps of setting it up were looked at. */
 @Component
@@ -37,6 +38,7 @@ public class ShopSettings {
     private static final String UNITS = "units";
     private static final String LAMPS = "lamps";
     private static final String OVENS = "ovens";
+    private static final String HOURS = "hours";
 
     private final JdbcClient db;
     private final Audit audit;
@@ -83,6 +85,17 @@ public class ShopSettings {
     public void heat(int lamps, int ovens, String by) {
         put(LAMPS, Integer.toString(lamps), by);
         put(OVENS, Integer.toString(ovens), by);
+    }
+
+    /** When the shop works; nothing where nobody said. */
+    public Hours hours() {
+        return Hours.kept(value(HOURS).orElse(""));
+    }
+
+    /** Takes when the shop works. */
+    @AllOrNothing
+    public void hours(Hours hours, String by) {
+        put(HOURS, hours.text(), by);
     }
 
     /** Steps that nobody has looked at yet, in order. */

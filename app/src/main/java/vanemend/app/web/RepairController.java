@@ -36,6 +36,7 @@ import vanemend.app.web.Views.RepairView;
 import vanemend.app.web.Views.StackView;
 import vanemend.core.method.Conditions;
 import vanemend.core.plan.RepairDraft;
+import vanemend.core.plan.Site;
 import vanemend.core.plan.Workup;
 
 /** Repairs: list, make, change, and the computation while typing. */
@@ -158,7 +159,13 @@ class RepairController {
     @Needs(Right.PLAN)
     @PostMapping("/preview/stack")
     StackView stack(@RequestBody RepairDraft draft, Principal me) {
-        return new StackView(work.work(draft, people.of(me)).workup().map(Workup::stack));
+        Optional<Workup> workup = work.work(draft, people.of(me)).workup();
+        return new StackView(
+                workup.map(Workup::stack),
+                workup.stream()
+                        .flatMap(w -> w.sites().stream())
+                        .map(Site::stack)
+                        .toList());
     }
 
     private static RepairDraft draftOf(RepairDraft draft) {

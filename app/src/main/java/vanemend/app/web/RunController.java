@@ -37,6 +37,7 @@ import vanemend.app.web.Views.NotTakenView;
 import vanemend.app.web.Views.RecordView;
 import vanemend.app.web.Views.RunView;
 import vanemend.app.web.Views.TakenView;
+import vanemend.core.run.FilmMap;
 
 /** Run, record and work. */
 @RestController
@@ -99,6 +100,15 @@ class RunController {
                         .toList());
     }
 
+    /** What lies where on the part as the run stands. */
+    record FilmView(Optional<FilmMap> film) {}
+
+    @GetMapping("/repairs/{id}/run/film")
+    FilmView film(@PathVariable long id) {
+        RepairWork.Running run = work.running(id);
+        return new FilmView(FilmMap.of(run.frozen(), run.state()));
+    }
+
     @GetMapping("/repairs/{id}/record")
     RecordView record(@PathVariable long id) {
         RepairWork.Proof proof = work.proof(id);
@@ -117,13 +127,7 @@ class RunController {
             @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_ENCODING, defaultValue = "")
                     String takes,
             Principal me) {
-        boolean zipped = takes.contains("gzip");
-        ResponseEntity.BodyBuilder answer =
-                ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).varyBy(HttpHeaders.ACCEPT_ENCODING);
-        if (zipped) {
-            answer.header(HttpHeaders.CONTENT_ENCODING, "gzip");
-        }
-        return answer.body(kept.of(people.of(me), zipped));
+        return kept.answer(people.of(me), takes);
     }
 
     @Hidden

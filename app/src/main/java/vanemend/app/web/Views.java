@@ -120,8 +120,12 @@ final class Views {
     /** A draft worked up without saving; the plan comes without its rework, as it does in a repair not begun. */
     record PreviewView(Optional<Workup> workup, List<InputProblem> problems) {}
 
-    /** The whole stack of a draft; empty where the draft cannot be worked up. */
-    record StackView(Optional<StackChoice> stack) {}
+    /**
+     * The whole stack of a draft; empty where the draft cannot be worked up.
+     *
+     * @param sites the stacks of its sites, in order; none where it has one
+     */
+    record StackView(Optional<StackChoice> stack, List<StackChoice> sites) {}
 
     /**
      * A run.

@@ -202,6 +202,19 @@ class FormatsTest {
     }
 
     @Test
+    @DisplayName(
+            "records of the ninth format: no spot was drawn, of no round is known how thick it lies, every paper is used")
+    void recordsOfTheNinthFormat() {
+        assertThat(finished("record-9-dent-filler-putty.json")).isNotEmpty();
+        RecordFile file = read(Kept.text("record-9-dent-filler-putty.json"));
+        assertThat(file.events()).allSatisfy(e -> assertThat(e.place()).isEmpty());
+        assertThat(file.frozen().plan().mixes())
+                .isNotEmpty()
+                .allSatisfy(
+                        m -> assertThat(m.pour().again().orElseThrow().lay()).isEmpty());
+    }
+
+    @Test
     @DisplayName("a draft that was kept with the clear beside a run is read as what the gauge shows")
     void draftsWithTheClearAlone() {
         Json json = TestServer.bean(Json.class);

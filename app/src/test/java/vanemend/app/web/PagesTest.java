@@ -26,6 +26,7 @@ class PagesTest {
             "/shelf",
             "/rules",
             "/devices",
+            "/day",
             "/no-such-place",
             "/no/such/place"
         }) {

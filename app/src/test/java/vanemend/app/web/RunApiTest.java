@@ -11,6 +11,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import vanemend.app.Caller;
@@ -93,6 +94,59 @@ class RunApiTest {
                 .contains("Surface of ⟦900 °C least⟧ cannot be right")
                 .contains("from ⟦-20 to 120 °C⟧");
         assertThat(a.text("run.state.current")).isEqualTo("depth");
+    }
+
+    /** A spot at {@code step} that is {@code branch}, {@code mm} long and 30 mm wide. */
+    private static Map<String, Object> spot(String step, String branch, double mm) {
+        Map<String, Object> e = Happens.event("SPOT", step, "answer", branch);
+        e.put("place", Map.of("xMm", 350, "yMm", 240, "lengthMm", mm, "widthMm", 30));
+        return e;
+    }
+
+    @Test
+    @DisplayName("a spot is taken at its gate, kept with its place, sizes the next mix, and lies on the film map")
+    void spots() {
+        String path = started("Spots");
+        String at = "wash";
+        while (!at.equals("shape-gate")) {
+            JsonNode now = tam.get(path + "/run").at("state");
+            String step = at;
+            JsonNode in = now.get("steps")
+                    .valueStream()
+                    .filter(s -> s.get("id").asString().equals(step))
+                    .findFirst()
+                    .orElseThrow();
+            boolean gate = in.get("step").has("gate");
+            at = tam.post(
+                            path + "/events",
+                            List.of(Happens.event(gate ? "GATE" : "DONE", at, "answer", gate ? "yes" : "")))
+                    .text("run.state.current");
+        }
+        Map<String, Object> low = spot(at, "low", 40);
+        low.put("value", 1.2);
+        Map<String, Object> nowhere = Happens.event("SPOT", at, "answer", "low");
+        Map<String, Object> tooLong = spot(at, "low", 4000);
+        tooLong.put("value", 1.2);
+        Caller.Answer a = tam.post(path + "/events", List.of(low, nowhere, spot(at, "low", 40), tooLong));
+        assertThat(a.at("refused")
+                        .valueStream()
+                        .map(r -> r.get("problem").get("field").asString()))
+                .containsExactly("place", "value", "place.lengthMm");
+        JsonNode kept = tam.get(path + "/run").at("state.spots");
+        assertThat(kept).hasSize(1);
+        assertThat(kept.get(0).get("place").get("lengthMm").asDouble()).isEqualTo(40);
+        assertThat(kept.get(0).get("depthMm").asDouble()).isEqualTo(1.2);
+        JsonNode film = tam.get(path + "/run/film").at("film");
+        assertThat(film.get("spots").get(0).get("said").asString()).isEqualTo("Low spot");
+        assertThat(film.get("thickest").get("mm").asDouble()).isPositive();
+        double first = tam.get(path + "/run").at("state.mixes.0.fillerTargetG").asDouble();
+        tam.post(
+                path + "/events",
+                List.of(Happens.event("GATE", at, "answer", "low"), Happens.event("DONE", at + ":low/clean")));
+        JsonNode mixes = tam.get(path + "/run").at("state.mixes");
+        assertThat(mixes.get(mixes.size() - 1).get("fillerTargetG").asDouble()).isBetween(20.0, first - 1);
+        assertThat(tam.get(path + "/record").at("record.lines").toString())
+                .contains("Low spot, ⟦40 mm⟧ by ⟦30 mm⟧, ⟦1.2 mm⟧ deep, ⟦350 mm⟧ from the left, ⟦240 mm⟧ up");
     }
 
     @Test

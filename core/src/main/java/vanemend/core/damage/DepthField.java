@@ -30,6 +30,9 @@ public final class DepthField {
         0.0471753363865118
     };
 
+    /** More of them are quicker grown step by step from what has met already. */
+    private static final int MOST_OVALS = 5;
+
     private final List<Dent> dents;
     private final Ellipse[] ellipses;
     private final Optional<Ovals> ovals;
@@ -44,12 +47,9 @@ public final class DepthField {
         }
         this.dents = List.copyOf(dents);
         this.ellipses = dents.stream().map(Ellipse::new).toArray(Ellipse[]::new);
-        this.ovals = switch (dents.size()) {
-            case 1 -> Optional.of(new Ovals(dents.getFirst().oval()));
-            case 2 ->
-                Optional.of(new Ovals(dents.getFirst().oval(), dents.getLast().oval()));
-            default -> Optional.empty();
-        };
+        this.ovals = Optional.of(dents)
+                .filter(d -> d.size() <= MOST_OVALS)
+                .map(d -> new Ovals(d.stream().map(Dent::oval).toList()));
     }
 
     /** The dents, at least one. */

@@ -1,19 +1,21 @@
 package vanemend.core.damage;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Iterator;
+import java.util.List;
 import java.util.Optional;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /**
- * One oval, or two, grown outward. An oval's outline offset by a distance is its parallel curve, each point moved along its normal
- * (textbook geometry), and what is grown of two together is the two grown, joined. Three and more are grown by the general library, whose
- * answer these are held against. Most repairs are one dent or two: with the general library alone their preview takes half as long again.
+ * A few ovals, grown outward. An oval's outline offset by a distance is its parallel curve, each point moved along its normal (textbook
+ * geometry), and what is grown of several together is each of them grown, joined. The general library's answer, outlines offset by a buffer,
+ * is what these are held against: with it alone a preview takes half as long again.
  */
 public final class Ovals {
     private static final GeometryFactory GEOMETRY = new GeometryFactory();
@@ -106,32 +108,60 @@ public final class Ovals {
         }
     }
 
-    private final Outline one;
-    private final Optional<Outline> other;
+    private final List<Outline> outlines;
 
-    /** One oval. */
-    public Ovals(Oval one) {
-        this.one = Outline.of(one);
-        this.other = Optional.empty();
-    }
-
-    /** Two, apart or together. */
-    public Ovals(Oval one, Oval other) {
-        this.one = Outline.of(one);
-        this.other = Optional.of(Outline.of(other));
+    /** One oval or more. */
+    public Ovals(List<Oval> ovals) {
+        this.outlines = ovals.stream().map(Outline::of).toList();
     }
 
     /** All of it grown by {@code mm}, 0 or more, joined where it meets; 96 corners or more on each parallel curve. */
     public Geometry grown(double mm) {
-        Convex a = one.parallel(mm);
-        if (other.isEmpty()) {
-            return a.polygon();
+        List<Geometry> fields = fields(mm).stream().map(Ovals::joined).toList();
+        return fields.size() == 1 ? fields.getFirst() : GEOMETRY.buildGeometry(polygons(fields));
+    }
+
+    private static List<Geometry> polygons(List<Geometry> fields) {
+        List<Geometry> out = new ArrayList<>();
+        for (Geometry f : fields) {
+            for (int i = 0; i < f.getNumGeometries(); i++) {
+                out.add(f.getGeometryN(i));
+            }
         }
-        Convex b = other.get().parallel(mm);
-        if (!a.box().intersects(b.box())) {
-            return GEOMETRY.createMultiPolygon(new Polygon[] {a.polygon(), b.polygon()});
+        return out;
+    }
+
+    /** What is grown, those together whose boxes meet, or meet by others between them. */
+    private List<List<Convex>> fields(double mm) {
+        List<List<Convex>> fields = new ArrayList<>();
+        for (Outline o : outlines) {
+            Convex c = o.parallel(mm);
+            List<Convex> field = new ArrayList<>();
+            Iterator<List<Convex>> it = fields.iterator();
+            while (it.hasNext()) {
+                List<Convex> f = it.next();
+                if (f.stream().anyMatch(x -> x.box().intersects(c.box()))) {
+                    field.addAll(f);
+                    it.remove();
+                }
+            }
+            field.add(c);
+            fields.add(field);
         }
-        return joined(a, b).orElseGet(() -> OverlayNGRobust.overlay(a.polygon(), b.polygon(), OverlayNG.UNION));
+        return fields;
+    }
+
+    private static Geometry joined(List<Convex> field) {
+        if (field.size() == 1) {
+            return field.getFirst().polygon();
+        }
+        return Optional.of(field)
+                .filter(f -> f.size() == 2)
+                .flatMap(f -> joined(f.getFirst(), f.getLast()))
+                .orElseGet(() -> OverlayNGRobust.union(field.stream()
+                        .map(Convex::polygon)
+                        .map(Geometry.class::cast)
+                        .toList()));
     }
 
     /**

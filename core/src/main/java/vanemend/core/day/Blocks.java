@@ -1,14 +1,18 @@
 package vanemend.core.day;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import vanemend.core.method.Asides;
 import vanemend.core.method.Step;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
+import vanemend.core.run.RunState;
 
 /**
  * The blocks of a plan: consecutive steps that the same hands do, one block; what is live from its mixing to its last spreading, one that nothing
@@ -18,6 +22,14 @@ import vanemend.core.plan.PlannedStep;
 public final class Blocks {
     private static final int MINUTE = 60;
 
+    /** A step with what it takes from now on: less than planned where it is in hand, nothing where it is done. */
+    private record Rest(String id, Step step, boolean done, double activeMin, double waitMin) {
+        static Rest whole(Step s) {
+            return new Rest(s.id(), s, false, s.activeMin(), s.waitMin());
+        }
+    }
+
+    private final List<Rest> rests;
     private final List<Step> steps;
     private final Right craft;
     private final List<Task> out = new ArrayList<>();
@@ -32,22 +44,101 @@ public final class Blocks {
     private double minutes;
     private boolean live;
 
-    private Blocks(List<Step> steps, Right craft) {
-        this.steps = steps;
+    private Blocks(List<Rest> rests, Right craft) {
+        this.rests = rests;
+        this.steps = rests.stream().map(Rest::step).toList();
         this.craft = craft;
     }
 
     /** The blocks of {@code plan}, each called by its first step; {@code craft} is what its hands must be allowed besides. */
     public static List<Task> of(Plan plan, Right craft) {
-        Blocks b = new Blocks(plan.steps().stream().map(PlannedStep::step).toList(), craft);
-        b.lay();
+        Blocks b = new Blocks(
+                plan.steps().stream().map(PlannedStep::step).map(Rest::whole).toList(), craft);
+        b.lay(0);
         return List.copyOf(b.out);
     }
 
-    private void lay() {
+    /**
+     * What is left of a run at {@code now}, the step in hand first: what waits goes on waiting, and what hands are at stays in the hands of
+     * {@code whose}.
+     *
+     * @param whose id of who is at it; empty where that is nobody of this day
+     */
+    public static List<Task> left(RunState run, Instant now, Right craft, Optional<String> whose) {
+        List<Rest> rests = run.steps().stream().map(s -> rest(s, run, now)).toList();
+        Blocks b = new Blocks(rests, craft);
+        int first = 0;
+        while (first < rests.size() && rests.get(first).done()) {
+            first++;
+        }
+        if (first == rests.size()) {
+            return List.of();
+        }
+        Rest inHand = rests.get(first);
+        boolean waits = inHand.step().kind() == Step.Kind.WAIT;
+        if (waits) {
+            b.out.add(new Task(
+                    inHand.id(),
+                    Math.max(1, seconds(inHand.waitMin())),
+                    false,
+                    Right.ANY,
+                    false,
+                    false,
+                    things(inHand.step()),
+                    List.of()));
+            b.blockOf.put(first, 0);
+        }
+        b.lay(waits ? first + 1 : first);
+        List<Task> out = new ArrayList<>(b.out);
+        if (!waits && !out.isEmpty()) {
+            out.set(0, out.getFirst().by(whose));
+        }
+        return List.copyOf(out);
+    }
+
+    private static Rest rest(RunState.RunStep s, RunState run, Instant now) {
+        Step step = s.step();
+        if (s.doneAt().isPresent()) {
+            return new Rest(s.id(), step, true, 0, 0);
+        }
+        boolean inHand = run.current().filter(s.id()::equals).isPresent();
+        if (!inHand) {
+            double waited = s.waitsSince().map(w -> minutes(w, now)).orElse(0.0);
+            return new Rest(s.id(), step, false, step.activeMin(), Math.max(0, step.waitMin() - waited));
+        }
+        if (step.kind() == Step.Kind.WAIT) {
+            double left = run.clocks().stream()
+                    .filter(c -> c.step().equals(s.id()) && c.kind() == Step.Clock.Kind.FROM)
+                    .findFirst()
+                    .flatMap(RunState.LiveClock::endsAt)
+                    .map(end -> minutes(now, end))
+                    .orElseGet(() -> step.waitMin()
+                            - s.waitsSince().map(w -> minutes(w, now)).orElse(0.0));
+            return new Rest(s.id(), step, false, 0, Math.max(0, left));
+        }
+        double at = s.beganAt().map(b -> minutes(b, now)).orElse(0.0);
+        // Whoever takes longer than planned is about to be done, as far as anybody can tell.
+        return new Rest(s.id(), step, false, Math.max(1, step.activeMin() - at), 0);
+    }
+
+    private static double minutes(Instant from, Instant to) {
+        return Duration.between(from, to).toMillis() / 60_000.0;
+    }
+
+    private static List<String> things(Step s) {
+        return s.resources().stream()
+                .filter(r -> r == Step.Resource.LAMP || r == Step.Resource.OVEN)
+                .map(Enum::name)
+                .toList();
+    }
+
+    private void lay(int from) {
         boolean going = false;
-        for (int i = 0; i < steps.size(); i++) {
+        for (int i = from; i < steps.size(); i++) {
             Step s = steps.get(i);
+            if (rests.get(i).done()) {
+                continue;
+            }
             if (s.kind() == Step.Kind.WAIT) {
                 waiting(s, i);
                 continue;
@@ -59,8 +150,8 @@ public final class Blocks {
                 close();
             }
             live = goes;
-            open.add(s.id());
-            minutes += s.activeMin();
+            open.add(rests.get(i).id());
+            minutes += rests.get(i).activeMin();
             blockOf.put(i, out.size());
             going = goes && s.kind() != Step.Kind.SPREAD;
         }
@@ -78,28 +169,35 @@ public final class Blocks {
     }
 
     private void waiting(Step s, int i) {
+        double active = rests.get(i).activeMin();
         boolean afterAWait = open.isEmpty();
-        if (!afterAWait || s.activeMin() > 0 || out.isEmpty()) {
-            open.add(s.id());
-            minutes += out.isEmpty() && afterAWait ? Math.max(s.activeMin(), 1.0 / MINUTE) : s.activeMin();
+        if (!afterAWait || active > 0 || out.isEmpty()) {
+            open.add(rests.get(i).id());
+            minutes += out.isEmpty() && afterAWait ? Math.max(active, 1.0 / MINUTE) : active;
         }
         int since = Asides.since(steps, i);
         close();
-        int lasts = seconds(Math.max(0, s.waitMin() - s.activeMin()));
-        List<String> things = s.resources().stream()
-                .filter(r -> r == Step.Resource.LAMP || r == Step.Resource.OVEN)
-                .map(Enum::name)
-                .toList();
+        int lasts = seconds(Math.max(0, rests.get(i).waitMin() - active));
+        List<String> things = things(s);
         if (!things.isEmpty()) {
-            out.add(new Task(s.id(), Math.max(1, lasts), false, Right.ANY, false, true, things, links()));
+            out.add(new Task(rests.get(i).id(), Math.max(1, lasts), false, Right.ANY, false, true, things, links()));
         } else if (afterAWait && !waits.isEmpty()) {
             Link before = waits.removeLast();
             waits.add(Link.after(before.from(), before.least() + lasts));
         } else {
-            waits.add(Link.after(
-                    out.get(blockOf.getOrDefault(since, out.size() - 1)).id(), lasts));
+            waits.add(since >= 0 && rests.get(since).done() ? fromNow(lasts) : after(since, lasts));
         }
         blockOf.put(i, out.size() - 1);
+    }
+
+    private Link after(int step, int lasts) {
+        return Link.after(out.get(blockOf.getOrDefault(step, out.size() - 1)).id(), lasts);
+    }
+
+    /** What was waited for already counts: what is left runs beside what is in hand. */
+    private Link fromNow(int lasts) {
+        Task inHand = out.getFirst();
+        return Link.after(inHand.id(), Math.max(0, lasts - inHand.seconds()));
     }
 
     /** After the block before, and after every wait that is open; those are used up. */

@@ -56,7 +56,9 @@ final class Board {
         }
         Place best = null;
         for (Person p : day.people()) {
-            if (p.may().contains(t.right()) && only.filter(o -> !o.equals(p)).isEmpty()) {
+            if (p.may().contains(t.right())
+                    && t.only().filter(o -> !o.equals(p.id())).isEmpty()
+                    && only.filter(o -> !o.equals(p)).isEmpty()) {
                 Optional<Span> s = by(t, p, from);
                 // Of two that are done at once, whoever may do less: the others stay free for what only they may do.
                 if (s.isPresent()

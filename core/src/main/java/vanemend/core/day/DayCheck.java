@@ -25,6 +25,7 @@ public final class DayCheck {
         DayCheck c = new DayCheck(day, plan);
         day.jobs().forEach(c::job);
         c.strangers();
+        c.inHand();
         c.hands();
         c.things();
         return List.copyOf(c.faults);
@@ -98,6 +99,10 @@ public final class DayCheck {
         if (!person.get().may().contains(t.right())) {
             faults.add(name + " is not for " + person.get().id());
         }
+        if (t.only().filter(o -> !o.equals(person.get().id())).isPresent()) {
+            faults.add(name + " is in the hands of " + t.only().get() + ", not of "
+                    + person.get().id());
+        }
         int worked = 0;
         int till = p.at().from();
         for (Span h : person.get().hours()) {
@@ -113,6 +118,25 @@ public final class DayCheck {
         }
         if (till != p.at().to() || worked != t.seconds()) {
             faults.add(name + " has " + worked + " s of hands, not " + t.seconds());
+        }
+    }
+
+    /** What is in hand stays there: the same hands begin nothing else before it. */
+    private void inHand() {
+        List<Placed> first = day.jobs().stream()
+                .filter(Job::begun)
+                .flatMap(j -> plan.placed().stream()
+                        .filter(p -> p.job().equals(j.id())
+                                && p.task().equals(j.tasks().getFirst().id())))
+                .toList();
+        for (Placed f : first) {
+            plan.placed().stream()
+                    .filter(p -> f.person().isPresent()
+                            && p.person().equals(f.person())
+                            && p.at().from() < f.at().from()
+                            && !first.contains(p))
+                    .forEach(p -> faults.add(p.job() + " " + p.task() + " goes before " + f.job() + " " + f.task()
+                            + ", which is in hand"));
         }
     }
 

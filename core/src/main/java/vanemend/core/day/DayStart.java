@@ -1,6 +1,7 @@
 package vanemend.core.day;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -37,6 +38,7 @@ public final class DayStart {
     public static DayPlan oneAfterTheOther(Day day) {
         DayStart s = new DayStart(day);
         Filling f = s.new Filling();
+        f.inHand();
         int from = 0;
         for (int j = 0; j < s.works.size(); j++) {
             f.notBefore = from;
@@ -51,39 +53,83 @@ public final class DayStart {
     }
 
     /**
+     * A plan with how long each job, and each of its groups, holds back in it: where a later search begins, so that a day that is planned
+     * again stays as it was where nothing is gained by moving it.
+     */
+    public record Found(DayPlan plan, Map<String, List<Double>> order) {}
+
+    /**
      * The best plan found in {@code turns} turns, the same for the same {@code seed}.
      *
      * @param turns 0 or more; each lays the whole day once
      */
     public static DayPlan of(Day day, int turns, long seed) {
+        return of(day, turns, seed, Map.of()).plan();
+    }
+
+    /** The same, from where an earlier search of about the same day ended, by promise, by length, or first come: what is best. */
+    public static Found of(Day day, int turns, long seed, Map<String, List<Double>> order) {
         DayStart s = new DayStart(day);
         Random random = new Random(seed);
-        double[][] best = s.byPromise();
+        double[][] best = s.none();
         DayPlan plan = s.laid(best);
         Worth worth = Worth.of(day, plan);
-        DayPlan plain = firstCome(day);
-        if (Worth.of(day, plain).compareTo(worth) < 0) {
-            best = s.none();
-            plan = plain;
-            worth = Worth.of(day, plain);
+        List<double[][]> starts = new ArrayList<>();
+        if (!order.isEmpty()) {
+            starts.add(s.as(order));
+        }
+        starts.add(s.byPromise());
+        starts.add(s.byLength());
+        for (double[][] from : starts) {
+            DayPlan p = s.laid(from);
+            Worth w = Worth.of(day, p);
+            if (w.compareTo(worth) < 0) {
+                best = from;
+                plan = p;
+                worth = w;
+            }
         }
         double[][] at = best;
+        List<Integer> late = s.late(plan);
         double atWalk = s.walk(worth);
         double length = Math.max(1, plan.last());
         for (int i = 0; i < turns && best.length > 0; i++) {
-            double[][] tried = s.turned(at, random, length / SCALES[random.nextInt(SCALES.length)]);
+            double[][] tried = s.turned(at, late, random, length / SCALES[random.nextInt(SCALES.length)]);
             DayPlan p = s.laid(tried);
             Worth w = Worth.of(day, p);
             if (s.walk(w) <= atWalk) {
                 at = tried;
                 atWalk = s.walk(w);
+                late = s.late(p);
             }
             if (w.compareTo(worth) < 0) {
+                best = tried;
                 plan = p;
                 worth = w;
             }
         }
-        return plan;
+        return new Found(plan, s.told(best));
+    }
+
+    private Map<String, List<Double>> told(double[][] holdsBack) {
+        Map<String, List<Double>> out = new HashMap<>();
+        for (int j = 0; j < holdsBack.length; j++) {
+            out.put(works.get(j).job().id(), Arrays.stream(holdsBack[j]).boxed().toList());
+        }
+        return Map.copyOf(out);
+    }
+
+    /** What is known of each job; of one that has moved on since, what held it back as a whole. */
+    private double[][] as(Map<String, List<Double>> order) {
+        double[][] out = none();
+        for (int j = 0; j < out.length; j++) {
+            List<Double> known = order.getOrDefault(works.get(j).job().id(), List.of());
+            int same = known.size() == out[j].length ? known.size() : Math.min(1, known.size());
+            for (int k = 0; k < same; k++) {
+                out[j][k] = known.get(k);
+            }
+        }
+        return out;
     }
 
     /** One figure to walk by, where {@link Worth} only says which is better: a promise missed by a minute is worth ten of the last finish. */
@@ -99,10 +145,33 @@ public final class DayStart {
                 works.stream().mapToInt(w -> w.job().promised().orElse(0)).max().orElse(0);
         for (int i = 0; i < out.length; i++) {
             Job j = works.get(i).job();
-            int takes = j.tasks().stream().mapToInt(Task::seconds).sum();
-            out[i][0] = j.promised().orElse(latest) - takes;
+            out[i][0] = j.promised().orElse(latest) - alone(j);
         }
         return out;
+    }
+
+    /** Who takes longest, its cures counted, goes first: they run through the night. */
+    private double[][] byLength() {
+        double[][] out = none();
+        for (int i = 0; i < out.length; i++) {
+            out[i][0] = -alone(works.get(i).job());
+        }
+        return out;
+    }
+
+    /** How long {@code job} takes with nothing in its way, s: its longest chain of blocks and waits. */
+    private static int alone(Job job) {
+        Map<String, Integer> ends = new HashMap<>();
+        int last = 0;
+        for (Task t : job.tasks()) {
+            int from = t.links().stream()
+                    .mapToInt(l -> ends.get(l.from()) + l.least())
+                    .max()
+                    .orElse(0);
+            ends.put(t.id(), from + t.seconds());
+            last = Math.max(last, from + t.seconds());
+        }
+        return last;
     }
 
     /** Nothing holds back: for each job as a whole, then for each of its groups besides. */
@@ -110,20 +179,37 @@ public final class DayStart {
         return works.stream().map(w -> new double[1 + w.groups().size()]).toArray(double[][]::new);
     }
 
-    private double[][] turned(double[][] from, Random random, double scale) {
+    /** The places of jobs that miss their promise in {@code plan}. */
+    private List<Integer> late(DayPlan plan) {
+        Map<String, Integer> finishes = plan.finishes();
+        List<Integer> out = new ArrayList<>();
+        for (int j = 0; j < works.size(); j++) {
+            Job job = works.get(j).job();
+            if (finishes.getOrDefault(job.id(), 0) > job.promised().orElse(Integer.MAX_VALUE)) {
+                out.add(j);
+            }
+        }
+        return out;
+    }
+
+    /** A few held back more or less than in {@code from}; every other time one that is {@code late} is let go earlier. */
+    private double[][] turned(double[][] from, List<Integer> late, Random random, double scale) {
         double[][] out = from.clone();
         int some = 1 + random.nextInt(3);
         for (int k = 0; k < some; k++) {
-            int j = random.nextInt(out.length);
+            boolean pull = !late.isEmpty() && random.nextBoolean();
+            int j = pull ? late.get(random.nextInt(late.size())) : random.nextInt(out.length);
             out[j] = out[j].clone();
             int which = random.nextBoolean() ? 0 : random.nextInt(out[j].length);
-            out[j][which] += random.nextGaussian() * scale;
+            double by = random.nextGaussian() * scale;
+            out[j][which] += pull ? -Math.abs(by) : by;
         }
         return out;
     }
 
     private DayPlan laid(double[][] holdsBack) {
         Filling f = new Filling();
+        f.inHand();
         List<Optional<List<Board.Place>>> fits = new ArrayList<>();
         for (int j = 0; j < works.size(); j++) {
             fits.add(f.fit(j));
@@ -169,6 +255,16 @@ public final class DayStart {
 
         Filling() {
             works.forEach(w -> done.add(new HashMap<>()));
+        }
+
+        /** What is in hand stays there, before anything else has its time. */
+        void inHand() {
+            for (int j = 0; j < works.size(); j++) {
+                if (works.get(j).job().begun()) {
+                    int one = j;
+                    fit(j).ifPresent(places -> take(one, places));
+                }
+            }
         }
 
         /** The earliest places of the next group of job {@code j}; empty where it has none, or there is no time for it. */

@@ -11,8 +11,14 @@ import java.util.OptionalInt;
  * @param promised when it was promised, s; empty where it was not
  * @param weight how much a promise that is missed counts, 1 or more
  * @param tasks in an order in which every task stands after those it is linked to
+ * @param begun whether the first of them is in hand: nothing of what is not goes before it
  */
-public record Job(String id, int from, OptionalInt promised, int weight, List<Task> tasks) {
+public record Job(String id, int from, OptionalInt promised, int weight, List<Task> tasks, boolean begun) {
+    /** One that nobody has begun. */
+    public Job(String id, int from, OptionalInt promised, int weight, List<Task> tasks) {
+        this(id, from, promised, weight, tasks, false);
+    }
+
     public Job {
         tasks = List.copyOf(tasks);
     }

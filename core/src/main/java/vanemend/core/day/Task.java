@@ -1,6 +1,7 @@
 package vanemend.core.day;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A block of a job: what one pair of hands does in one go, or what a thing does by itself.
@@ -13,6 +14,7 @@ import java.util.List;
  * @param eyes whether somebody must be in the shop while it runs without hands
  * @param things held from its beginning to its end, each by its kind
  * @param links to earlier tasks of the job
+ * @param only id of whose hands alone do it; empty where anybody may who has the right
  */
 public record Task(
         String id,
@@ -22,12 +24,31 @@ public record Task(
         boolean cuttable,
         boolean eyes,
         List<String> things,
-        List<Link> links) {
+        List<Link> links,
+        Optional<String> only) {
+    /** For any hands that have the right. */
+    public Task(
+            String id,
+            int seconds,
+            boolean hands,
+            Right right,
+            boolean cuttable,
+            boolean eyes,
+            List<String> things,
+            List<Link> links) {
+        this(id, seconds, hands, right, cuttable, eyes, things, links, Optional.empty());
+    }
+
     public Task {
         things = List.copyOf(things);
         links = List.copyOf(links);
         if (seconds <= 0) {
             throw new IllegalArgumentException("task " + id + " takes no time");
         }
+    }
+
+    /** The same, in the hands of {@code one}: who is at it is at it, whatever they would be given. */
+    Task by(Optional<String> one) {
+        return new Task(id, seconds, hands, one.isPresent() ? Right.ANY : right, cuttable, eyes, things, links, one);
     }
 }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Set;
-import org.locationtech.jts.algorithm.MinimumDiameter;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -38,7 +37,7 @@ public final class Reach {
     public static double acrossMm(Geometry g) {
         double most = 0;
         for (int i = 0; i < g.getNumGeometries(); i++) {
-            most = Math.max(most, new MinimumDiameter(g.getGeometryN(i)).getLength());
+            most = Math.max(most, Width.leastMm(g.getGeometryN(i).getCoordinates()));
         }
         return most;
     }

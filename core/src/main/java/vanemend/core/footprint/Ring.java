@@ -3,7 +3,9 @@ package vanemend.core.footprint;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
 
@@ -17,8 +19,36 @@ public record Ring(List<Double> xy, boolean hole) {
     /** A quarter of what one dot of a screen shows of the usual part. */
     private static final double DRAWING_TOLERANCE_MM = 0.3;
 
+    private static final GeometryFactory GEOMETRY = new GeometryFactory();
     private static final double SHARE_OF_SIZE = 0.003;
     private static final double SMALL_MM = 40;
+
+    /** What {@code rings} cover. */
+    public static Geometry shape(List<Ring> rings) {
+        Geometry out = GEOMETRY.createPolygon();
+        for (Ring r : rings) {
+            Coordinate[] cs = new Coordinate[r.xy().size() / 2 + 1];
+            for (int i = 0; i < cs.length - 1; i++) {
+                cs[i] = new Coordinate(r.xy().get(2 * i), r.xy().get(2 * i + 1));
+            }
+            cs[cs.length - 1] = cs[0];
+            // A ring kept to the tenth of a millimetre may touch itself.
+            Geometry g = GEOMETRY.createPolygon(cs).buffer(0);
+            out = r.hole() ? out.difference(g) : out.union(g);
+        }
+        return out;
+    }
+
+    /** The box round {@code rings}. */
+    public static Envelope box(List<Ring> rings) {
+        Envelope box = new Envelope();
+        for (Ring r : rings) {
+            for (int i = 0; i < r.xy().size(); i += 2) {
+                box.expandToInclude(r.xy().get(i), r.xy().get(i + 1));
+            }
+        }
+        return box;
+    }
 
     /** All rings of a polygon or several. */
     public static List<Ring> of(Geometry g) {

@@ -176,6 +176,7 @@ public record HousePage(MethodSteps page, List<HouseChange> changes) {
                 a.acts(),
                 "",
                 Optional.empty(),
+                List.of(),
                 List.of());
     }
 

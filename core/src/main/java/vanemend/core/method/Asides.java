@@ -100,8 +100,17 @@ public final class Asides {
         return asides.stream().mapToDouble(Step::activeMin).sum();
     }
 
-    /** How many steps right before the {@code wait}th are done in it. */
+    /** How many steps right before the {@code wait}th are done in it: at another site whatever is done there, at its own the asides that fit. */
     static int in(List<Step> steps, int wait) {
+        int own = wait;
+        while (own > 0
+                && steps.get(wait).kind() == Step.Kind.WAIT
+                && !steps.get(own - 1).with(steps.get(wait))) {
+            own--;
+        }
+        if (own < wait && own > 0) {
+            return wait - own;
+        }
         int first = firstIn(steps, wait);
         boolean shared = first > 0
                 && leavesHandsFree(steps.get(wait))
@@ -110,7 +119,7 @@ public final class Asides {
         return shared ? wait - first : 0;
     }
 
-    /** Place of the step that the one at {@code i} follows: the one before it, but for a wait that something is done in. */
+    /** Place of the step that the one at {@code i} follows: the one before it, but for a wait that something is done in, here or elsewhere. */
     public static int since(List<Step> steps, int i) {
         Step s = steps.get(i);
         if (s.kind() == Step.Kind.WAIT && !s.after().isEmpty()) {
@@ -118,7 +127,7 @@ public final class Asides {
                 if (steps.get(k).id().equals(s.after().getFirst())) {
                     return k;
                 }
-                if (!is(steps.get(k))) {
+                if (!is(steps.get(k)) && steps.get(k).with(s)) {
                     break;
                 }
             }

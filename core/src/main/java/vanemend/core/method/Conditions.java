@@ -42,6 +42,11 @@ public record Conditions(
         return new Conditions(air, other, shelf, now, zone, spreadMlPerMin, place, heat);
     }
 
+    /** A copy at another time. */
+    public Conditions at(Instant other) {
+        return new Conditions(air, house, shelf, other, zone, spreadMlPerMin, place, heat);
+    }
+
     /** Today's date in the shop. */
     public LocalDate today() {
         return LocalDate.ofInstant(now, zone);

@@ -2,6 +2,7 @@ package vanemend.core.method;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import vanemend.core.trade.Quantity;
 
 /**
@@ -49,11 +50,29 @@ public record Gate(
         return new Gate(question, yes, yesNote, no, branches, List.of(more));
     }
 
+    /** A copy whose branches lead into loops called by {@code named}. */
+    Gate into(UnaryOperator<String> named) {
+        return new Gate(
+                question,
+                yes,
+                yesNote,
+                no,
+                branches.stream()
+                        .map(b -> b.loop().isEmpty()
+                                ? b
+                                : new Branch(b.id(), b.label(), b.note(), named.apply(b.loop()), b.weight()))
+                        .toList(),
+                reads);
+    }
+
     /** The good answer, as it is kept. */
     public static final String YES = "yes";
 
     /** The branch of every gate that finds pinholes: they take a coat, no hollow is filled. */
     public static final String PINHOLES = "pinholes";
+
+    /** The branch of every gate that finds a hollow left: it is filled again by how deep and how large it is. */
+    public static final String LOW = "low";
 
     /** The branch called {@code id}. */
     public Optional<Branch> branch(String id) {

@@ -19,6 +19,7 @@ import vanemend.core.trade.TradeBook;
  * @param house schools followed
  * @param part the part
  * @param damages on it; one at least
+ * @param numbers what each of them is called on the part, in the same order
  * @param together the same, as one shape; every way to mend is laid out around the one
  * @param stack taken
  * @param recipe the way to mend that is taken
@@ -31,6 +32,7 @@ public record Job(
         FollowedSchools house,
         Part part,
         List<Damage> damages,
+        List<Integer> numbers,
         Together together,
         StackChoice stack,
         Recipe recipe,
@@ -40,6 +42,11 @@ public record Job(
     /** How warm the part is made at most, with the margin kept below what it stands, °C; empty where it has no cap of its own. */
     public Optional<Double> warmestC() {
         return heatCapC.map(c -> c - TradeBook.value("heat.below-cap"));
+    }
+
+    /** What damage at {@code place} is numbered on the part. */
+    public int number(int place) {
+        return numbers.get(place);
     }
 
     /** Damage of one kind. */

@@ -2,6 +2,8 @@ package vanemend.core.method;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntUnaryOperator;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import vanemend.core.footprint.Zone;
@@ -34,6 +36,7 @@ import vanemend.core.trade.Quantity;
  * @param portion portion that it uses; empty for none
  * @param wanted what the house wants before it is done; empty for nothing
  * @param watches what a reading taken here is held against
+ * @param sites which of several sites it is done at; empty where there is one, and for what is done for all of them
  */
 public record Step(
         String id,
@@ -58,9 +61,11 @@ public record Step(
         List<Act> acts,
         String portion,
         Optional<Wanted> wanted,
-        List<Watch> watches) {
+        List<Watch> watches,
+        List<String> sites) {
 
     public Step {
+        sites = sites == null ? List.of() : List.copyOf(sites);
         watches = watches == null ? List.of() : List.copyOf(watches);
         acts = acts == null ? List.of() : List.copyOf(acts);
         portion = portion == null ? "" : portion;
@@ -142,6 +147,24 @@ public record Step(
     /** How long it takes, min: what hands do in a wait is done while it waits. */
     public double lastsMin() {
         return kind == Kind.WAIT ? Math.max(activeMin, waitMin()) : activeMin;
+    }
+
+    /** A copy done at {@code site}, under {@code newId}, which knows mix, portion, wait, loops and watches of that site by {@code named}. */
+    public Step at(String site, String newId, UnaryOperator<String> named, IntUnaryOperator damage) {
+        return StepBuilder.of(newId, title, this)
+                .sites(List.of(site))
+                .knowing(named, damage)
+                .build(after);
+    }
+
+    /** A copy done for {@code some} sites at once; for all of them where none is named. */
+    public Step forSites(List<String> some) {
+        return copy().sites(some).build(after);
+    }
+
+    /** Whether it is done at a site where {@code s} is done too; what is done for all of them goes with any. */
+    public boolean with(Step s) {
+        return sites.isEmpty() || s.sites.isEmpty() || sites.stream().anyMatch(s.sites::contains);
     }
 
     /** A copy under another id and predecessors, for a rework loop. */

@@ -7,6 +7,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.IntUnaryOperator;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import vanemend.core.cure.Wait;
 import vanemend.core.footprint.Zone;
 import vanemend.core.method.Step.Clock;
@@ -32,6 +35,7 @@ public final class StepBuilder {
     private final Set<Act> acts = EnumSet.noneOf(Act.class);
     private final List<Watch> watches = new ArrayList<>();
     private Optional<Step.Wanted> wanted = Optional.empty();
+    private List<String> sites = List.of();
 
     StepBuilder(String id, Kind kind, String title) {
         this.id = id;
@@ -52,6 +56,7 @@ public final class StepBuilder {
                 .mix(s.mix())
                 .portion(s.portion())
                 .active(s.activeMin());
+        b.sites = s.sites();
         b.zone = s.zone();
         b.clock = s.clock();
         b.gate = s.gate();
@@ -217,7 +222,40 @@ public final class StepBuilder {
                 List.copyOf(acts),
                 get("portion"),
                 wanted,
-                List.copyOf(watches));
+                List.copyOf(watches),
+                sites);
+    }
+
+    /** Where {@code s} is done: its zone, its layer, its site. */
+    StepBuilder at(Step s) {
+        zone = s.zone();
+        sites = s.sites();
+        return layer(s.layer());
+    }
+
+    /** Needs no hands. */
+    StepBuilder handsFree() {
+        resources.remove(Resource.HANDS);
+        return this;
+    }
+
+    StepBuilder sites(List<String> some) {
+        sites = List.copyOf(some);
+        return this;
+    }
+
+    /** Mix, portion, wait, loops and watches are called by {@code named}, and damage stands at {@code damage}. */
+    StepBuilder knowing(UnaryOperator<String> named, IntUnaryOperator damage) {
+        Stream.of("mix", "portion")
+                .forEach(k -> text.computeIfPresent(k, (n, id) -> id.isEmpty() ? id : named.apply(id)));
+        clock = clock.map(c -> c.waitId().isEmpty()
+                ? c
+                : new Clock(c.kind(), c.label(), c.minutes(), c.note(), named.apply(c.waitId())));
+        gate = gate.map(g -> g.into(named));
+        List<Watch> there = watches.stream().map(w -> w.at(named, damage)).toList();
+        watches.clear();
+        watches.addAll(there);
+        return this;
     }
 
     private String get(String name) {

@@ -52,6 +52,9 @@ final class SurfacePage extends MethodPage {
     static MethodSteps onto(MethodSteps base, Kit kit, Build build) {
         SurfacePage p = new SurfacePage(kit, build);
         base.steps().stream().filter(s -> !s.acts().contains(Act.READY)).forEach(p.steps::add);
+        if (primedLast(base.steps())) {
+            p.dull();
+        }
         p.ground();
         p.spray();
         p.block();
@@ -62,6 +65,24 @@ final class SurfacePage extends MethodPage {
                 whole.steps(),
                 () -> joined(base.rework().get(), whole.rework().get()),
                 base.mixes());
+    }
+
+    /** Whether primer that nothing was sanded after lies on top: it shines, and what is sprayed on it peels. */
+    private static boolean primedLast(List<Step> steps) {
+        List<Step> last = steps.stream()
+                .filter(s -> s.kind() == Kind.SAND || s.acts().contains(Act.PRIMER))
+                .toList();
+        return !last.isEmpty() && last.getLast().acts().contains(Act.PRIMER);
+    }
+
+    private void dull() {
+        add(step("surf-scuff", Kind.SAND, "Dull the primer by hand")
+                .detail("Hard by its label first; the last paper, a soft pad, into edges and lines, not through.")
+                .zone(build.field())
+                .tool("Hand pad")
+                .paper(last())
+                .active(hands("minutes.scuff", build.field()))
+                .caution("dust"));
     }
 
     /** The loops of both; one that the method has already stays as it is there. */

@@ -1,6 +1,8 @@
 package vanemend.core.method;
 
 import java.util.Optional;
+import java.util.function.IntUnaryOperator;
+import java.util.function.UnaryOperator;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.TradeBook;
 
@@ -103,6 +105,24 @@ public record Watch(
     /** A copy called {@code other}: what was read of one damage lifts no stop of another. */
     public Watch called(String other) {
         return new Watch(other, quantity, sense, limit, weight, care, loop, mix, passes, title, follows, source, of);
+    }
+
+    /** A copy at a site that calls itself, its mix and its loop by {@code named} and has its damage at {@code damage} of the draft. */
+    Watch at(UnaryOperator<String> named, IntUnaryOperator damage) {
+        return new Watch(
+                named.apply(id),
+                quantity,
+                sense,
+                limit,
+                weight,
+                care,
+                loop.isEmpty() ? loop : named.apply(loop),
+                mix.isEmpty() ? mix : named.apply(mix),
+                passes,
+                title,
+                follows,
+                source,
+                of.map(o -> new OfDamage(damage.applyAsInt(o.damage()), o.share())));
     }
 
     /** A copy at the limit {@code other}. */

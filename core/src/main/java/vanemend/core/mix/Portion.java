@@ -49,10 +49,30 @@ public record Portion(
         }
     }
 
+    /** A copy under another name. */
+    public Portion named(String other) {
+        return new Portion(
+                other,
+                title,
+                form,
+                material,
+                itemId,
+                lot,
+                needed,
+                unit,
+                figures,
+                batches,
+                workMin,
+                onPartByMin,
+                spreadMin,
+                notes,
+                again);
+    }
+
     /** A copy whose second round takes {@code mL}; what comes out of a cartridge then needs a fresh mixer, purged first. */
     public Portion again(Again ml) {
         double waste = form == Form.CARTRIDGE ? Portions.perMixerMl() : 0;
-        Again with = new Again(ml.coat() + waste, ml.perMm(), ml.perMl(), Math.max(1, ml.least()), ml.most());
+        Again with = ml.with(waste);
         return new Portion(
                 id,
                 title,

@@ -10,6 +10,11 @@ package vanemend.core.plan;
  * @param paper for another paper: shelf item
  */
 public record PlanEditDraft(Kind kind, String step, String after, Double minutes, String paper) {
+    /** The same change of the step called {@code other}. */
+    PlanEditDraft of(String other) {
+        return new PlanEditDraft(kind, other, after, minutes, paper);
+    }
+
     /** What can be changed. */
     public enum Kind {
         SKIP,

@@ -2,13 +2,17 @@ package vanemend.core.plan;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import vanemend.core.cure.DryingRoute;
 import vanemend.core.damage.Damage;
 import vanemend.core.damage.DamageDraft;
 import vanemend.core.damage.Dent;
@@ -41,8 +45,16 @@ public final class Planner {
     private final HouseRules house;
     private final Part part;
     private final List<Damage> damages;
+    private final List<Integer> numbers;
 
-    private Planner(RepairDraft draft, Conditions shop, HouseRules house, Part part, List<Damage> damages) {
+    private Planner(
+            RepairDraft draft,
+            Conditions shop,
+            HouseRules house,
+            Part part,
+            List<Damage> damages,
+            List<Integer> numbers) {
+        this.numbers = numbers;
         this.draft = draft;
         this.shop = shop;
         this.house = house;
@@ -52,12 +64,23 @@ public final class Planner {
 
     /** The workup of {@code draft}, or nothing where {@code check} then holds problems. */
     public static Optional<Workup> plan(RepairDraft draft, Conditions shop, Check check) {
-        return checked(draft, shop, check).map(p -> p.workup(Extent.WHOLE));
+        return checked(draft, shop, check).map(p -> p.everySite(Extent.WHOLE, site -> site.workup(Extent.WHOLE)));
     }
 
     /** The workup as it is shown while typing: what that screen leaves out is not worked out at all. */
     public static Optional<Workup> sketch(RepairDraft draft, Conditions shop, Check check) {
-        return checked(draft, shop, check).map(p -> p.workup(Extent.SKETCH));
+        return sketch(draft, shop, new KeptSites(), check);
+    }
+
+    /** The same, where {@code kept} knows the sites that nothing was typed at since. */
+    public static Optional<Workup> sketch(RepairDraft draft, Conditions shop, KeptSites kept, Check check) {
+        return checked(draft, shop, check)
+                .map(p -> p.everySite(Extent.SKETCH, site -> kept.of(site.key(), () -> site.workup(Extent.SKETCH))));
+    }
+
+    /** Of a site: a draft with no promise, so that the hour shifts nothing. */
+    private KeptSites.Key key() {
+        return KeptSites.Key.of(draft, shop, damages, numbers, part);
     }
 
     private static Optional<Planner> checked(RepairDraft draft, Conditions shop, Check check) {
@@ -95,7 +118,13 @@ public final class Planner {
         if (!check.clean()) {
             return Optional.empty();
         }
-        return Optional.of(new Planner(draft, shop, house, part, damages));
+        return Optional.of(new Planner(
+                draft,
+                shop,
+                house,
+                part,
+                damages,
+                IntStream.rangeClosed(1, damages.size()).boxed().toList()));
     }
 
     /** The house's rules, but for one that does not reach this damage: whole paint is kept under small dings alone. */
@@ -121,20 +150,69 @@ public final class Planner {
         }
     }
 
-    private Workup workup(Extent extent) {
-        FollowedSchools schools = FollowedSchools.of(fitting());
-        Identity identity = Identity.of(part.substrate());
-        TimesToday times = new TimesToday(shop.air().tempC());
-        Need need = new Need(
+    /** All damage by one way, or each lot of it that has a way of its own, in one plan. */
+    private Workup everySite(Extent extent, Function<Planner, Workup> alone) {
+        List<List<Integer>> lots = damages.size() < 2 ? List.of() : Site.of(damages, this::need);
+        if (lots.size() < 2 || lots.size() > Site.MOST) {
+            return workup(extent);
+        }
+        List<Workup> each = IntStream.range(0, lots.size())
+                .mapToObj(k -> alone.apply(site(k, lots.get(k))))
+                .toList();
+        Verdict all = Judge.of(new JudgedRepair(
+                part,
+                damages,
+                shop.air(),
+                shop.air().tempC(),
+                shop.today(),
+                FollowedSchools.of(fitting()),
+                draft.overrules(),
+                0));
+        return new Sites(draft, shop, damages, lots, each).joined(all);
+    }
+
+    /** What is planned for the lot {@code own} alone. */
+    private Planner site(int k, List<Integer> own) {
+        List<Damage> there = own.stream().map(damages::get).toList();
+        Optional<String> way = draft.taken().stream()
+                .filter(id -> Recipe.find(id)
+                        .filter(r -> there.stream().allMatch(d -> r.damages().contains(d.kind())))
+                        .isPresent())
+                .findFirst();
+        Optional<Double> cut = Optional.ofNullable(draft.cutYMm())
+                .filter(y -> there.stream()
+                        .map(d -> d.outline().getEnvelopeInternal())
+                        .anyMatch(e -> y >= e.getMinY() && y <= e.getMaxY()));
+        Map<String, DryingRoute.Kind> dried = new LinkedHashMap<>();
+        draft.dryings().forEach((id, by) -> Site.own(k, id).ifPresent(bare -> dried.put(bare, by)));
+        List<PlanEditDraft> papers = draft.edits().stream()
+                .filter(e -> e.kind() == PlanEditDraft.Kind.PAPER)
+                .flatMap(e -> Site.own(k, e.step()).map(e::of).stream())
+                .toList();
+        RepairDraft alone = draft.at(own.stream().map(draft.damages()::get).toList(), way, cut, papers, dried);
+        return new Planner(
+                alone, shop, house, part, there, own.stream().map(i -> i + 1).toList());
+    }
+
+    /** What is asked of the shelf where {@code some} is all the damage there is. */
+    private Need need(List<Damage> some) {
+        return new Need(
                 part,
                 JudgedRepair.material(part),
-                damages,
+                some,
                 shop.air().tempC(),
                 shop.today(),
                 fitting(),
                 draft.houseRules(),
-                identity.heatCapC().map(OptionalDouble::of).orElse(OptionalDouble.empty()),
-                times);
+                Identity.of(part.substrate()).heatCapC().map(OptionalDouble::of).orElse(OptionalDouble.empty()),
+                new TimesToday(shop.air().tempC()));
+    }
+
+    private Workup workup(Extent extent) {
+        FollowedSchools schools = FollowedSchools.of(fitting());
+        Identity identity = Identity.of(part.substrate());
+        TimesToday times = new TimesToday(shop.air().tempC());
+        Need need = need(damages);
         Together together = new Together(damages);
         Map<String, Way> ways = new HashMap<>();
         BiFunction<Recipe, StackChoice, Way> way = (r, s) -> ways.computeIfAbsent(
@@ -144,6 +222,7 @@ public final class Planner {
                         schools.taking(r.schools()),
                         part,
                         damages,
+                        numbers,
                         together,
                         s,
                         r,
@@ -222,7 +301,8 @@ public final class Planner {
                 stack,
                 drawing,
                 plan,
-                List.copyOf(blockers));
+                List.copyOf(blockers),
+                List.of());
     }
 
     private StackChoice choose(Need need, Extent extent, Effort.Planned planned) {

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import vanemend.core.cure.DryingRoute;
 import vanemend.core.cure.Pane;
 import vanemend.core.damage.DamageDraft;
@@ -31,6 +32,7 @@ import vanemend.core.verdict.Overrule;
  * @param pane how the pane lies to the sky then; level while one of its angles is missing
  * @param dryings ways to dry by wait, where one differs from {@code drying}; a wait that this plan has not is let be
  * @param spreaderMm width of the spreader in hand, mm; the book's when absent
+ * @param ways ways to mend taken besides {@code recipe}, where the part has several sites: each goes to the site that it serves
  */
 public record RepairDraft(
         PartDraft part,
@@ -46,7 +48,42 @@ public record RepairDraft(
         Instant lightAt,
         PaneDraft pane,
         Map<String, DryingRoute.Kind> dryings,
-        Double spreaderMm) {
+        Double spreaderMm,
+        List<String> ways) {
+    /** A draft whose sites take their best ways but for {@code recipe}. */
+    public RepairDraft(
+            PartDraft part,
+            List<DamageDraft> damages,
+            Map<Role, String> pins,
+            DryingRoute.Kind drying,
+            Map<String, String> houseRules,
+            Double cutYMm,
+            Instant promisedAt,
+            String recipe,
+            List<Overrule> overrules,
+            List<PlanEditDraft> edits,
+            Instant lightAt,
+            PaneDraft pane,
+            Map<String, DryingRoute.Kind> dryings,
+            Double spreaderMm) {
+        this(
+                part,
+                damages,
+                pins,
+                drying,
+                houseRules,
+                cutYMm,
+                promisedAt,
+                recipe,
+                overrules,
+                edits,
+                lightAt,
+                pane,
+                dryings,
+                spreaderMm,
+                List.of());
+    }
+
     /** Nothing typed yet. */
     public static RepairDraft empty() {
         return new RepairDraft(
@@ -69,9 +106,31 @@ public record RepairDraft(
 
     /** A copy with {@code signed} as its overrules. */
     public RepairDraft overruled(List<Overrule> signed) {
+        return with(damages, signed, pane, dryings);
+    }
+
+    /** A copy of the same repair with {@code other} damage. */
+    public RepairDraft damaged(List<DamageDraft> other) {
+        return with(other, overrules, pane, dryings);
+    }
+
+    /** A copy whose pane lies as {@code other}. */
+    public RepairDraft facing(PaneDraft other) {
+        return with(damages, overrules, other, dryings);
+    }
+
+    /** A copy whose wait {@code id} dries {@code by}. */
+    public RepairDraft drying(String id, DryingRoute.Kind by) {
+        Map<String, DryingRoute.Kind> each = new LinkedHashMap<>(dryings);
+        each.put(id, by);
+        return with(damages, overrules, pane, each);
+    }
+
+    private RepairDraft with(
+            List<DamageDraft> damaged, List<Overrule> signed, PaneDraft lies, Map<String, DryingRoute.Kind> dried) {
         return new RepairDraft(
                 part,
-                damages,
+                damaged,
                 pins,
                 drying,
                 houseRules,
@@ -81,68 +140,41 @@ public record RepairDraft(
                 signed,
                 edits,
                 lightAt,
-                pane,
-                dryings,
-                spreaderMm);
+                lies,
+                dried,
+                spreaderMm,
+                ways);
     }
 
-    /** A copy of the same repair with {@code other} damage. */
-    public RepairDraft damaged(List<DamageDraft> other) {
+    /** The draft of one site of several: what was typed for all of them, and of the rest what is its own. */
+    RepairDraft at(
+            List<DamageDraft> own,
+            Optional<String> way,
+            Optional<Double> cutMm,
+            List<PlanEditDraft> papers,
+            Map<String, DryingRoute.Kind> dried) {
         return new RepairDraft(
                 part,
-                other,
+                own,
                 pins,
                 drying,
                 houseRules,
-                cutYMm,
-                promisedAt,
-                recipe,
+                cutMm.orElse(null),
+                null,
+                way.orElse(null),
                 overrules,
-                edits,
+                papers,
                 lightAt,
                 pane,
-                dryings,
-                spreaderMm);
+                dried,
+                spreaderMm,
+                List.of());
     }
 
-    /** A copy whose pane lies as {@code other}. */
-    public RepairDraft facing(PaneDraft other) {
-        return new RepairDraft(
-                part,
-                damages,
-                pins,
-                drying,
-                houseRules,
-                cutYMm,
-                promisedAt,
-                recipe,
-                overrules,
-                edits,
-                lightAt,
-                other,
-                dryings,
-                spreaderMm);
-    }
-
-    /** A copy whose wait {@code id} dries {@code by}. */
-    public RepairDraft drying(String id, DryingRoute.Kind by) {
-        Map<String, DryingRoute.Kind> each = new LinkedHashMap<>(dryings);
-        each.put(id, by);
-        return new RepairDraft(
-                part,
-                damages,
-                pins,
-                drying,
-                houseRules,
-                cutYMm,
-                promisedAt,
-                recipe,
-                overrules,
-                edits,
-                lightAt,
-                pane,
-                each,
-                spreaderMm);
+    /** Ways to mend that were taken, each for the site that it serves. */
+    List<String> taken() {
+        return Stream.concat(Optional.ofNullable(recipe).stream(), ways.stream())
+                .toList();
     }
 
     /** What a layout follows of it where it can. */
@@ -170,5 +202,6 @@ public record RepairDraft(
         edits = edits == null ? List.of() : List.copyOf(edits);
         drying = drying == null ? DryingRoute.Kind.AIR : drying;
         dryings = Ordered.copyOf(dryings);
+        ways = ways == null ? List.of() : List.copyOf(ways);
     }
 }

@@ -19,6 +19,7 @@ import vanemend.core.verdict.Verdict;
  * @param drawing zones and cut
  * @param plan steps; empty where blockers stand in the way
  * @param blockers why there is no plan, in words
+ * @param sites where the part has damage of kinds that no one way mends together: each lot of it, mended its own way; empty else
  */
 public record Workup(
         String ruleBook,
@@ -30,4 +31,9 @@ public record Workup(
         StackChoice stack,
         Drawing drawing,
         Optional<Plan> plan,
-        List<String> blockers) {}
+        List<String> blockers,
+        List<Site> sites) {
+    public Workup {
+        sites = sites == null ? List.of() : List.copyOf(sites);
+    }
+}

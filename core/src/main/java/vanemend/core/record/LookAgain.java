@@ -4,8 +4,10 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
 import vanemend.core.method.Methods;
+import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.Plan;
 import vanemend.core.run.RunState;
+import vanemend.core.trade.MethodId;
 import vanemend.core.trade.Text;
 
 /**
@@ -16,10 +18,18 @@ import vanemend.core.trade.Text;
  * @param shown where that comes from
  */
 public record LookAgain(Instant due, String what, String shown) {
-    /** What the method of {@code plan} asks to be looked at again, counted from the day it was finished. */
-    static List<LookAgain> of(Plan plan, RunState state) {
+    /** What the methods of {@code frozen} ask to be looked at again, counted from the day it was finished. */
+    static List<LookAgain> of(FrozenPlan frozen, RunState state) {
+        Plan plan = frozen.plan();
+        List<MethodId> methods = frozen.workup().sites().isEmpty()
+                ? List.of(plan.method())
+                : frozen.workup().sites().stream()
+                        .flatMap(s -> s.method().stream())
+                        .distinct()
+                        .toList();
         return state.finishedAt().stream()
-                .flatMap(done -> Methods.of(plan.method()).later().stream()
+                .flatMap(done -> methods.stream()
+                        .flatMap(m -> Methods.of(m).later().stream())
                         .filter(l -> l.step().isEmpty()
                                 || plan.steps().stream()
                                         .anyMatch(s ->

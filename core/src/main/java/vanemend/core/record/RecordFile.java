@@ -21,7 +21,10 @@ import vanemend.core.trade.Check;
 public record RecordFile(
         String format, UUID repair, FrozenPlan frozen, List<FrozenPlan> anew, List<BenchEvent> events) {
     /** Name and version of the format. */
-    public static final String FORMAT = "vane-mend-record-9";
+    public static final String FORMAT = "vane-mend-record-10";
+
+    /** The ninth format, which is still read: no spot was drawn in it, and of no round it says how thick it lies. */
+    public static final String FORMAT_9 = "vane-mend-record-9";
 
     /** The eighth format, which is still read: no filler of it was thinned, no spreader of it was another than the book's. */
     public static final String FORMAT_8 = "vane-mend-record-8";

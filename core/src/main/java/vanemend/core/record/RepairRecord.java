@@ -11,13 +11,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import vanemend.core.house.HouseChange;
 import vanemend.core.material.ShelfItem;
 import vanemend.core.method.Gate;
 import vanemend.core.method.MixPlan;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.Plan;
+import vanemend.core.plan.Site;
 import vanemend.core.run.BenchEvent;
+import vanemend.core.run.FilmMap;
 import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
 import vanemend.core.run.RunState.MixDone;
@@ -52,6 +56,7 @@ import vanemend.core.trade.Text;
  * @param former what was done under plans that were left for another, oldest first
  * @param ended how the work was ended before its last step
  * @param uncounted what came too late to count: it stands here all the same
+ * @param film what lies where; empty where no depth is known and no spot was drawn
  */
 public record RepairRecord(
         String ruleBook,
@@ -76,7 +81,8 @@ public record RepairRecord(
         String closing,
         List<Former> former,
         Optional<RunState.Ended> ended,
-        List<RunState.Ignored> uncounted) {
+        List<RunState.Ignored> uncounted,
+        Optional<FilmMap> film) {
 
     /**
      * What was done under a plan that was left for another.
@@ -93,7 +99,7 @@ public record RepairRecord(
     /**
      * One step.
      *
-     * @param loop rework it belongs to; empty for the plan's own
+     * @param loop site it was done at and rework it belongs to, as said; empty for neither
      * @param plannedMin active and passive, min
      * @param takenMin as done, min
      * @param answer gate's answer, as said; empty for none
@@ -149,7 +155,7 @@ public record RepairRecord(
         RunState state = legs.getLast();
         Set<String> people = new LinkedHashSet<>();
         List<Former> former = former(plans, legs, events, people);
-        List<Line> lines = lines(state, people);
+        List<Line> lines = lines(frozen, state, people);
         Instant last = lines.isEmpty()
                 ? former.isEmpty() ? now : former.getLast().left()
                 : lines.getLast().doneAt();
@@ -170,7 +176,7 @@ public record RepairRecord(
                 taken,
                 events.size(),
                 used(plans, legs),
-                LookAgain.of(plan, state),
+                LookAgain.of(frozen, state),
                 legs.stream().flatMap(l -> l.amended().stream()).toList(),
                 legs.stream().flatMap(l -> l.takenBack().stream()).toList(),
                 state.signed(),
@@ -180,7 +186,8 @@ public record RepairRecord(
                 legs.stream()
                         .flatMap(l -> l.ignored().stream())
                         .filter(i -> i.cause() == RunState.Cause.ENDED || i.cause() == RunState.Cause.PLANNED_ANEW)
-                        .toList());
+                        .toList(),
+                FilmMap.of(frozen, state));
     }
 
     /** What was taken under all plans of a repair; {@code legs} as it stood at the end of each. */
@@ -192,12 +199,12 @@ public record RepairRecord(
         return Used.together(all);
     }
 
-    private static List<Line> lines(RunState state, Set<String> people) {
+    private static List<Line> lines(FrozenPlan frozen, RunState state, Set<String> people) {
         List<Line> out = new ArrayList<>();
         for (RunStep s : state.steps()) {
             if (s.doneAt().isPresent() && !s.carried()) {
                 people.add(s.by());
-                out.add(line(s, state));
+                out.add(line(frozen, s, state));
             }
         }
         return List.copyOf(out);
@@ -213,7 +220,8 @@ public record RepairRecord(
         for (int i = 0; i < left.size(); i++) {
             BenchEvent e = left.get(i);
             FrozenPlan p = plans.get(i);
-            out.add(new Former(p.plan().title(), p.frozenAt(), e.at(), e.by(), e.text(), lines(legs.get(i), people)));
+            out.add(new Former(
+                    p.plan().title(), p.frozenAt(), e.at(), e.by(), e.text(), lines(p, legs.get(i), people)));
         }
         return List.copyOf(out);
     }
@@ -238,7 +246,7 @@ public record RepairRecord(
         return List.copyOf(out);
     }
 
-    private static Line line(RunStep s, RunState state) {
+    private static Line line(FrozenPlan frozen, RunStep s, RunState state) {
         List<String> remarks = new ArrayList<>();
         List<RunState.Reading> here =
                 state.readings().stream().filter(r -> r.step().equals(s.id())).toList();
@@ -248,6 +256,7 @@ public record RepairRecord(
                 .forEach(r -> remarks.add(r.quantity().word() + " "
                         + Text.of(r.value(), r.quantity().unit()) + (r.source().isEmpty() ? "" : ", " + r.source())));
         state.notes().stream().filter(n -> n.step().equals(s.id())).forEach(n -> remarks.add("“" + n.text() + "”"));
+        state.spots().stream().filter(p -> p.step().equals(s.id())).forEach(p -> remarks.add(spot(p, s)));
         long pictures =
                 state.pictured().stream().filter(p -> p.step().equals(s.id())).count();
         if (pictures > 0) {
@@ -268,13 +277,29 @@ public record RepairRecord(
         return new Line(
                 s.id(),
                 s.step().title(),
-                s.loop(),
+                Stream.of(Site.said(frozen.workup().sites(), s.step()), s.loop())
+                        .filter(x -> !x.isEmpty())
+                        .collect(Collectors.joining(": ")),
                 s.step().lastsMin(),
                 s.beganAt().map(b -> minutes(b, done)).orElse(0.0),
                 done,
                 s.by(),
                 answer,
                 List.copyOf(remarks));
+    }
+
+    /** A spot that was drawn, as a remark: what, how large, how deep, and where its middle is on the part. */
+    private static String spot(RunState.Spot p, RunStep s) {
+        String word = s.step()
+                .gate()
+                .flatMap(g -> g.branch(p.branch()))
+                .map(Gate.Branch::label)
+                .orElse(p.branch());
+        return word + ", " + Text.of(p.place().lengthMm(), "mm") + " by "
+                + Text.of(p.place().widthMm(), "mm")
+                + p.depthMm().map(d -> ", " + Text.of(d, "mm") + " deep").orElse("") + ", "
+                + Text.of(Math.round(p.place().xMm()), "mm") + " from the left, "
+                + Text.of(Math.round(p.place().yMm()), "mm") + " up";
     }
 
     /** What a device logged by itself, as one remark a quantity: how many, from where to where. */

@@ -81,8 +81,7 @@ public record Used(String itemId, String name, String lot, double amount, String
             boolean first = !taken.contains(loop + p.id());
             taken.add(loop + p.id());
             if (typed || first) {
-                double planned =
-                        Rework.amount(s.at(), p.again(), state.readings()).orElse(p.needed());
+                double planned = Rework.amount(s.at(), p.again(), state).orElse(p.needed());
                 add(out, new Used(p.itemId(), p.material(), p.lot(), typed ? read : planned, p.unit(), typed));
             }
         }

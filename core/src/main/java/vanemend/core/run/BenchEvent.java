@@ -3,6 +3,7 @@ package vanemend.core.run;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
+import vanemend.core.damage.Oval;
 import vanemend.core.trade.Quantity;
 
 /**
@@ -13,14 +14,15 @@ import vanemend.core.trade.Quantity;
  * @param at when, by the client's clock corrected to the server's
  * @param by who
  * @param step instance of the step it belongs to; empty for START, UNDO, AMEND, TAKE, SIGN, PLAN, END and AGAINST
- * @param answer yes or the id of a branch for GATE; {@code signed} or {@code back} for SIGN; what becomes of the part for END
+ * @param answer yes or the id of a branch for GATE; the branch that a SPOT speaks for; {@code signed} or {@code back} for SIGN; what becomes of the part for END
  * @param quantity what was read, READING only
- * @param value reading in the quantity's unit; for AMEND the figure it should have been, or for what was done or begun how many
+ * @param value reading in the quantity's unit; how deep a low SPOT is, mm; for AMEND the figure it should have been, or for what was done or begun how many
  *     minutes earlier it was
  * @param text the note; the device of a READING, empty where it was typed; else the reason: of an AMEND, an UNDO, a SIGN that sends
  *     back, a SCRAP, a PLAN, an END, an AGAINST; why a mix went live though not all held, what an early or second GATE was judged by
  * @param target event taken back or amended; for AGAINST the one that raised the stop
  * @param logged whether a device gave a READING by itself, no hand at it
+ * @param place what of the part a SPOT covers; empty for all others
  */
 public record BenchEvent(
         UUID id,
@@ -33,14 +35,20 @@ public record BenchEvent(
         Optional<Double> value,
         String text,
         Optional<UUID> target,
-        boolean logged) {
+        boolean logged,
+        Optional<Oval> place) {
+    /** Events of earlier releases have no place. */
+    public BenchEvent {
+        place = place == null ? Optional.empty() : place;
+    }
+
     /** Answer of a SIGN that stands. */
     public static final String SIGNED = "signed";
 
     /** Answer of a SIGN that sends the work back. */
     public static final String BACK = "back";
 
-    /** An event that is no reading of a device. */
+    /** An event that is no reading of a device, and no spot. */
     public BenchEvent(
             UUID id,
             Kind kind,
@@ -52,7 +60,7 @@ public record BenchEvent(
             Optional<Double> value,
             String text,
             Optional<UUID> target) {
-        this(id, kind, at, by, step, answer, quantity, value, text, target, false);
+        this(id, kind, at, by, step, answer, quantity, value, text, target, false, Optional.empty());
     }
 
     /** Whether it can never be taken back: the work has begun, or another plan was begun, or somebody signed. */
@@ -64,7 +72,7 @@ public record BenchEvent(
     BenchEvent at(String other) {
         return other.equals(step)
                 ? this
-                : new BenchEvent(id, kind, at, by, other, answer, quantity, value, text, target, logged);
+                : new BenchEvent(id, kind, at, by, other, answer, quantity, value, text, target, logged, place);
     }
 
     /** What can happen. */
@@ -83,7 +91,8 @@ public record BenchEvent(
         SCRAP,
         PLAN,
         END,
-        AGAINST
+        AGAINST,
+        SPOT
     }
 
     /** The work begins. */
@@ -132,7 +141,7 @@ public record BenchEvent(
 
     /** A copy of this reading as one that its device gave by itself. */
     public BenchEvent byItself() {
-        return new BenchEvent(id, kind, at, by, step, answer, quantity, value, text, target, true);
+        return new BenchEvent(id, kind, at, by, step, answer, quantity, value, text, target, true, place);
     }
 
     /** A remark. */
@@ -167,7 +176,7 @@ public record BenchEvent(
 
     /** A copy with {@code words} said to it. */
     public BenchEvent saying(String words) {
-        return new BenchEvent(id, kind, at, by, step, answer, quantity, value, words, target, logged);
+        return new BenchEvent(id, kind, at, by, step, answer, quantity, value, words, target, logged, place);
     }
 
     /** What was mixed at {@code step} is thrown away. */
@@ -191,7 +200,25 @@ public record BenchEvent(
     }
 
     private BenchEvent as(Kind other, String answered) {
-        return new BenchEvent(id, other, at, by, step, answered, quantity, value, text, target, logged);
+        return new BenchEvent(id, other, at, by, step, answered, quantity, value, text, target, logged, place);
+    }
+
+    /** A place that the gate {@code step} finds wanting as {@code branch} says, {@code depthMm} deep where it is low. */
+    public static BenchEvent spot(
+            UUID id, Instant at, String by, String step, String branch, Oval place, Optional<Double> depthMm) {
+        return new BenchEvent(
+                id,
+                Kind.SPOT,
+                at,
+                by,
+                step,
+                branch,
+                Optional.empty(),
+                depthMm,
+                "",
+                Optional.empty(),
+                false,
+                Optional.of(place));
     }
 
     /** {@code by} takes the work over. */
@@ -219,7 +246,8 @@ public record BenchEvent(
         double by = amendment.value().orElse(0.0);
         return switch (kind) {
             case READING ->
-                new BenchEvent(id, kind, at, this.by, step, answer, quantity, amendment.value(), text, target, logged);
+                new BenchEvent(
+                        id, kind, at, this.by, step, answer, quantity, amendment.value(), text, target, logged, place);
             case CLOCK, DONE, GATE ->
                 new BenchEvent(
                         id,
@@ -232,7 +260,8 @@ public record BenchEvent(
                         value,
                         text,
                         target,
-                        logged);
+                        logged,
+                        place);
             default -> this;
         };
     }

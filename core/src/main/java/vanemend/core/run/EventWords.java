@@ -28,6 +28,7 @@ final class EventWords {
             case END -> "The end of the work";
             case AGAINST -> "Going against a stop";
             case SCRAP -> "Thrown away: " + title;
+            case SPOT -> "A spot at " + title;
             default -> title;
         };
     }

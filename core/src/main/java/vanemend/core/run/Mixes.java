@@ -16,9 +16,9 @@ import vanemend.core.trade.Quantity;
  * What was mixed in a run: what was weighed, when it went live, when it was on the part, whether it was thrown away.
  *
  * @param slots all steps so far
- * @param readings of the whole run
+ * @param seen what was read and drawn in the whole run
  */
-record Mixes(Plan plan, List<Slot> slots, List<Reading> readings) {
+record Mixes(Plan plan, List<Slot> slots, Seen seen) {
     /** The mix that the step at {@code i} makes. */
     MixDone at(int i) {
         Slot s = slots.get(i);
@@ -38,7 +38,7 @@ record Mixes(Plan plan, List<Slot> slots, List<Reading> readings) {
                 break;
             }
         }
-        double target = Rework.fillerG(plan, s.at, mix, readings);
+        double target = Rework.fillerG(plan, s.at, mix, seen);
         return new MixDone(
                 s.id,
                 mix.id(),
@@ -56,7 +56,7 @@ record Mixes(Plan plan, List<Slot> slots, List<Reading> readings) {
 
     private String saidOf(RunStepId step, MixPlan mix, Optional<Double> percent) {
         String dose = percent.map(p -> Peroxide.of(p).said()).orElse("");
-        boolean more = Rework.inRounds(plan, step, mix, readings);
+        boolean more = Rework.inRounds(plan, step, mix, seen);
         return more
                 ? (dose + " More than one mix can be spread in time: this now, the rest in one more round.").strip()
                 : dose;
@@ -64,7 +64,7 @@ record Mixes(Plan plan, List<Slot> slots, List<Reading> readings) {
 
     private Optional<Double> last(String step, Quantity quantity) {
         Optional<Double> found = Optional.empty();
-        for (Reading r : readings) {
+        for (Reading r : seen.readings()) {
             if (r.step().equals(step) && r.quantity() == quantity) {
                 found = Optional.of(r.value());
             }

@@ -36,6 +36,8 @@ public final class Replay {
     private final List<Slot> slots = new ArrayList<>();
     private final List<Reading> readings = new ArrayList<>();
     private final List<RunState.Pictured> pictured = new ArrayList<>();
+    private final List<RunState.Spot> spots = new ArrayList<>();
+    private final Seen seen = new Seen(readings, spots);
     private final List<Note> notes = new ArrayList<>();
     private final List<Ignored> ignored = new ArrayList<>();
     private final Map<String, Integer> tries = new LinkedHashMap<>();
@@ -211,6 +213,7 @@ public final class Replay {
             case AGAINST -> against(e);
             // Where a plan was left for another the events part; here it only begins the leg.
             case PLAN -> {}
+            case SPOT -> spot(e);
             // As evidence it is no act that an undo takes back: it is taken away by itself, with a reason.
             case PICTURE -> pictured.add(new RunState.Pictured(e.id(), e.step(), e.at(), e.by()));
             case UNDO, AMEND -> {}
@@ -439,6 +442,9 @@ public final class Replay {
     }
 
     private void finish(Slot s, BenchEvent e, String answer) {
+        if (s.step.kind() == Step.Kind.SPREAD && !answer.equals(RunStep.SCRAPPED)) {
+            leaveTooCoarse(s);
+        }
         // Put right to a time before it began, or told by a clock that was wrong, it took no time.
         s.done = Optional.of(later(e.at(), s.began.orElse(e.at())));
         s.by = e.by();
@@ -447,26 +453,34 @@ public final class Replay {
         at++;
         if (at < slots.size()) {
             slots.get(at).began = s.done;
-            comingWait()
+            waitsAhead().stream()
                     .filter(w -> Asides.since(steps(), slots.indexOf(w)) == at - 1)
-                    .ifPresent(w -> w.waitsSince = s.done);
+                    .forEach(w -> w.waitsSince = s.done);
         }
         lastUndoable = Optional.of(e.id());
+    }
+
+    /** What was laid in a rework says how coarse its papers begin: those it does not ask for are left out. */
+    private void leaveTooCoarse(Slot laid) {
+        Rework.of(laid.at)
+                .ifPresent(r -> slots.subList(at + 1, slots.size())
+                        .removeIf(s -> r.holds(s.at) && r.tooCoarse(plan, s.step, seen)));
     }
 
     private List<Step> steps() {
         return slots.stream().map(x -> x.step).toList();
     }
 
-    /** The wait that what is in hand is done in; empty where a wait is in hand itself, or none runs. */
-    private Optional<Slot> comingWait() {
-        int i = at;
-        while (i < slots.size() && slots.get(i).step.kind() != Step.Kind.WAIT) {
-            i++;
+    /** The waits that run while what is in hand is done: at the table beside them, or at another site. */
+    private List<Slot> waitsAhead() {
+        List<Step> steps = steps();
+        List<Slot> out = new ArrayList<>();
+        for (int i = at + 1; i < slots.size(); i++) {
+            if (slots.get(i).step.kind() == Step.Kind.WAIT && Asides.since(steps, i) < at) {
+                out.add(slots.get(i));
+            }
         }
-        return i > at && i < slots.size() && Asides.since(steps(), i) < at
-                ? Optional.of(slots.get(i))
-                : Optional.empty();
+        return out;
     }
 
     private static Instant later(Instant a, Instant b) {
@@ -491,6 +505,20 @@ public final class Replay {
         if (!e.logged()) {
             lastUndoable = Optional.of(e.id());
         }
+    }
+
+    private void spot(BenchEvent e) {
+        inHand(e).ifPresent(s -> {
+            Optional<Gate.Branch> branch = s.step.gate().flatMap(g -> g.branch(e.answer()));
+            if (branch.isEmpty() || e.place().isEmpty() || !s.step.asks().contains(Quantity.SPOT_MM)) {
+                ignore(e, "no such spot is looked for at this step");
+            } else if (e.answer().equals(Gate.LOW) && e.value().isEmpty()) {
+                ignore(e, "a low spot without its depth");
+            } else {
+                spots.add(new RunState.Spot(e.id(), s.id, e.answer(), e.place().get(), e.value(), e.at(), e.by()));
+                lastUndoable = Optional.of(e.id());
+            }
+        });
     }
 
     private void ignore(BenchEvent e, String why) {
@@ -525,10 +553,11 @@ public final class Replay {
         current.filter(s -> s.step.kind() == Step.Kind.WAIT && s.step.clock().isPresent())
                 .map(s -> clock.from(s.view(s.step), mixes, now))
                 .ifPresent(clocks::add);
-        current.flatMap(s -> comingWait())
+        current.stream()
+                .flatMap(s -> waitsAhead().stream())
                 .filter(w -> w.waitsSince.isPresent() && w.step.clock().isPresent())
                 .map(w -> clock.from(w.view(w.step), mixes, now))
-                .ifPresent(clocks::add);
+                .forEach(clocks::add);
         current.filter(s -> s.step.kind() == Step.Kind.SPREAD && s.step.mix().isEmpty())
                 .flatMap(s -> Clocks.laying(s.view(s.step)))
                 .ifPresent(clocks::add);
@@ -558,11 +587,12 @@ public final class Replay {
                 List.copyOf(against),
                 ended,
                 signed,
-                List.copyOf(pictured));
+                List.copyOf(pictured),
+                List.copyOf(spots));
     }
 
     private Mixes mixes() {
-        return new Mixes(plan, slots, readings);
+        return new Mixes(plan, slots, seen);
     }
 
     private List<BeforeMix.Must> before(Slot s) {
@@ -571,12 +601,18 @@ public final class Replay {
         return BeforeMix.of(
                 plan,
                 s.step,
-                slots.subList(0, here).stream().map(x -> x.step).toList(),
-                slots.subList(here + 1, slots.size()).stream().map(x -> x.step).toList(),
+                slots.subList(0, here).stream()
+                        .map(x -> x.step)
+                        .filter(s.step::with)
+                        .toList(),
+                slots.subList(here + 1, slots.size()).stream()
+                        .map(x -> x.step)
+                        .filter(s.step::with)
+                        .toList(),
                 mix);
     }
 
     private Step fitted(Slot s) {
-        return Rework.fitted(plan, s.at, s.step, readings);
+        return Rework.fitted(plan, s.at, s.step, seen);
     }
 }

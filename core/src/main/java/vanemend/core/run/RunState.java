@@ -4,6 +4,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import vanemend.core.damage.Dent;
+import vanemend.core.damage.Oval;
 import vanemend.core.method.Step;
 import vanemend.core.trade.Quantity;
 
@@ -31,6 +33,7 @@ import vanemend.core.trade.Quantity;
  * @param ended how the work was ended before its last step
  * @param signed what the lead said of the finished work
  * @param pictured pictures taken at steps of the run
+ * @param spots places that a gate found wanting, drawn on the part
  */
 public record RunState(
         Optional<Instant> startedAt,
@@ -53,7 +56,8 @@ public record RunState(
         List<Against> against,
         Optional<Ended> ended,
         Optional<Signed> signed,
-        List<Pictured> pictured) {
+        List<Pictured> pictured,
+        List<Spot> spots) {
 
     /**
      * An event that was put right.
@@ -217,6 +221,34 @@ public record RunState(
             String by,
             String source,
             boolean logged) {}
+
+    /**
+     * A place that a gate found wanting, drawn on the part.
+     *
+     * @param step gate that was asked then
+     * @param branch what is wrong with it: a branch of that gate
+     * @param place what it covers
+     * @param depthMm how deep a low one is, mm; empty for others
+     */
+    public record Spot(
+            UUID event, String step, String branch, Oval place, Optional<Double> depthMm, Instant at, String by) {
+        /** What it covers, mm². */
+        public double areaMm2() {
+            return Math.PI / 4 * place.lengthMm() * place.widthMm();
+        }
+
+        /** Its hollow, where it is one. */
+        Optional<Dent> bowl() {
+            return depthMm.map(d -> new Dent(
+                    place.xMm(),
+                    place.yMm(),
+                    place.lengthMm(),
+                    place.widthMm(),
+                    place.angleDeg(),
+                    d,
+                    Dent.Profile.BOWL));
+        }
+    }
 
     /** A remark. */
     public record Note(UUID event, String step, String text, Instant at, String by) {}

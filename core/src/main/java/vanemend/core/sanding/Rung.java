@@ -40,6 +40,13 @@ public record Rung(
         String stage,
         String note) {
 
+    /** A copy under another name. */
+    public Rung named(String other) {
+        return new Rung(
+                other, leg, paper, grading, grade, itemId, grainUm, ratio, zone, tool, motion, sign, minutes, discs,
+                stage, note);
+    }
+
     /** A copy held by another tool, moved {@code how}, with another note. */
     public Rung by(Tool other, String how, String what) {
         return new Rung(

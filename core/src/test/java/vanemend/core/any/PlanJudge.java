@@ -24,11 +24,14 @@ import vanemend.core.method.Step;
 import vanemend.core.mix.FillVolume;
 import vanemend.core.mix.Portion;
 import vanemend.core.mix.Pour;
+import vanemend.core.plan.Drawing;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
 import vanemend.core.plan.Planner;
+import vanemend.core.plan.Site;
 import vanemend.core.plan.Workup;
 import vanemend.core.section.Layer;
+import vanemend.core.stack.StackChoice;
 import vanemend.core.stack.StackLine;
 import vanemend.core.trade.Check;
 import vanemend.core.trade.Text;
@@ -66,7 +69,7 @@ public final class PlanJudge {
             return Came.REFUSED;
         }
         Workup w = made.get();
-        zones(w);
+        drawings(w).forEach(PlanJudge::zones);
         if (w.plan().isEmpty()) {
             assertThat(!w.verdict().mends() || !w.blockers().isEmpty())
                     .as("no plan and no reason")
@@ -76,18 +79,44 @@ public final class PlanJudge {
         assertThat(w.verdict().mends())
                 .as("planned though " + w.verdict().outcome())
                 .isTrue();
-        stack(w);
-        section(w);
+        if (w.sites().isEmpty()) {
+            stack(w.stack());
+        }
+        w.sites().forEach(s -> stack(s.stack()));
+        drawings(w).forEach(PlanJudge::section);
         plan(w.plan().get());
+        order(w);
         return Came.PLANNED;
     }
 
+    /** What is drawn: each site by itself where there are several, and then the whole part besides, which holds no cut. */
+    private static List<Drawing> drawings(Workup w) {
+        w.drawing().zones().forEach(z -> finite(z.areaMm2(), z.word()));
+        return w.sites().isEmpty()
+                ? List.of(w.drawing())
+                : w.sites().stream().map(Site::drawing).toList();
+    }
+
+    /** The order of steps, at each site. */
+    private static void order(Workup w) {
+        List<Step> steps =
+                w.plan().orElseThrow().steps().stream().map(PlannedStep::step).toList();
+        if (w.sites().isEmpty()) {
+            order(steps);
+        }
+        for (Site s : w.sites()) {
+            order(steps.stream()
+                    .filter(x -> x.sites().isEmpty() || x.sites().contains(s.id()))
+                    .toList());
+        }
+    }
+
     /** Each zone on a side holds the ones that lie nearer to the damage, and none is larger than the part. */
-    private static void zones(Workup w) {
-        double sheet = w.drawing().widthMm() * w.drawing().heightMm();
+    private static void zones(Drawing w) {
+        double sheet = w.widthMm() * w.heightMm();
         for (Zone.Side side : Zone.Side.values()) {
             double last = 0;
-            for (DrawnZone z : w.drawing().zones().stream()
+            for (DrawnZone z : w.zones().stream()
                     .filter(z -> z.side() == side)
                     .sorted(Comparator.comparingDouble(DrawnZone::pastMm))
                     .toList()) {
@@ -105,10 +134,10 @@ public final class PlanJudge {
     }
 
     /** What must never meet, told here once more in the trade's own words. */
-    private static void stack(Workup w) {
+    private static void stack(StackChoice w) {
         Set<String> classes = new HashSet<>();
         Set<Role> roles = new HashSet<>();
-        for (StackLine l : w.stack().lines()) {
+        for (StackLine l : w.lines()) {
             l.chosen().map(c -> c.item()).ifPresent(item -> {
                 roles.add(l.role());
                 classes.add(item.classId());
@@ -137,8 +166,8 @@ public final class PlanJudge {
         }
     }
 
-    private static void section(Workup w) {
-        for (Layer l : w.drawing().section().orElseThrow().layers()) {
+    private static void section(Drawing w) {
+        for (Layer l : w.section().orElseThrow().layers()) {
             finite(l.areaMm2(), l.id());
             l.xz().forEach(v -> assertThat(v).as(l.id()).isFinite());
         }
@@ -168,7 +197,6 @@ public final class PlanJudge {
                 .map(Gate.Branch::loop)
                 .forEach(l -> assertThat(loops).contains(l));
         p.loops().forEach(l -> l.steps().forEach(PlanJudge::step));
-        order(p.steps().stream().map(PlannedStep::step).toList());
     }
 
     /** Cleaned before anything is laid, cured before it is cut, and what was laid last is sealed or passed. */

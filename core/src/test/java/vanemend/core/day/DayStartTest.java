@@ -134,13 +134,14 @@ class DayStartTest {
     @Test
     @DisplayName("published job shops: no plan is ever shorter than the proven optimum, and the start comes near it")
     void jobShops() {
-        // Fisher and Thompson 1963: 55. Lawrence 1984: 666. Both proven.
-        Map<int[][], Integer> optimum = Map.of(JobShop.FT06, 55, JobShop.LA01, 666);
+        // Fisher and Thompson 1963: 55 and 930. Lawrence 1984: 666 and 945. All proven.
+        Map<int[][], Integer> optimum =
+                Map.of(JobShop.FT06, 55, JobShop.FT10, 930, JobShop.LA01, 666, JobShop.LA16, 945);
         optimum.forEach((rows, best) -> {
             Day day = JobShop.day(rows);
             DayPlan p = DayStart.of(day, 2_000, 7);
             assertThat(DayCheck.faults(day, p)).isEmpty();
-            assertThat(p.last()).isBetween(best, best * 110 / 100);
+            assertThat(p.last()).isBetween(best, best * 120 / 100);
         });
     }
 

@@ -3,6 +3,7 @@ package vanemend.core.footprint;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.DisplayName;
@@ -44,7 +45,7 @@ class StraightTest {
             Oval one = new Oval(Seeds.between(r, 0, 700), Seeds.between(r, 0, 480), 120, Seeds.between(r, 20, 120), 30);
             Oval other =
                     new Oval(Seeds.between(r, 0, 700), Seeds.between(r, 0, 480), 90, Seeds.between(r, 20, 90), -50);
-            Geometry g = new Ovals(one, other).grown(Seeds.between(r, 1, 150));
+            Geometry g = new Ovals(List.of(one, other)).grown(Seeds.between(r, 1, 150));
             Optional<Geometry> ours = Straight.within(g, side);
             ours.ifPresent(o -> {
                 simple[0]++;
@@ -105,9 +106,9 @@ class StraightTest {
                 wkt.read("POLYGON((100 -50, 300 -50, 300 80, 250 80, 250 -20, 150 -20, 150 80, 100 80, 100 -50))");
         assertThat(Straight.within(horseshoe, SHEET)).isEmpty();
         Geometry bulging = wkt.read("POLYGON((0 0, 700 0, 350 100, 700 480, 0 480, 0 0))");
-        assertThat(Straight.within(new Ovals(new Oval(350, 200, 80, 60, 0)).grown(5), bulging))
+        assertThat(Straight.within(new Ovals(List.of(new Oval(350, 200, 80, 60, 0))).grown(5), bulging))
                 .isEmpty();
-        assertThat(Straight.within(new Ovals(new Oval(2000, 200, 80, 60, 0)).grown(5), SHEET))
+        assertThat(Straight.within(new Ovals(List.of(new Oval(2000, 200, 80, 60, 0))).grown(5), SHEET))
                 .isEmpty();
     }
 }

@@ -192,6 +192,7 @@ public final class Cases {
                                         + " raising: PULLED, studs: 9}"),
                         house));
         out.put("filling-primer", new Way(all().get("composite-epoxy"), house.with("surfacer", "filling-primer")));
+        out.put("rust-blocked", new Way(all().get("rust-pits"), house.with("surfacer", "filling-primer")));
         out.put(
                 "straightedge",
                 new Way(
@@ -241,6 +242,20 @@ public final class Cases {
                     i == 3 ? ", raising: PUSHED_OUT" : "");
         }
         return out;
+    }
+
+    /** Damage of several kinds on one part. */
+    public static final String SITES = "several-sites";
+
+    /** The repair of the recipe called {@code name}, or of {@link #SITES}. */
+    public static RepairDraft called(String name) {
+        return name.equals(SITES)
+                ? TestShop.job(
+                        TPO,
+                        SPLIT,
+                        RASH.replace("760", "300"),
+                        "{kind: TAB, xMm: 1588, yMm: 180, lengthMm: 34, widthMm: 22, angleDeg: 0, pieceKept: false}")
+                : all().get(name);
     }
 
     private static void put(Map<String, RepairDraft> out, String recipe, String part, String... damages) {

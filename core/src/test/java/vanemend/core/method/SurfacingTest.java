@@ -72,7 +72,10 @@ class SurfacingTest {
         "scratch-feathered, filling-primer",
         "seam-filler, polyester",
         "composite-epoxy, filling-primer",
-        "composite-one-material, polyester"
+        "composite-one-material, polyester",
+        "rust-mesh, filling-primer",
+        "rust-converted, polyester",
+        "rust-pits, filling-primer"
     })
     void afterTheLastLookItIsSprayedCuredBlockedAndHandedOverForPaint(String recipe, String who) {
         Workup plain = of(recipe, "paint-shop");
@@ -171,8 +174,28 @@ class SurfacingTest {
         assertThat(figure(p, "Part A")).isCloseTo(4 * figure(p, "Part B"), within(0.1));
     }
 
+    @ParameterizedTest
+    @ValueSource(strings = {"rust-mesh", "rust-converted", "rust-pits"})
+    @DisplayName(
+            "primer that was sprayed last is dulled before anything goes on it (common practice); it lies inside what was primed")
+    void freshPrimerIsDulledFirst(String recipe) {
+        Workup w = of(recipe, "filling-primer");
+        assertThat(ids(w)).containsSubsequence("prime", "prime-dry", "surf-scuff", "surf-ground", "surf-coat-1");
+        assertThat(area(w, Zone.Kind.SURFACED)).isStrictlyBetween(area(w, Zone.Kind.FILLER), area(w, Zone.Kind.STRIP));
+        assertThat(ids(of(
+                        "dent-filler-putty",
+                        HOUSE.with("surfacer", "filling-primer").with("filler-base", "epoxy-primer"))))
+                .doesNotContain("surf-scuff");
+    }
+
     @Test
     void polyesterIsNeverSprayedOverEpoxy() {
+        assertThat(of("rust-pits", "polyester")
+                        .stack()
+                        .item(Role.SURFACE)
+                        .orElseThrow()
+                        .classId())
+                .isEqualTo("filling-primer");
         assertThat(of("composite-epoxy", "polyester")
                         .stack()
                         .item(Role.SURFACE)

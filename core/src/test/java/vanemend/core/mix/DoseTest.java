@@ -95,7 +95,8 @@ class DoseTest {
         Seeds.forEach(300, (r, i) -> {
             FillVolume v = FillVolume.of(Seeds.between(r, 1000, 200_000), 9000, 14_000, 0.05, 0.8, 0.2, 0.1);
             double work = Seeds.between(r, 2.5, 12);
-            Pour p = Dose.pour(Tin.of(FILLER), v, 3, 140, work, 2, 20, v.again(1, 1), 1, 0, 120);
+            Pour p = Dose.pour(
+                    Tin.of(FILLER), v, 3, 140, work, 2, 20, v.again(1, FillVolume.Round.overAll(0, 0)), 1, 0, 120);
             if (p.batches() < 12) {
                 assertThat(p.spreadMin() + p.mixMin()).isLessThanOrEqualTo(p.onPartByMin() + 1e-9);
                 assertThat(p.onPartByMin()).isCloseTo(0.8 * work, within(1e-9));
@@ -110,7 +111,8 @@ class DoseTest {
     @Test
     void oneMixThatCannotBeSpreadInTimeIsSplitAndSaidSo() {
         FillVolume big = FillVolume.of(150_000, 20_000, 26_000, 0.05, 0.8, 0.2, 0.1);
-        Pour p = Dose.pour(Tin.of(FILLER), big, 4, 200, 5, 2, 20, big.again(1, 1), 1, 0, 120);
+        Pour p = Dose.pour(
+                Tin.of(FILLER), big, 4, 200, 5, 2, 20, big.again(1, FillVolume.Round.overAll(0, 0)), 1, 0, 120);
         assertThat(p.batches()).isGreaterThan(1);
         assertThat(p.notes()).anySatisfy(n -> assertThat(n).contains(p.batches() + " equal batches"));
     }
@@ -118,7 +120,7 @@ class DoseTest {
     @Test
     void creamFollowsWhatWasWeighed() {
         FillVolume v = FillVolume.of(9000, 9000, 14_000, 0.05, 0.8, 0.2, 0.1);
-        Pour p = Dose.pour(Tin.of(FILLER), v, 2, 140, 5, 2, 20, v.again(1, 1), 1, 0, 120);
+        Pour p = Dose.pour(Tin.of(FILLER), v, 2, 140, 5, 2, 20, v.again(1, FillVolume.Round.overAll(0, 0)), 1, 0, 120);
         assertThat(p.creamFor(p.fillerG())).isEqualTo(p.creamG());
         assertThat(p.creamFor(100)).isEqualTo(2.0);
     }
@@ -128,7 +130,7 @@ class DoseTest {
         Seeds.forEach(300, (r, i) -> {
             double deep = Seeds.between(r, 0.5, 5);
             FillVolume v = FillVolume.of(deep * Seeds.between(r, 2000, 20_000), 9000, 14_000, 0.05, 0.8, 0.2, 0.1);
-            Again ml = v.again(v.hollowMl() / deep, 1);
+            Again ml = v.again(v.hollowMl() / deep, FillVolume.Round.overAll(0, 0));
             // The whole hollow once more is everything but the coats that came off.
             double all = (v.hollowMl() + v.proudMl() + v.skimMl()) * 1.1;
             assertThat(ml.amount(deep)).isBetween(all - 1e-9, all + 1);
@@ -223,7 +225,7 @@ class DoseTest {
         assertThat(tin.maxLiftMm()).isEqualTo(putty.typical("maxLiftMm"));
         assertThat(tin.both()).containsExactly(FILLER, putty);
         FillVolume v = FillVolume.of(10_000, 5000, 8000, 0, 0.8, 0.2, 0.1);
-        Pour both = Dose.pour(tin, v, 3, 140, 3, 2, 20, v.again(1, 1), 1, 0, 120);
+        Pour both = Dose.pour(tin, v, 3, 140, 3, 2, 20, v.again(1, FillVolume.Round.overAll(0, 0)), 1, 0, 120);
         assertThat(both.fillerG() * both.batches())
                 .isCloseTo(v.totalMl() * tin.density() / 1.02, within((double) both.batches()));
         assertThat(both.thinner().orElseThrow().of(100)).isEqualTo(25);

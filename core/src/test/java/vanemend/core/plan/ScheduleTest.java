@@ -41,6 +41,7 @@ class ScheduleTest {
                 List.of(),
                 "",
                 Optional.empty(),
+                List.of(),
                 List.of());
     }
 

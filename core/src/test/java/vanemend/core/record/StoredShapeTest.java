@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
@@ -18,6 +19,7 @@ import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import vanemend.core.TestShop;
+import vanemend.core.damage.Oval;
 import vanemend.core.method.Cases;
 import vanemend.core.plan.FrozenPlan;
 import vanemend.core.plan.RepairDraft;
@@ -44,6 +46,14 @@ class StoredShapeTest {
                 BenchEvent.start(one, TestShop.NOW, "Tam Okafor"),
                 BenchEvent.read(new UUID(1, 2), TestShop.NOW, "Tam Okafor", "x", Quantity.SURFACE_C, 21, "Thermometer")
                         .byItself(),
+                BenchEvent.spot(
+                        new UUID(1, 4),
+                        TestShop.NOW,
+                        "Tam Okafor",
+                        "x",
+                        "low",
+                        new Oval(300, 200, 40, 30, 0),
+                        Optional.of(1.2)),
                 BenchEvent.undo(new UUID(1, 3), TestShop.NOW, "Tam Okafor", one)));
         return new RecordFile(RecordFile.FORMAT, new UUID(2, recipe.hashCode()), frozen, List.of(), events);
     }
@@ -70,6 +80,7 @@ class StoredShapeTest {
         Set<String> now = new TreeSet<>();
         Map<String, RepairDraft> all = new LinkedHashMap<>(Cases.all());
         Cases.ways().forEach((way, x) -> all.put(way, x.draft()));
+        all.put(Cases.SITES, Cases.called(Cases.SITES));
         for (Map.Entry<String, RepairDraft> c : all.entrySet()) {
             paths(json.valueToTree(file(c.getKey(), c.getValue())), "record", now);
         }

@@ -16,6 +16,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import vanemend.core.Seeds;
 import vanemend.core.TestShop;
+import vanemend.core.damage.Oval;
 import vanemend.core.method.Cases;
 import vanemend.core.method.Gate;
 import vanemend.core.method.Step;
@@ -26,6 +27,7 @@ import vanemend.core.plan.Workup;
 import vanemend.core.record.RepairRecord;
 import vanemend.core.stack.Recipe;
 import vanemend.core.trade.HouseRules;
+import vanemend.core.trade.Quantity;
 
 @DisplayName("every plan can be walked to its end, straight or through any rework, and its clocks and record hold")
 class EveryRunTest {
@@ -128,6 +130,55 @@ class EveryRunTest {
         assertThat(end.ignored()).isEmpty();
         assertThat(end.steps().size()).isGreaterThan(w.plan.steps().size());
         assertThat(RepairRecord.of(w.frozen, w.events, w.at)).isNotNull();
+    }
+
+    @ParameterizedTest
+    @MethodSource("recipes")
+    @DisplayName("at every gate that spots are drawn at: any spots leave a run that walks on, a film map and a record")
+    void spotsAtEveryGate(String recipe) {
+        Seeds.forEach(3, (Random r, Integer n) -> {
+            Walk w = new Walk(recipe);
+            for (int i = 0; i < 300 && w.state().current().isPresent(); i++) {
+                RunState.RunStep now = w.state().now().orElseThrow();
+                String answer = Gate.YES;
+                if (now.step().gate().isPresent() && now.step().asks().contains(Quantity.SPOT_MM) && r.nextInt(3) > 0) {
+                    List<Gate.Branch> all = now.step().gate().get().branches().stream()
+                            .filter(b -> !b.weight().stops())
+                            .toList();
+                    answer = all.get(r.nextInt(all.size())).id();
+                    for (int k = r.nextInt(4); k > 0; k--) {
+                        Optional<Double> deep = Optional.of(Seeds.between(r, 0.1, 4))
+                                .filter(d -> w.events.size() % 2 == 0)
+                                .or(() -> Optional.of(0.5));
+                        w.events.add(BenchEvent.spot(
+                                new UUID(r.nextLong(), r.nextLong()),
+                                w.at,
+                                "Tam",
+                                now.id(),
+                                answer,
+                                new Oval(
+                                        Seeds.between(r, 0, 600),
+                                        Seeds.between(r, 0, 400),
+                                        Seeds.between(r, 1, 200),
+                                        Seeds.between(r, 1, 200),
+                                        Seeds.between(r, -90, 90)),
+                                answer.equals(Gate.LOW) ? deep : Optional.empty()));
+                    }
+                }
+                w.on(w.state(), answer);
+                RunState s = w.state();
+                assertThat(s.mixes())
+                        .allSatisfy(m -> assertThat(m.fillerTargetG()).isPositive());
+                FilmMap.of(w.frozen, s).ifPresent(m -> {
+                    assertThat(m.thickMm()).allMatch(mm -> mm >= 0);
+                    assertThat(m.thickMm().size() % m.columns()).isZero();
+                });
+            }
+            assertThat(w.state().steps().stream().map(RunState.RunStep::id)).doesNotHaveDuplicates();
+            assertThat(w.state().ignored()).isEmpty();
+            assertThat(RepairRecord.of(w.frozen, w.events, w.at).film().isPresent())
+                    .isEqualTo(FilmMap.of(w.frozen, w.state()).isPresent());
+        });
     }
 
     @ParameterizedTest

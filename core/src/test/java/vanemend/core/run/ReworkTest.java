@@ -6,18 +6,21 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import vanemend.core.Seeds;
 import vanemend.core.TestShop;
+import vanemend.core.damage.Oval;
 import vanemend.core.method.Cases;
 import vanemend.core.method.Step;
 import vanemend.core.mix.Again;
 import vanemend.core.mix.Portion;
 import vanemend.core.plan.Plan;
 import vanemend.core.record.Used;
+import vanemend.core.sanding.Rung;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.Quantity;
 import vanemend.core.trade.Text;
@@ -31,8 +34,11 @@ class ReworkTest {
         private Instant at = TestShop.NOW;
 
         Hands(String recipe) {
-            plan = TestShop.workup(
-                            Cases.all().get(recipe), TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
+            this(recipe, HouseRules.defaults());
+        }
+
+        Hands(String recipe, HouseRules house) {
+            plan = TestShop.workup(Cases.all().get(recipe), TestShop.shop(21, house, TestShop.fullShelf()))
                     .plan()
                     .orElseThrow();
             events.add(BenchEvent.start(UUID.randomUUID(), at, "Tam"));
@@ -70,6 +76,30 @@ class ReworkTest {
 
         Hands across(double mm) {
             return read(Quantity.SPOT_MM, mm);
+        }
+
+        /** Draws a spot {@code lengthMm} by {@code widthMm}, {@code depthMm} deep where that is over 0. */
+        Hands spot(String branch, double lengthMm, double widthMm, double depthMm) {
+            events.add(BenchEvent.spot(
+                    UUID.randomUUID(),
+                    at,
+                    "Tam",
+                    hand().id(),
+                    branch,
+                    new Oval(400 + 100 * events.size(), 300, lengthMm, widthMm, 0),
+                    Optional.of(depthMm).filter(d -> d > 0)));
+            return this;
+        }
+
+        /** Papers that are still to come in the round that is in hand. */
+        List<Integer> papers() {
+            String round = hand().at().path();
+            return state().steps().stream()
+                    .filter(s -> s.at().path().equals(round))
+                    .flatMap(s -> plan.ladder().rungs().stream()
+                            .filter(r -> r.id().equals(s.step().id())))
+                    .map(Rung::grade)
+                    .toList();
         }
 
         private Hands read(Quantity q, double mm) {
@@ -145,10 +175,93 @@ class ReworkTest {
     @DisplayName("pinholes are no hollow: a coat; a depth that was not read leaves the first amount standing")
     void pinholesAndUnread() {
         dent.answer("pinholes").to("shape-gate:pinholes/mix");
-        assertThat(dent.mix().fillerTargetG()).isEqualTo(again.amount(0)).isLessThan(first);
+        assertThat(dent.mix().fillerTargetG())
+                .isEqualTo(again.pinholes(OptionalDouble.empty()))
+                .isLessThan(again.amount(0));
         dent.to("shape-gate~2").answer("low").to("shape-gate~2:low/mix");
         assertThat(dent.mix().fillerTargetG()).isEqualTo(first);
         assertThat(Text.plain(dent.hand().step().amount())).contains("for a coat", "for each 1 mm of depth");
+    }
+
+    @Test
+    @DisplayName(
+            "spots drawn at the gate: filler for the bowls they are, by hand; a depth read in the rework scales them")
+    void spotsDrawn() {
+        dent.spot("low", 40, 30, 1).spot("low", 20, 20, 0.5).answer("low").to("shape-gate:low/mix");
+        // Half of area times depth: 40 by 30 by 1 holds 0.471 mL, 20 by 20 by 0.5 another 0.079 mL.
+        double ml = Math.PI / 4 * (40 * 30 * 1 + 20 * 20 * 0.5) / 2 / 1000;
+        assertThat(ml).isCloseTo(0.550, within(0.001));
+        assertThat(dent.mix().fillerTargetG()).isEqualTo(Math.ceil(again.coat() + again.perMl() * ml));
+        assertThat(dent.mix().fillerTargetG())
+                .as("less than a hollow as large as the dent")
+                .isLessThan(again.amount(1));
+        dent.depth(2);
+        assertThat(dent.mix().fillerTargetG()).isEqualTo(Math.ceil(again.coat() + again.perMl() * 2 * ml));
+        assertThat(dent.state().spots()).hasSize(2);
+        dent.to("shape-gate~2").answer("low").to("shape-gate~2:low/mix");
+        assertThat(dent.mix().fillerTargetG())
+                .as("each round has its own spots")
+                .isEqualTo(first);
+    }
+
+    @Test
+    @DisplayName("a spot counts only at a gate that looks for it, low only with its depth; taken back it never was")
+    void spotsThatCount() {
+        dent.spot("shine", 40, 30, 0).spot("low", 40, 30, 0);
+        assertThat(dent.state().spots()).isEmpty();
+        assertThat(dent.state().ignored())
+                .extracting(RunState.Ignored::why)
+                .containsExactly("no such spot is looked for at this step", "a low spot without its depth");
+        dent.spot("high", 40, 30, 0);
+        assertThat(dent.state().spots()).hasSize(1);
+        dent.events.add(BenchEvent.undo(
+                UUID.randomUUID(), dent.at, "Tam", dent.events.getLast().id()));
+        assertThat(dent.state().spots()).isEmpty();
+        dent.answer("low").spot("low", 40, 30, 1);
+        assertThat(dent.state().spots()).as("the gate is answered").isEmpty();
+    }
+
+    @Test
+    @DisplayName("papers begin as coarse as what was laid asks: pinholes take a tight coat and no 80")
+    void papersOfARound() {
+        dent.answer("pinholes").to("shape-gate:pinholes/mix");
+        assertThat(dent.mix().fillerTargetG()).isEqualTo(again.pinholes(OptionalDouble.empty()));
+        assertThat(dent.papers()).startsWith(80);
+        dent.to("shape-gate:pinholes/wait");
+        assertThat(dent.papers()).as("0.2 mm was laid").isNotEmpty().allMatch(g -> g >= 120);
+        dent.to("shape-gate~2").depth(1).answer("low").to("shape-gate~2:low/wait");
+        assertThat(dent.papers()).as("1 mm and what stands proud were laid").startsWith(80);
+        dent.to("shape-gate~3").answer("low").to("shape-gate~3:low/wait");
+        assertThat(dent.papers())
+                .as("of what was not read nothing is too coarse")
+                .startsWith(80);
+    }
+
+    @Test
+    @DisplayName("where the spot alone is corrected, coat and minutes of the papers are its own area's")
+    void spotAlone() {
+        Hands spot =
+                new Hands("dent-filler-putty", HouseRules.defaults().with("local-correction", "spot")).to("shape-gate");
+        Again own = spot.plan.mix("filler").pour().again().orElseThrow();
+        double whole = own.lay().orElseThrow().spotMm2();
+        double share = Math.PI / 4 * 40 * 30 / whole;
+        assertThat(share).isLessThan(0.5);
+        spot.spot("low", 40, 30, 1).answer("low");
+        Step sanded = spot.state().steps().stream()
+                .filter(s -> s.at().path().equals("shape-gate:low/"))
+                .map(RunState.RunStep::step)
+                .filter(s -> s.kind() == Step.Kind.SAND)
+                .findFirst()
+                .orElseThrow();
+        Step laid = spot.plan.loop("low").steps().stream()
+                .filter(s -> s.id().equals(sanded.id()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(sanded.activeMin()).isCloseTo(Math.max(1, laid.activeMin() * share), within(1e-9));
+        spot.to("shape-gate:low/mix");
+        double ml = Math.PI / 4 * 40 * 30 / 2 / 1000;
+        assertThat(spot.mix().fillerTargetG())
+                .isEqualTo(Math.max(20, Math.ceil(own.coat() * share + own.perMl() * ml)));
     }
 
     @Test

@@ -19,6 +19,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.json.JsonMapper;
 import vanemend.core.TestShop;
+import vanemend.core.damage.Oval;
 import vanemend.core.method.Act;
 import vanemend.core.method.Cases;
 import vanemend.core.method.Gate;
@@ -26,6 +27,7 @@ import vanemend.core.method.Loop;
 import vanemend.core.method.MixPlan;
 import vanemend.core.method.Step;
 import vanemend.core.method.Watch;
+import vanemend.core.mix.Again;
 import vanemend.core.plan.Plan;
 import vanemend.core.stack.Recipe;
 import vanemend.core.trade.Air;
@@ -49,7 +51,8 @@ class RunFixtureTest {
             List<Quantity> asks,
             List<Watch> watches,
             List<String> after,
-            List<Act> acts) {
+            List<Act> acts,
+            List<String> sites) {
         static ShortStep of(Step s) {
             return new ShortStep(
                     s.id(),
@@ -61,7 +64,8 @@ class RunFixtureTest {
                     s.asks(),
                     s.watches(),
                     s.after(),
-                    s.acts());
+                    s.acts(),
+                    s.sites());
         }
     }
 
@@ -73,7 +77,23 @@ class RunFixtureTest {
     }
 
     /** As much of a plan as the front end steps by. */
-    record ShortPlan(List<ShortPlanned> steps, List<ShortLoop> loops, List<MixPlan> mixes, Air air, boolean binds) {}
+    record ShortPlan(
+            List<ShortPlanned> steps,
+            List<ShortLoop> loops,
+            List<MixPlan> mixes,
+            List<ShortPortion> portions,
+            ShortLadder ladder,
+            Air air,
+            boolean binds) {}
+
+    /** As much of a portion: what one more round takes. */
+    record ShortPortion(String id, Optional<Again> again) {}
+
+    /** Papers by their grade. */
+    record ShortLadder(List<ShortRung> rungs) {}
+
+    /** One of them. */
+    record ShortRung(String id, int grade) {}
 
     /** A step of it. */
     record ShortPlanned(ShortStep step) {}
@@ -108,8 +128,7 @@ class RunFixtureTest {
         private int steps;
 
         Walk(String recipe) {
-            plan = TestShop.workup(
-                            Cases.all().get(recipe), TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
+            plan = TestShop.workup(Cases.called(recipe), TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
                     .plan()
                     .orElseThrow();
         }
@@ -164,6 +183,12 @@ class RunFixtureTest {
                                     .toList(),
                             plan.loops().stream().map(ShortLoop::of).toList(),
                             plan.mixes(),
+                            plan.portions().stream()
+                                    .map(p -> new ShortPortion(p.id(), p.again()))
+                                    .toList(),
+                            new ShortLadder(plan.ladder().rungs().stream()
+                                    .map(r -> new ShortRung(r.id(), r.grade()))
+                                    .toList()),
                             plan.air(),
                             plan.binds()),
                     new Begun(
@@ -200,7 +225,14 @@ class RunFixtureTest {
                     .filter(b -> found.add(
                             s.at().step() + " " + b.id() + " " + s.at().rounds().size()))
                     .findFirst();
-            if (fault.isPresent() && s.step().asks().contains(Quantity.DEPTH_MM)) {
+            // Where the spot can be drawn it is, the second time its gate is asked; else its depth is read.
+            boolean draws = s.step().asks().contains(Quantity.SPOT_MM) && s.at().time() > 1;
+            if (fault.isPresent() && draws) {
+                Optional<Double> deep =
+                        Optional.of(DEPTH_MM).filter(d -> fault.get().id().equals(Gate.LOW));
+                take(BenchEvent.spot(id(), at, "Tam", step, fault.get().id(), new Oval(300, 200, 40, 30, 20), deep));
+                take(BenchEvent.spot(id(), at, "Tam", step, fault.get().id(), new Oval(360, 200, 20, 18, 0), deep));
+            } else if (fault.isPresent() && s.step().asks().contains(Quantity.DEPTH_MM)) {
                 take(BenchEvent.reading(id(), at, "Tam", step, Quantity.DEPTH_MM, readable(s.step())));
             }
             fault.filter(b -> !b.weight().stops()).ifPresent(b -> loops.add(b.loop()));
@@ -239,7 +271,7 @@ class RunFixtureTest {
     }
 
     static Stream<String> recipes() {
-        return Recipe.all().stream().map(Recipe::id);
+        return Stream.concat(Recipe.all().stream().map(Recipe::id), Stream.of(Cases.SITES));
     }
 
     @ParameterizedTest

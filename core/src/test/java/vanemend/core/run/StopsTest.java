@@ -287,8 +287,7 @@ class StopsTest {
                 Optional.empty(),
                 Optional.empty(),
                 "sold",
-                Optional.empty(),
-                false));
+                Optional.empty()));
         w.happens(BenchEvent.gate(w.id(), offline, "Tam", "depth", Gate.YES));
         assertThat(w.state().ended()).isPresent();
         assertThat(w.record().uncounted())

@@ -11,10 +11,10 @@ import vanemend.core.record.RecordFile;
  */
 public final class Formats {
     /** Format of plans that are started now. */
-    public static final int PLAN = 9;
+    public static final int PLAN = 10;
 
     /** Format of events that are taken now. */
-    public static final int EVENT = 4;
+    public static final int EVENT = 5;
 
     /** How the source of a reading ended in the first format that a device gave by itself. */
     private static final String LOGGED = ", logged";
@@ -42,7 +42,8 @@ public final class Formats {
         // From the seventh on a dent says how it is raised; one that does not is tapped, as all were before. From the
         // eighth on it may carry what was read along a straightedge; one that does not is as its shape says. From the
         // ninth on a mix may be thinned and says how wide its spreader is; one that does not goes as it comes, by the
-        // book's.
+        // book's. From the tenth on what one more round takes says how thick it lies; one that does not begins with
+        // every paper.
     }
 
     /** The source of a reading as today's events have it; {@code text} as kept in {@code format}. */
@@ -70,6 +71,7 @@ public final class Formats {
             case RecordFile.FORMAT_6 -> plans(6, file);
             case RecordFile.FORMAT_7 -> plans(7, file);
             case RecordFile.FORMAT_8 -> plans(8, file);
+            case RecordFile.FORMAT_9 -> plans(9, file);
             default -> {
                 return;
             }

@@ -213,7 +213,8 @@ final class CompositeLayout extends Layout {
         double tapered = (f.areaMm2(Zone.Kind.DAMAGE) + f.areaMm2(Zone.Kind.DISH)) / 2 / 1000;
         double proud = value("dent.proud") * tapered;
         // What is opened or low again is at most as wide as the dish.
-        Again again = new FillVolume(0, 0, proud, 0, proud * loss).again(tapered, 1);
+        Again again = new FillVolume(0, 0, proud, 0, proud * loss)
+                .again(tapered, FillVolume.Round.overAll(value("dent.proud"), 0));
         ShelfItem fill = need(Role.FILL);
         Pace plies = amounts.pace(fill, value("minutes.lay") * pyramid.plies().size());
         if (laminate()) {
@@ -290,7 +291,7 @@ final class CompositeLayout extends Layout {
             double tight = value("dent.tight-coat") * f.areaMm2(Zone.Kind.ADHESIVE) / 1000;
             FillVolume volume = new FillVolume(low, 0, 0, tight, (low + tight) * loss);
             amounts.portion(Portions.handMixed("cream", "Cream", finish, volume, amounts.pace(finish, 0))
-                    .again(volume.again(tapered, 1)));
+                    .again(volume.again(tapered, FillVolume.Round.overAll(0, value("dent.tight-coat")))));
             waits.curing("cream", "Cream: sand from", finish, 1, "A fingernail leaves no mark on the thin edge?");
         }
         amounts.coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");

@@ -127,8 +127,8 @@ final class GelcoatLayout extends Layout {
         Pace pace = amounts.pace(paste, 0);
         amounts.portion(
                 Portions.withPeroxide("trial", "Trial of its colour", paste, new FillVolume(0, 0, 0, 0, 0), pace));
-        amounts.portion(
-                Portions.withPeroxide("face", "Gelcoat paste", paste, v, pace).again(v.again(tapered, 1)));
+        amounts.portion(Portions.withPeroxide("face", "Gelcoat paste", paste, v, pace)
+                .again(v.again(tapered, FillVolume.Round.overAll(value("gelcoat.proud"), 0))));
         waits.curing("trial", "Trial: look from", paste, 1, "Hard, dry, wiped clean?");
         waits.curing(
                 "face",

@@ -86,7 +86,8 @@ abstract class DentDepth extends MetalFace {
         int damage = found.hollows().get(i).damage();
         return found.hollows().size() == 1
                 ? ""
-                : kit.job().damages().get(damage).kind().mark() + " " + (damage + 1) + ". ";
+                : kit.job().damages().get(damage).kind().mark() + " "
+                        + kit.job().number(damage) + ". ";
     }
 
     /** How many dents are tapped. */

@@ -9,6 +9,7 @@ import vanemend.core.footprint.Zone;
 import vanemend.core.material.MaterialClass.Role;
 import vanemend.core.method.Act;
 import vanemend.core.method.Gate;
+import vanemend.core.method.Job;
 import vanemend.core.method.Kit;
 import vanemend.core.method.Loop;
 import vanemend.core.method.Method;
@@ -122,7 +123,7 @@ public final class DentFill extends DentRaising {
 
     /** Which hollows a mix is for; empty where one mix is for all. */
     private String forHollows(Serving s) {
-        return found.servings().size() == 1 ? "" : ", " + called(drawn(s.hollows()));
+        return found.servings().size() == 1 ? "" : ", " + called(kit.job(), drawn(s.hollows()));
     }
 
     /** Where hollows stand in the draft: by that place they are numbered on the drawing. */
@@ -131,8 +132,9 @@ public final class DentFill extends DentRaising {
     }
 
     /** Dents by their numbers on the drawing, given their places in the draft. */
-    static String called(List<Integer> hollows) {
-        String numbers = hollows.stream().map(i -> String.valueOf(i + 1)).collect(Collectors.joining(", "));
+    static String called(Job job, List<Integer> hollows) {
+        String numbers =
+                hollows.stream().map(i -> String.valueOf(job.number(i))).collect(Collectors.joining(", "));
         return (hollows.size() == 1 ? "dent " : "dents ") + numbers;
     }
 

@@ -196,7 +196,7 @@ final class DentLayout extends Layout {
             Geometry where = over.getFactory()
                     .buildGeometry(mix.stream().map(Island::over).toList());
             String id = out.isEmpty() ? "filler" : "filler-" + (out.size() + 1);
-            filler(id, "Filler, " + DentFill.called(drawn(hollows)), item, own, where, again);
+            filler(id, "Filler, " + DentFill.called(job, drawn(hollows)), item, own, where, again);
             out.add(new DentFill.Serving(id, hollows));
         }
         return List.copyOf(out);
@@ -293,15 +293,24 @@ final class DentLayout extends Layout {
         return volume(own, widest.over())
                 .again(
                         largestPerMm() / 1000,
-                        spotShare(damageMm2(own), widest.over().getArea()));
+                        round(
+                                FillVolume.Round.overAll(value("dent.proud"), value("dent.tight-coat")),
+                                damageMm2(own),
+                                widest.over().getArea()));
     }
 
     private Again puttyAgain(FillVolume volume, Footprint f) {
-        return volume.again(largestPerMm() / 1000, spotShare(f.areaMm2(Zone.Kind.DAMAGE), f.areaMm2(Zone.Kind.PUTTY)));
+        return volume.again(
+                largestPerMm() / 1000,
+                round(
+                        FillVolume.Round.overAll(value("dent.putty-spread"), 0),
+                        f.areaMm2(Zone.Kind.DAMAGE),
+                        f.areaMm2(Zone.Kind.PUTTY)));
     }
 
-    private double spotShare(double damageMm2, double wholeMm2) {
-        return job.house().is("local-correction", "spot") ? damageMm2 / wholeMm2 : 1;
+    /** A round over all, or over the spot alone where the house corrects that. */
+    private FillVolume.Round round(FillVolume.Round overAll, double damageMm2, double wholeMm2) {
+        return job.house().is("local-correction", "spot") ? overAll.spot(damageMm2, wholeMm2) : overAll;
     }
 
     private double damageMm2(DepthField own) {

@@ -35,7 +35,7 @@ abstract class DentRaising extends DentGround {
         if (!pushed.isEmpty()) {
             add(look(
                     "pushed-out",
-                    "Look at " + DentFill.called(pushed) + ": pushed out?",
+                    "Look at " + DentFill.called(kit.job(), pushed) + ": pushed out?",
                     "Light from the side. Whoever pushes out without paint is done before anything is opened here; glue and wax off.",
                     Zone.Kind.CLEAN,
                     gate(

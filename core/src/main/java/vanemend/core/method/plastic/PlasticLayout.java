@@ -219,7 +219,8 @@ final class PlasticLayout extends Layout {
                 hollows().stream().mapToDouble(d -> d.volumeMm3() / d.depthMm()).sum();
             default -> hollow / dish.depthMm();
         };
-        Again again = face.again(perMm / 1000, 1);
+        Again again =
+                face.again(perMm / 1000, FillVolume.Round.overAll(value("plastic.proud"), value("dent.tight-coat")));
         if (way.meshFirst()) {
             mesh(f);
         }
@@ -294,7 +295,7 @@ final class PlasticLayout extends Layout {
                 v,
                 value("back.below-cloth") + value("back.above-cloth"),
                 f.zone(Zone.Kind.MESH),
-                v.again(0, 1));
+                v.again(0, FillVolume.Round.overAll(0, 0)));
     }
 
     private void back(Footprint f) {

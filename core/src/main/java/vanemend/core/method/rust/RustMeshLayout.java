@@ -92,7 +92,16 @@ final class RustMeshLayout extends Layout {
                 value("dent.tight-coat"),
                 value("mix.board-loss"));
         // A low spot in it is at most as wide as the layer itself.
-        amounts.tin(id, title, need(role), volume, thick, outer, volume.again(volume.coatsMl() / thick, 1));
+        amounts.tin(
+                id,
+                title,
+                need(role),
+                volume,
+                thick,
+                outer,
+                volume.again(
+                        volume.coatsMl() / thick,
+                        FillVolume.Round.overAll(value("dent.proud"), value("dent.tight-coat"))));
     }
 
     private void amounts(Footprint f) {

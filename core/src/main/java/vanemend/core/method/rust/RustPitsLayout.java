@@ -113,7 +113,14 @@ final class RustPitsLayout extends Layout {
     /** A low spot in a layer is at most as wide as the layer itself. */
     private void tin(String id, String title, Role role, FillVolume volume, double thickMm, Zone over) {
         double perMm = (job.outline().getArea() + over.areaMm2()) / 2 / 1000;
-        amounts.tin(id, title, need(role), volume, thickMm, over, volume.again(perMm, 1));
+        amounts.tin(
+                id,
+                title,
+                need(role),
+                volume,
+                thickMm,
+                over,
+                volume.again(perMm, FillVolume.Round.overAll(value("dent.proud"), value("dent.tight-coat"))));
     }
 
     private Section section(Footprint f) {

@@ -21,6 +21,7 @@ import vanemend.core.method.Job;
 import vanemend.core.method.Laid;
 import vanemend.core.method.Layout;
 import vanemend.core.method.Legs;
+import vanemend.core.mix.Again;
 import vanemend.core.mix.FillVolume;
 import vanemend.core.mix.Portion;
 import vanemend.core.mix.Tin;
@@ -204,7 +205,7 @@ final class SeamLayout extends Layout {
                     fibre,
                     value("steel-seam.ground-below") + value("pits.fibre-thick"),
                     f.zone(Zone.Kind.FIBRE),
-                    0);
+                    fibre.again(0, FillVolume.Round.overAll(value("dent.proud"), value("dent.tight-coat"))));
         }
         ShelfItem filler = need(Role.FILL);
         Zone over = f.zone(Zone.Kind.FILLER);
@@ -218,7 +219,15 @@ final class SeamLayout extends Layout {
                 value("dent.tight-coat"),
                 value("mix.board-loss"));
         Tin tin = amounts.thinned(filler, ground());
-        amounts.tin("filler", "Filler", tin, first, deepMm, over, first.again(perMm, 1), 0);
+        amounts.tin(
+                "filler",
+                "Filler",
+                tin,
+                first,
+                deepMm,
+                over,
+                first.again(perMm, FillVolume.Round.overAll(value("dent.proud"), value("dent.tight-coat"))),
+                0);
         FillVolume second = FillVolume.of(
                 0,
                 f.areaMm2(Zone.Kind.DAMAGE),
@@ -234,7 +243,7 @@ final class SeamLayout extends Layout {
                 second,
                 value("dent.tight-coat"),
                 over,
-                second.again(perMm, 1),
+                second.again(perMm, FillVolume.Round.overAll(0, value("dent.tight-coat"))),
                 0);
         FillVolume putty = FillVolume.of(
                 0,
@@ -244,7 +253,14 @@ final class SeamLayout extends Layout {
                 value("dent.putty-spread"),
                 0,
                 value("mix.board-loss"));
-        tin("putty", "Putty", Role.FINISH, putty, value("dent.putty-spread"), f.zone(Zone.Kind.PUTTY), perMm);
+        tin(
+                "putty",
+                "Putty",
+                Role.FINISH,
+                putty,
+                value("dent.putty-spread"),
+                f.zone(Zone.Kind.PUTTY),
+                putty.again(perMm, FillVolume.Round.overAll(value("dent.putty-spread"), 0)));
         amounts.coats("clean", "Cleaner", Portion.Form.WIPED, Role.CLEAN, Zone.Kind.CLEAN, f, 2, "coat.wipe");
         amounts.coats("primer", "Primer", Portion.Form.SPRAYED, Role.PRIME, Zone.Kind.STRIP, f, 1, "coat.primer");
         amounts.coats(
@@ -266,8 +282,8 @@ final class SeamLayout extends Layout {
         return job.stack().item(Role.PRIME).isPresent() ? Surface.EPOXY_PRIMER : Need.bareMetal(metal);
     }
 
-    private void tin(String id, String title, Role role, FillVolume volume, double thickMm, Zone over, double perMm) {
-        amounts.tin(id, title, need(role), volume, thickMm, over, volume.again(perMm, 1));
+    private void tin(String id, String title, Role role, FillVolume volume, double thickMm, Zone over, Again again) {
+        amounts.tin(id, title, need(role), volume, thickMm, over, again);
     }
 
     /**

@@ -20,9 +20,9 @@ import vanemend.core.method.Step;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
 import vanemend.core.plan.Workup;
-import vanemend.core.stack.RankedStack;
 import vanemend.core.trade.HouseRules;
 import vanemend.core.trade.InputProblem;
+import vanemend.core.trade.MethodId;
 import vanemend.core.trade.TradeBook;
 import vanemend.core.verdict.Verdict;
 
@@ -193,14 +193,21 @@ class SeamTest {
     }
 
     @Test
-    void aDentBesideASeamIsTwoRepairs() {
+    @DisplayName("a dent beside a seam is a site of its own, planned with it")
+    void aDentBesideASeamIsTwoSites() {
         Workup w = TestShop.workup(
                 TestShop.job(
                         SKIN.formatted("MILD_STEEL", ""),
                         seam(1.35),
                         "{kind: DENT, xMm: 200, yMm: 500, lengthMm: 90, widthMm: 80, depthMm: 2}"),
                 TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()));
-        assertThat(w.stack().ranked()).extracting(RankedStack::recipe).isEmpty();
+        assertThat(w.sites())
+                .extracting(s -> s.said(), s -> s.method().orElseThrow())
+                .containsExactly(
+                        org.assertj.core.groups.Tuple.tuple("Welded seam 1", MethodId.METAL_SEAM),
+                        org.assertj.core.groups.Tuple.tuple("Dent 2", MethodId.METAL_DENT));
+        assertThat(w.plan().orElseThrow(() -> new AssertionError(w.blockers())).broken())
+                .isEmpty();
     }
 
     @Test

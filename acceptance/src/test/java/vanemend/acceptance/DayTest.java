@@ -1,0 +1,70 @@
+package vanemend.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+@DisplayName(
+        "the day: planned by the shop's hours, a repair brought in has its time, and a phone's list stays with no server")
+@ExtendWith(Depot.Leave.class)
+class DayTest {
+    private static final String REPAIRS = "Repairs of this plan";
+
+    private static Locator region(Page page, String name) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name));
+    }
+
+    @Test
+    void aRepairBroughtInHasItsTimeAndHoursMoveTheDay() {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        tam.newRepair("Brought in at ten", "2.8");
+        Technician isla = new Technician(Depot.as("isla", 1280, 800));
+        isla.place("Day");
+        assertThat(region(isla.page(), REPAIRS).getByText("Brought in at ten")).isVisible();
+        isla.button("Hours").click();
+        isla.type("Monday", "half eight");
+        isla.button("Take these hours").click();
+        assertThat(isla.page().getByText("“half eight” is not read.")).isVisible();
+        for (String day : new String[] {"Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"}) {
+            isla.type(day, "");
+        }
+        isla.button("Take these hours").click();
+        assertThat(isla.page().getByText("Nobody said yet when this shop works."))
+                .isVisible();
+        assertThat(region(isla.page(), REPAIRS)).isHidden();
+        isla.button("Hours").click();
+        for (String day : new String[] {"Monday", "Tuesday", "Wednesday", "Thursday", "Friday"}) {
+            isla.type(day, "07:30-12:00 12:30-16:30");
+        }
+        isla.button("Take these hours").click();
+        Locator mine = region(isla.page(), REPAIRS).getByRole(AriaRole.BUTTON).first();
+        mine.click();
+        assertThat(mine).hasAttribute("aria-pressed", "true");
+        region(isla.page(), REPAIRS).getByText("Brought in at ten").click();
+        assertThat(isla.page()).hasURL(Depot.url() + "/repairs/" + tam.number() + "/steps");
+    }
+
+    @Test
+    void onAPhoneOnesOwnListStaysWithNoServer() {
+        Technician priya = new Technician(Depot.as("priya", 390, 844));
+        Page page = priya.page();
+        page.evaluate("() => navigator.serviceWorker.ready.then(() => true)");
+        priya.place("Day");
+        Locator own = region(page, "Priya Lindqvist");
+        assertThat(own).isVisible();
+        page.evaluate(
+                "async () => { const kept = () => new Promise(r => { const o = indexedDB.open('vanemend-answers'); o.onsuccess = () => {"
+                        + " const g = o.result.transaction('kept').objectStore('kept').get('answers');"
+                        + " g.onsuccess = () => { o.result.close(); r(JSON.stringify(g.result ?? '')); }; }; });"
+                        + " while (!(await kept()).includes('firstComeLateMin')) await new Promise(r => setTimeout(r, 200)); }");
+        page.context().setOffline(true);
+        page.reload();
+        assertThat(own).isVisible();
+        page.context().setOffline(false);
+    }
+}

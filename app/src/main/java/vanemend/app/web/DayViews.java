@@ -1,0 +1,374 @@
+package vanemend.app.web;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import vanemend.app.access.Account;
+import vanemend.app.access.Accounts;
+import vanemend.app.access.Role;
+import vanemend.app.bench.RepairWork;
+import vanemend.app.store.Repairs;
+import vanemend.app.store.Shop;
+import vanemend.app.store.ShopSettings;
+import vanemend.app.web.DayView.DayBlock;
+import vanemend.app.web.DayView.DayJob;
+import vanemend.app.web.DayView.NotPlanned;
+import vanemend.app.web.DayView.OpenView;
+import vanemend.app.web.DayView.Work;
+import vanemend.app.web.Views.RepairLine;
+import vanemend.app.web.Views.Standing;
+import vanemend.core.day.Blocks;
+import vanemend.core.day.DayBook;
+import vanemend.core.day.DayPlan;
+import vanemend.core.day.Hours;
+import vanemend.core.day.Job;
+import vanemend.core.day.Link;
+import vanemend.core.day.Placed;
+import vanemend.core.day.Right;
+import vanemend.core.day.Task;
+import vanemend.core.method.Conditions;
+import vanemend.core.method.Step;
+import vanemend.core.part.PartDraft;
+import vanemend.core.plan.Plan;
+import vanemend.core.plan.PlannedStep;
+import vanemend.core.run.RunState;
+
+/** The day as it is planned: runs under way and repairs that are ready, by the hands, hours, lamps and ovens there are. */
+@Component
+class DayViews {
+    /** As many repairs as a plan is made for at once: the promised first; more wait until these are done. */
+    private static final int MOST = 40;
+
+    /** Each time that the day is asked for anew it is looked at so much further for a better order; the first answer does not wait for more. */
+    private static final int TURNS = 30;
+
+    /** What a repair asks of the day, and what it was worked out from. */
+    private record Known(int version, Conditions under, Asked asked) {
+        boolean holds(Repairs.Stored r, Conditions today) {
+            return version == r.version()
+                    && under.shelf() == today.shelf()
+                    && under.house() == today.house()
+                    && under.air().equals(today.air());
+        }
+    }
+
+    /** Tasks of a repair, and what its steps are called. */
+    private record Asked(List<Task> tasks, List<String> ids, Map<String, String> titles) {
+        static Asked of(List<Task> tasks, List<Called> steps) {
+            return new Asked(
+                    tasks,
+                    steps.stream().map(Called::id).toList(),
+                    steps.stream().collect(Collectors.toMap(Called::id, Called::title, (a, b) -> a)));
+        }
+    }
+
+    private record Called(String id, String title) {
+        static Called of(String id, Step s) {
+            return new Called(id, s.brief().isEmpty() ? s.title() : s.brief());
+        }
+    }
+
+    /** A repair of the day. */
+    private record Entry(
+            long repair, String name, String vehicle, boolean begun, Optional<Instant> promised, Asked asked) {}
+
+    private final RepairWork work;
+    private final Repairs repairs;
+    private final Accounts accounts;
+    private final Shop shop;
+    private final ShopSettings settings;
+    private final Lines lines;
+    private final Clock clock;
+    private final AtomicReference<Map<String, List<Double>>> order = new AtomicReference<>(Map.of());
+    /** Room for those of a few days: what has begun or is closed is let go. */
+    private final Cache<Long, Known> known =
+            Caffeine.newBuilder().maximumSize(4L * MOST).build();
+
+    DayViews(
+            RepairWork work,
+            Repairs repairs,
+            Accounts accounts,
+            Shop shop,
+            ShopSettings settings,
+            Lines lines,
+            Clock clock) {
+        this.work = work;
+        this.repairs = repairs;
+        this.accounts = accounts;
+        this.shop = shop;
+        this.settings = settings;
+        this.lines = lines;
+        this.clock = clock;
+    }
+
+    DayView day() {
+        Instant now = clock.instant();
+        Hours hours = settings.hours();
+        List<Account> people = accounts.all().stream()
+                .filter(a -> a.role() == Role.TECHNICIAN || a.role() == Role.APPRENTICE)
+                .toList();
+        List<NotPlanned> held = new ArrayList<>();
+        List<Entry> entries = new ArrayList<>(underWay(now, people, held));
+        int room = MOST - entries.size();
+        List<NotPlanned> left = new ArrayList<>();
+        for (RepairLine line : ready()) {
+            if (room-- > 0) {
+                waiting(line).ifPresent(entries::add);
+            } else {
+                left.add(new NotPlanned(line.id(), line.name(), "planned when others are done"));
+            }
+        }
+        DayBook book = new DayBook(
+                now,
+                shop.zone(),
+                hours,
+                people.stream()
+                        .map(a -> new DayBook.Hand(a.id(), a.role() == Role.APPRENTICE))
+                        .toList(),
+                settings.lamps(),
+                settings.ovens(),
+                entries.stream()
+                        .map(e -> new DayBook.Repair(
+                                String.valueOf(e.repair()),
+                                e.promised(),
+                                e.begun(),
+                                e.asked().tasks()))
+                        .toList());
+        return view(book, people, entries, held, left);
+    }
+
+    private DayView view(
+            DayBook book, List<Account> people, List<Entry> entries, List<NotPlanned> held, List<NotPlanned> left) {
+        Map<DayOfWeek, String> said = new EnumMap<>(DayOfWeek.class);
+        for (DayOfWeek d : DayOfWeek.values()) {
+            said.put(d, book.hours().said(d));
+        }
+        Map<String, Entry> byId =
+                entries.stream().collect(Collectors.toMap(e -> String.valueOf(e.repair()), Function.identity()));
+        DayBook.Made made = book.made(TURNS, order.get());
+        order.set(made.order());
+        boolean sound = made.faults().isEmpty();
+        DayPlan plan = sound ? made.plan() : new DayPlan(List.of(), List.of());
+        for (String id : plan.left()) {
+            left.add(new NotPlanned(
+                    byId.get(id).repair(),
+                    byId.get(id).name(),
+                    "no hands, hours, lamp or oven for it in " + DayBook.DAYS + " days"));
+        }
+        List<DayJob> jobs = jobs(book, plan, byId);
+        return new DayView(
+                book.now(),
+                book.zone().getId(),
+                said,
+                book.hours().from(book.now(), book.zone(), DayBook.DAYS).stream()
+                        .map(s -> new OpenView(at(book, s.from()), at(book, s.to())))
+                        .toList(),
+                people,
+                jobs,
+                sound ? blocks(book, made, jobs, byId) : List.of(),
+                held,
+                left,
+                trouble(book, people, made.faults()),
+                last(book, made.worth().last()),
+                last(book, made.firstCome().last()),
+                made.worth().late() / 60,
+                made.firstCome().late() / 60);
+    }
+
+    private static String trouble(DayBook book, List<Account> people, List<String> faults) {
+        if (book.hours().unsaid()) {
+            return "Nobody said yet when this shop works.";
+        }
+        if (people.isEmpty()) {
+            return "There are no hands: add a technician.";
+        }
+        return faults.isEmpty()
+                ? ""
+                : "No plan that can be shown: " + faults.getFirst() + ". Work goes on first come, first served.";
+    }
+
+    private static Instant at(DayBook book, int seconds) {
+        return book.now().plusSeconds(seconds);
+    }
+
+    private static Optional<Instant> last(DayBook book, int seconds) {
+        return seconds == 0 ? Optional.empty() : Optional.of(at(book, seconds));
+    }
+
+    /** By when they are ready, numbered in that order. */
+    private static List<DayJob> jobs(DayBook book, DayPlan plan, Map<String, Entry> byId) {
+        List<Map.Entry<String, Integer>> ready = plan.finishes().entrySet().stream()
+                .sorted(Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
+                .toList();
+        List<DayJob> out = new ArrayList<>();
+        for (Map.Entry<String, Integer> r : ready) {
+            Entry e = byId.get(r.getKey());
+            out.add(new DayJob(
+                    out.size() + 1,
+                    e.repair(),
+                    e.name(),
+                    e.vehicle(),
+                    e.begun(),
+                    e.asked().tasks().stream()
+                                    .filter(Task::hands)
+                                    .mapToInt(Task::seconds)
+                                    .sum()
+                            / 60.0,
+                    e.promised(),
+                    at(book, r.getValue())));
+        }
+        return out;
+    }
+
+    private static List<DayBlock> blocks(DayBook book, DayBook.Made made, List<DayJob> jobs, Map<String, Entry> byId) {
+        Map<Long, Integer> numbers = jobs.stream().collect(Collectors.toMap(DayJob::repair, DayJob::number));
+        List<DayBlock> out = new ArrayList<>();
+        for (Job job : made.day().jobs()) {
+            Entry e = byId.get(job.id());
+            Integer number = numbers.get(e.repair());
+            if (number == null) {
+                continue;
+            }
+            Map<String, Placed> placed = new HashMap<>();
+            made.plan().placed().stream().filter(p -> p.job().equals(job.id())).forEach(p -> placed.put(p.task(), p));
+            for (int i = 0; i < job.tasks().size(); i++) {
+                Task t = job.tasks().get(i);
+                Placed p = placed.get(t.id());
+                out.add(new DayBlock(
+                        number,
+                        t.id(),
+                        work(t),
+                        e.asked().titles().getOrDefault(t.id(), ""),
+                        steps(e.asked(), job.tasks(), i),
+                        p.person(),
+                        t.things(),
+                        at(book, p.at().from()),
+                        at(book, p.at().to())));
+                for (Link l : t.links()) {
+                    Placed before = placed.get(l.from());
+                    if (l.least() > 0) {
+                        out.add(new DayBlock(
+                                number,
+                                l.from(),
+                                Work.WAIT,
+                                "",
+                                0,
+                                before.person(),
+                                List.of(),
+                                at(book, before.at().to()),
+                                at(book, before.at().to() + l.least())));
+                    }
+                }
+            }
+        }
+        out.sort(Comparator.comparing(DayBlock::from).thenComparing(DayBlock::number));
+        return List.copyOf(out);
+    }
+
+    private static Work work(Task t) {
+        if (t.hands()) {
+            return t.right() == Right.LIVE ? Work.LIVE : Work.HANDS;
+        }
+        return t.things().isEmpty() ? Work.WAIT : Work.HELD;
+    }
+
+    /** How many steps the block at {@code i} holds: those up to the next one's first. */
+    private static int steps(Asked asked, List<Task> tasks, int i) {
+        int from = asked.ids().indexOf(tasks.get(i).id());
+        int to = i + 1 < tasks.size()
+                ? asked.ids().indexOf(tasks.get(i + 1).id())
+                : asked.ids().size();
+        return tasks.get(i).hands() ? Math.max(1, to - from) : 0;
+    }
+
+    private List<Entry> underWay(Instant now, List<Account> people, List<NotPlanned> held) {
+        List<Entry> out = new ArrayList<>();
+        for (RepairWork.Live l : work.underWay().live()) {
+            RunState s = l.state();
+            String name = l.frozen().workup().name();
+            if (!s.stops().isEmpty()) {
+                held.add(new NotPlanned(l.id(), name, s.stops().getFirst().title()));
+                continue;
+            }
+            Optional<String> whose = people.stream()
+                    .filter(a -> a.name().equals(s.hands()))
+                    .map(Account::id)
+                    .findFirst();
+            List<Task> tasks = Blocks.left(s, now, craft(l.frozen().draft().part()), whose);
+            if (!tasks.isEmpty()) {
+                out.add(new Entry(
+                        l.id(),
+                        name,
+                        l.frozen().workup().vehicle(),
+                        true,
+                        Optional.ofNullable(l.frozen().draft().promisedAt()),
+                        Asked.of(
+                                tasks,
+                                s.steps().stream()
+                                        .map(x -> Called.of(x.id(), x.step()))
+                                        .toList())));
+            }
+        }
+        return out;
+    }
+
+    /** Repairs that can begin, by promise. */
+    private List<RepairLine> ready() {
+        Conditions today = shop.conditions(false);
+        return repairs.open().stream()
+                .map(r -> lines.of(r, today))
+                .filter(l -> l.standing() == Standing.PLANNED)
+                .sorted(Comparator.comparing((RepairLine l) -> l.promisedAt().orElse(Instant.MAX))
+                        .thenComparing(RepairLine::id))
+                .toList();
+    }
+
+    private Optional<Entry> waiting(RepairLine line) {
+        Repairs.Stored r = work.repair(line.id());
+        Conditions today = shop.conditions(false);
+        Known k = known.getIfPresent(line.id());
+        if (k == null || !k.holds(r, today)) {
+            Optional<Asked> asked = RepairWork.work(r.draft(), today)
+                    .workup()
+                    .flatMap(w -> w.plan())
+                    .map(p -> asked(p, r.draft().part()));
+            if (asked.isEmpty()) {
+                return Optional.empty();
+            }
+            k = new Known(r.version(), today, asked.get());
+            known.put(line.id(), k);
+        }
+        return Optional.of(new Entry(line.id(), line.name(), line.vehicle(), false, line.promisedAt(), k.asked()));
+    }
+
+    private static Asked asked(Plan p, PartDraft part) {
+        return Asked.of(
+                Blocks.of(p, craft(part)),
+                p.steps().stream()
+                        .map(PlannedStep::step)
+                        .map(s -> Called.of(s.id(), s))
+                        .toList());
+    }
+
+    /** What hands must be allowed at a part like this, whatever they do there. */
+    private static Right craft(PartDraft part) {
+        return switch (part.material()) {
+            case GLASS -> Right.GLASS;
+            case TYRE -> Right.TYRE;
+            default -> Right.ANY;
+        };
+    }
+}

@@ -1,0 +1,133 @@
+package vanemend.core.day;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+
+/**
+ * What a shop has to do from now on, and with what.
+ *
+ * @param now when the day is planned from
+ * @param zone the shop's
+ * @param hours when it works
+ * @param hands who does the work
+ * @param lamps how many
+ * @param ovens how many
+ * @param repairs under way or ready, in the order they came in
+ */
+public record DayBook(
+        Instant now, ZoneId zone, Hours hours, List<Hand> hands, int lamps, int ovens, List<Repair> repairs) {
+    /** As far as it looks ahead: what finds no time in so many days is told, not planned. */
+    public static final int DAYS = 14;
+
+    /**
+     * A pair of hands.
+     *
+     * @param learns whether they are an apprentice's: nothing that goes off, no glass and no tyre is theirs alone (common practice)
+     */
+    public record Hand(String id, boolean learns) {}
+
+    /**
+     * A repair.
+     *
+     * @param promised when its owner was promised it
+     * @param begun whether the first of its tasks is in hand
+     * @param tasks what is left of it
+     */
+    public record Repair(String id, Optional<Instant> promised, boolean begun, List<Task> tasks) {}
+
+    /**
+     * A plan that was looked over.
+     *
+     * @param plan which
+     * @param order how it was come by: where the next search begins
+     * @param worth of it
+     * @param firstCome what it would be worth if whoever can begin first went first
+     * @param faults what the checker found in the plan; it is then not to be shown
+     */
+    public record Made(
+            Day day,
+            DayPlan plan,
+            Map<String, List<Double>> order,
+            Worth worth,
+            Worth firstCome,
+            List<String> faults) {}
+
+    /** The day as it is planned. */
+    Day day() {
+        List<Span> open = hours.from(now, zone, DAYS);
+        List<Person> people = hands.stream()
+                .map(h -> new Person(
+                        h.id(), staying(h, open), h.learns() ? Set.of(Right.ANY) : EnumSet.allOf(Right.class)))
+                .toList();
+        List<Job> jobs = new ArrayList<>();
+        for (Repair r : repairs) {
+            OptionalInt promised = r.promised().stream()
+                    .mapToInt(p -> (int) Math.clamp(p.getEpochSecond() - now.getEpochSecond(), 0, Integer.MAX_VALUE))
+                    .findFirst();
+            jobs.add(new Job(r.id(), 0, promised, 1, r.tasks(), r.begun()));
+        }
+        return new Day(
+                people,
+                List.of(new Thing("LAMP", count("LAMP", lamps)), new Thing("OVEN", count("OVEN", ovens))),
+                jobs,
+                hours.longestBreak());
+    }
+
+    /** What goes off in somebody's hands is spread, at lunch and after hours too. */
+    private List<Span> staying(Hand h, List<Span> open) {
+        int until = repairs.stream()
+                .filter(Repair::begun)
+                .map(r -> r.tasks().getFirst())
+                .filter(t -> t.hands()
+                        && !t.cuttable()
+                        && t.only().filter(h.id()::equals).isPresent())
+                .mapToInt(Task::seconds)
+                .sum();
+        if (until == 0) {
+            return open;
+        }
+        List<Span> out = new ArrayList<>(List.of(new Span(0, until)));
+        for (Span s : open) {
+            if (s.from() <= out.getLast().to()) {
+                Span last = out.removeLast();
+                out.add(new Span(last.from(), Math.max(last.to(), s.to())));
+            } else {
+                out.add(s);
+            }
+        }
+        return out;
+    }
+
+    /** A shop may say that it has none; a part that is under one all the same is under one. */
+    private int count(String thing, int said) {
+        int held = (int) repairs.stream()
+                .filter(r -> r.begun() && r.tasks().getFirst().things().contains(thing))
+                .count();
+        return Math.max(said, held);
+    }
+
+    /**
+     * The best order found in {@code turns} turns, from where the search before it ended; the same for the same book and order.
+     *
+     * @param order what {@link Made} told before; empty for the first
+     */
+    public Made made(int turns, Map<String, List<Double>> order) {
+        Day day = day();
+        DayStart.Found found = DayStart.of(day, turns, order.hashCode(), order);
+        DayPlan plain = DayStart.firstCome(day);
+        return new Made(
+                day,
+                found.plan(),
+                found.order(),
+                Worth.of(day, found.plan()),
+                Worth.of(day, plain),
+                DayCheck.faults(day, found.plan()));
+    }
+}

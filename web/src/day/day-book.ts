@@ -1,0 +1,64 @@
+import type { Api } from "../api/client";
+import { dated } from "../units/dated";
+
+export type Block = Api["DayBlock"];
+
+/** A day of the shop, as it is drawn: from when its people come in, or now, until they leave or the last thing is done. */
+export interface Sheet {
+  /** 2026-11-24, by the shop's clock. */
+  date: string;
+  from: number;
+  to: number;
+  /** Hours between two stretches of work, when nobody is there. */
+  breaks: { from: number; to: number }[];
+}
+
+export const ms = (instant: string) => Date.parse(instant);
+
+export const dateOf = (at: number, zone: string) => dated("en-CA", { timeZone: zone }).format(at);
+
+/** The days on which people work and something is planned, in order; the first of them stands for today where nothing is. */
+export function sheets(day: Api["DayView"]): Sheet[] {
+  const out: Sheet[] = [];
+  for (const o of day.open) {
+    const [from, to] = [ms(o.from), ms(o.to)];
+    const date = dateOf(from, day.zone);
+    const last = out.at(-1);
+    if (last?.date === date) {
+      last.breaks.push({ from: last.to, to: from });
+      last.to = to;
+    } else {
+      out.push({ date, from, to, breaks: [] });
+    }
+  }
+  const used = out.filter((s) => day.blocks.some((b) => ms(b.from) < s.to && ms(b.to) > s.from));
+  return used.length > 0 ? used : out.slice(0, 1);
+}
+
+/** What of {@code blocks} falls into {@code sheet}, cut at its ends. */
+export function within<T extends { from: string; to: string }>(blocks: readonly T[], sheet: Sheet) {
+  return blocks
+    .map((block) => ({ block, from: Math.max(sheet.from, ms(block.from)), to: Math.min(sheet.to, ms(block.to)) }))
+    .filter((b) => b.to > b.from);
+}
+
+/** What hands are at work of {@code some}, min: a break that falls into a block is none of it. */
+export function workedMin(some: readonly { from: number; to: number }[], sheet: Sheet): number {
+  const meets = (a: { from: number; to: number }, b: { from: number; to: number }) =>
+    Math.max(0, Math.min(a.to, b.to) - Math.max(a.from, b.from));
+  const resting = (s: { from: number; to: number }) => sheet.breaks.reduce((sum, b) => sum + meets(s, b), 0);
+  return some.reduce((sum, s) => sum + s.to - s.from - resting(s), 0) / 60_000;
+}
+
+/** Rows for what would lie on each other: each in the first that is free. */
+export function rows<T extends { from: number; to: number }>(some: readonly T[]): (T & { row: number })[] {
+  const free: number[] = [];
+  return [...some]
+    .sort((a, b) => a.from - b.from)
+    .map((b) => {
+      const row = free.findIndex((until) => until <= b.from);
+      const at = row < 0 ? free.length : row;
+      free[at] = b.to;
+      return { ...b, row: at };
+    });
+}

@@ -1,0 +1,247 @@
+import { useState } from "react";
+import { Link } from "react-router";
+import type { Api } from "../api/client";
+import { useNow } from "../api/clock";
+import { useDay } from "../api/queries";
+import { locale, msg } from "../messages/messages";
+import { firstName } from "../shell/first-name";
+import { useMay, useMe } from "../shell/me";
+import { Skeleton } from "../shell/skeleton";
+import { useTitle } from "../shell/title";
+import { dated } from "../units/dated";
+import { minutes, moment, timeOfDay } from "../units/units";
+import { ms, type Sheet, sheets, within } from "./day-book";
+import { HoursDialog } from "./hours-dialog";
+import { Lanes } from "./lanes";
+
+/** Who does what today and on the days after, in which order, and when each repair is ready in it. */
+export default function DayPlace() {
+  useTitle(msg("Day"));
+  const asked = useDay();
+  const now = useNow();
+  const maySet = useMay("RULES");
+  const me = useMe();
+  const [date, setDate] = useState("");
+  const [touched, setTouched] = useState<number>();
+  if (asked.isError && !asked.data)
+    return <p className="p-6 text-20 font-bold text-oxide-text">{asked.error.message}</p>;
+  if (!asked.data) return <Skeleton />;
+  const day = asked.data;
+  const all = sheets(day);
+  const sheet = all.find((s) => s.date === date) ?? all[0];
+  const planned = day.trouble === "" && sheet !== undefined;
+  return (
+    <div className="flex min-h-0 flex-1 flex-col overflow-y-auto">
+      <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
+        <h1
+          className="flex flex-1 items-center px-4 text-28 font-semibold max-[699px]:basis-full max-[699px]:py-2"
+          style={{ fontStretch: "88%" }}
+        >
+          {planned ? said(sheet.from, day.zone) : msg("Day")}
+        </h1>
+        {planned && day.last && (
+          <Figure label={msg("All done in this order")} value={moment(day.last, now, day.zone, "up")} />
+        )}
+        {planned && day.firstComeLast && (
+          <Figure label={msg("First come, first served")} value={moment(day.firstComeLast, now, day.zone, "up")} />
+        )}
+        {planned && (
+          <Figure
+            label={msg("Late, all promises")}
+            value={
+              day.lateMin === 0
+                ? msg("none")
+                : msg("{late}, first come {other}", {
+                    late: minutes(day.lateMin),
+                    other: minutes(day.firstComeLateMin),
+                  })
+            }
+          />
+        )}
+        {planned && (
+          <a
+            className="btn border-y-0 border-r-0 max-[699px]:basis-full max-[699px]:border-t"
+            href={calendar(day, me?.id)}
+            download
+          >
+            {msg("Calendar file")}
+          </a>
+        )}
+        {maySet && (
+          <HoursDialog hours={day.hours}>
+            <button className="btn border-y-0 border-r-0 max-[699px]:basis-full max-[699px]:border-t">
+              {msg("Hours")}
+            </button>
+          </HoursDialog>
+        )}
+      </div>
+      {day.trouble !== "" && <p className="firm-b bg-tape text-on-tape p-4 text-20 font-semibold">{day.trouble}</p>}
+      {planned && all.length > 1 && (
+        <div role="tablist" aria-label={msg("Days")} className="firm-b flex shrink-0 flex-wrap">
+          {all.map((s) => (
+            <button
+              key={s.date}
+              role="tab"
+              aria-selected={s === sheet}
+              className={`min-h-14 border-r border-hair px-4 text-16 ${s === sheet ? "bg-ground font-bold" : ""}`}
+              onClick={() => setDate(s.date)}
+            >
+              {dated(locale, { weekday: "short", day: "numeric", month: "short", timeZone: day.zone }).format(s.from)}
+            </button>
+          ))}
+        </div>
+      )}
+      {planned && <Lanes day={day} sheet={sheet} now={now} touched={touched} />}
+      {planned && <ByHand day={day} sheet={sheet} />}
+      {planned && day.jobs.length === 0 && (
+        <p className="border-b border-hair p-4 text-20">{msg("Nothing runs and nothing is ready to begin.")}</p>
+      )}
+      <Jobs day={day} now={now} touched={touched} touch={setTouched} />
+      <Not title={msg("Held by a stop")} some={day.held} told={(n) => n.why} />
+      <Not title={msg("No time found")} some={day.left} told={(n) => n.why} />
+      {planned && (
+        <p className="lab p-4">
+          {msg(
+            "An order that can be kept, by planned minutes: not yet a promise. An apprentice is given nothing that goes off, no glass and no tyre. Dashed: promised. Dark notch: ready.",
+          )}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** One's own where one's hands are planned, else everybody's. */
+const calendar = (day: Api["DayView"], me: string | undefined) =>
+  `/api/day/calendar${me && day.people.some((p) => p.id === me) ? `?person=${encodeURIComponent(me)}` : ""}`;
+
+const said = (at: number, zone: string) =>
+  dated(locale, { weekday: "long", day: "numeric", month: "long", timeZone: zone }).format(at);
+
+function Figure({ label, value }: { label: string; value: string }) {
+  return (
+    <div className="border-l border-hair px-4 py-2 max-[699px]:flex-1 max-[699px]:border-t">
+      <span className="lab block">{label}</span>
+      <span className="n block text-18 font-semibold">{value}</span>
+    </div>
+  );
+}
+
+/** What each pair of hands does, in words: heard beside the lanes; on a phone it is what is seen, one's own first. */
+function ByHand({ day, sheet }: { day: Api["DayView"]; sheet: Sheet }) {
+  const me = useMe();
+  const people = [...day.people].sort((a, b) => Number(b.id === me?.id) - Number(a.id === me?.id));
+  return (
+    <div className="sr-only max-[699px]:not-sr-only">
+      {people.map((p) => (
+        <section key={p.id} aria-label={p.name} className="border-b border-hair px-4 py-3">
+          <h2 className="text-20 font-semibold">{firstName(p.name)}</h2>
+          <ol>
+            {within(
+              day.blocks.filter((b) => b.person === p.id && b.work !== "WAIT"),
+              sheet,
+            ).map(({ block, from, to }) => (
+              <li key={`${block.number}-${block.from}`} className="n flex gap-3 py-1.5 text-16">
+                <span className="shrink-0 font-semibold">
+                  {timeOfDay(from, day.zone)}–{timeOfDay(to, day.zone)}
+                </span>
+                <span>
+                  {block.number} {block.title}
+                  {block.work === "LIVE" && `, ${msg("hands stay")}`}
+                </span>
+              </li>
+            ))}
+          </ol>
+        </section>
+      ))}
+    </div>
+  );
+}
+
+/** The repairs by when they are ready; a touched one is edged in the lanes. */
+function Jobs({
+  day,
+  now,
+  touched,
+  touch,
+}: {
+  day: Api["DayView"];
+  now: number;
+  touched: number | undefined;
+  touch: (number: number | undefined) => void;
+}) {
+  if (day.jobs.length === 0) return null;
+  return (
+    <section aria-label={msg("Repairs of this plan")}>
+      {day.jobs.map((j) => {
+        const over = j.promisedAt ? (ms(j.ready) - ms(j.promisedAt)) / 60_000 : 0;
+        return (
+          <div key={j.repair} className="flex min-h-16 items-stretch border-b border-hair max-[699px]:flex-wrap">
+            <button
+              aria-pressed={touched === j.number}
+              aria-label={msg("Show {name} in the lanes", { name: j.name })}
+              className={`n w-16 shrink-0 border-r border-hair text-20 font-bold max-[699px]:hidden ${touched === j.number ? "bg-violet text-on-pine" : ""}`}
+              onClick={() => touch(touched === j.number ? undefined : j.number)}
+            >
+              {j.number}
+            </button>
+            <Link
+              to={`/repairs/${j.repair}/${j.begun ? "run" : "steps"}`}
+              className="hover:bg-ground flex min-w-0 flex-1 flex-col justify-center px-4 py-2 max-[699px]:basis-full"
+            >
+              <span className="text-18 font-semibold">
+                <span className="min-[700px]:hidden">{j.number} </span>
+                {j.name}
+              </span>
+              <span className="lab">
+                {j.vehicle}
+                {j.vehicle && ", "}
+                {msg("{time} of hands", { time: minutes(j.handsMin) })}
+              </span>
+            </Link>
+            <div className="flex w-44 flex-col justify-center border-l border-hair px-4 max-[699px]:w-1/2 max-[699px]:pb-2">
+              <span className="lab">{msg("Ready")}</span>
+              <span className="n text-18 font-semibold">{moment(j.ready, now, day.zone, "up")}</span>
+            </div>
+            <div className="flex w-56 flex-col justify-center border-l border-hair px-4 max-[699px]:w-1/2 max-[699px]:pb-2">
+              <span className="lab">{msg("Promised")}</span>
+              <span className={`n text-18 ${over > 0 ? "text-oxide-text font-bold" : ""}`}>
+                {j.promisedAt
+                  ? over > 0
+                    ? msg("{at}, {late} late", { at: moment(j.promisedAt, now, day.zone), late: minutes(over) })
+                    : moment(j.promisedAt, now, day.zone)
+                  : msg("nothing")}
+              </span>
+            </div>
+          </div>
+        );
+      })}
+    </section>
+  );
+}
+
+function Not({
+  title,
+  some,
+  told,
+}: {
+  title: string;
+  some: readonly Api["NotPlanned"][];
+  told: (n: Api["NotPlanned"]) => string;
+}) {
+  if (some.length === 0) return null;
+  return (
+    <section aria-label={title}>
+      <h2 className="firm-b px-4 py-3 text-20 font-semibold">{title}</h2>
+      {some.map((n) => (
+        <Link
+          key={n.repair}
+          to={`/repairs/${n.repair}/steps`}
+          className="hover:bg-ground flex min-h-14 flex-wrap items-center gap-x-4 border-b border-hair px-4 py-2"
+        >
+          <span className="text-18 font-semibold">{n.name}</span>
+          <span>{told(n)}</span>
+        </Link>
+      ))}
+    </section>
+  );
+}
