@@ -89,6 +89,7 @@ async function askOnce<T>(path: string, { method = "GET", body, version, signal 
     headers["Content-Type"] = body instanceof Blob ? body.type || "application/octet-stream" : "application/json";
   }
   if (version !== undefined) headers["If-Match"] = `"${version}"`;
+  const asked = Date.now();
   let response: Response;
   try {
     response = await fetch(path, {
@@ -103,7 +104,7 @@ async function askOnce<T>(path: string, { method = "GET", body, version, signal 
     throw new Unreachable(msg("The server cannot be reached. What you do is kept here and sent when it is back."));
   }
   const serverNow = response.headers.get("X-Now");
-  if (serverNow) correct(serverNow);
+  if (serverNow) correct(serverNow, asked);
   const text = await response.text();
   let json: unknown;
   try {

@@ -7,17 +7,28 @@ import { useSyncExternalStore } from "react";
 const KEY = "vanemend.clock-offset";
 let offset = typeof localStorage === "undefined" ? 0 : Number(localStorage.getItem(KEY)) || 0;
 
-/** Takes the server's time from an answer. */
-export function correct(serverNow: string): void {
+/** So far a clock that was ahead stands still until time has caught up with it; one that was further ahead is set back. */
+const STANDS_MS = 60_000;
+let latest = 0;
+
+/**
+ * Takes the server's time from an answer to what was asked at {@code asked} and is here at {@code heard}, both in ms by this tablet. The server
+ * read its clock at some moment between the two: an offset that is possible is kept, another is moved as little as that asks for. A slow
+ * answer so never sets the clock back, and what was done after something else stays after it.
+ */
+export function correct(serverNow: string, asked: number, heard = Date.now()): void {
   const ms = Date.parse(serverNow);
-  if (Number.isFinite(ms)) {
-    offset = ms - Date.now();
-    localStorage.setItem(KEY, String(Math.round(offset)));
-  }
+  if (!Number.isFinite(ms)) return;
+  offset = Math.min(Math.max(offset, ms - heard), ms - Math.min(asked, heard));
+  localStorage.setItem(KEY, String(Math.round(offset)));
 }
 
 /** Now, in ms, by the server's clock. */
-export const now = () => Date.now() + offset;
+export function now(): number {
+  const ms = Date.now() + offset;
+  if (ms > latest || latest - ms > STANDS_MS) latest = ms;
+  return latest;
+}
 
 const TICK_MS = 250;
 const MINUTE_MS = 60_000;
