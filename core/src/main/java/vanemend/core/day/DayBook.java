@@ -39,8 +39,26 @@ public record DayBook(
      * @param promised when its owner was promised it
      * @param begun whether the first of its tasks is in hand
      * @param tasks what is left of it
+     * @param pin what somebody said of its place in the day
      */
-    public record Repair(String id, Optional<Instant> promised, boolean begun, List<Task> tasks) {}
+    public record Repair(String id, Optional<Instant> promised, boolean begun, List<Task> tasks, Pin pin) {
+        /** One of which nobody said anything. */
+        public Repair(String id, Optional<Instant> promised, boolean begun, List<Task> tasks) {
+            this(id, promised, begun, tasks, Pin.NONE);
+        }
+    }
+
+    /**
+     * What somebody said of a repair's place in the day: the plan follows it, whatever else it costs.
+     *
+     * @param by whose hands do all that they may do of it
+     * @param notBefore when it may begin; of no account once it is begun
+     * @param first whether it goes before the others
+     */
+    public record Pin(Optional<String> by, Optional<Instant> notBefore, boolean first) {
+        /** Nothing was said. */
+        public static final Pin NONE = new Pin(Optional.empty(), Optional.empty(), false);
+    }
 
     /**
      * A plan that was looked over.
@@ -48,6 +66,7 @@ public record DayBook(
      * @param plan which
      * @param order how it was come by: where the next search begins
      * @param worth of it
+     * @param bound before when no order is done with all that is planned, s
      * @param firstCome what it would be worth if whoever can begin first went first
      * @param faults what the checker found in the plan; it is then not to be shown
      */
@@ -56,6 +75,7 @@ public record DayBook(
             DayPlan plan,
             Map<String, List<Double>> order,
             Worth worth,
+            int bound,
             Worth firstCome,
             List<String> faults) {}
 
@@ -68,16 +88,39 @@ public record DayBook(
                 .toList();
         List<Job> jobs = new ArrayList<>();
         for (Repair r : repairs) {
-            OptionalInt promised = r.promised().stream()
-                    .mapToInt(p -> (int) Math.clamp(p.getEpochSecond() - now.getEpochSecond(), 0, Integer.MAX_VALUE))
-                    .findFirst();
-            jobs.add(new Job(r.id(), 0, promised, 1, r.tasks(), r.begun()));
+            OptionalInt promised = r.promised().stream().mapToInt(this::seconds).findFirst();
+            int from = r.begun() ? 0 : r.pin().notBefore().map(this::seconds).orElse(0);
+            jobs.add(new Job(
+                    r.id(),
+                    from,
+                    promised,
+                    1,
+                    wanted(r, people),
+                    r.begun(),
+                    r.pin().first()));
         }
         return new Day(
                 people,
                 List.of(new Thing("LAMP", count("LAMP", lamps)), new Thing("OVEN", count("OVEN", ovens))),
                 jobs,
                 hours.longestBreak());
+    }
+
+    private static List<Task> wanted(Repair r, List<Person> people) {
+        return people.stream()
+                .filter(p -> r.pin().by().filter(p.id()::equals).isPresent())
+                .findFirst()
+                .map(p -> r.tasks().stream().map(t -> t.wanted(p)).toList())
+                .orElse(r.tasks());
+    }
+
+    /** From now until {@code at}, s; nothing of what is past. */
+    int seconds(Instant at) {
+        return (int) Math.clamp(at.getEpochSecond() - now.getEpochSecond(), 0, Integer.MAX_VALUE);
+    }
+
+    Instant at(int seconds) {
+        return now.plusSeconds(seconds);
     }
 
     /** What goes off in somebody's hands is spread, at lunch and after hours too. */
@@ -127,7 +170,22 @@ public record DayBook(
                 found.plan(),
                 found.order(),
                 Worth.of(day, found.plan()),
+                Bounds.last(
+                        day,
+                        day.jobs().stream()
+                                .filter(j -> !found.plan().left().contains(j.id()))
+                                .toList()),
                 Worth.of(day, plain),
                 DayCheck.faults(day, found.plan()));
+    }
+
+    /**
+     * What may be promised of {@code repair}.
+     *
+     * @param asked by when somebody wants it; empty where nobody said
+     * @param turns and {@code order} as {@link #made} takes them
+     */
+    public Promise promise(String repair, Optional<Instant> asked, int turns, Map<String, List<Double>> order) {
+        return Promise.of(this, repair, asked, turns, order);
     }
 }

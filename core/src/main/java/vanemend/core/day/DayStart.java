@@ -14,6 +14,9 @@ import java.util.Random;
  * long each job holds back. Whoever can begin first goes first; a search that never finds better gives just that.
  */
 public final class DayStart {
+    /** A job that was said to go first is laid before all others, whatever they hold back. */
+    private static final double FIRST = -1e12;
+
     /** How much a job is held back at a turn, as parts of the length of the day. */
     private static final int[] SCALES = {2, 4, 8, 16};
 
@@ -219,8 +222,10 @@ public final class DayStart {
             double when = 0;
             for (int j = 0; j < works.size(); j++) {
                 if (fits.get(j).isPresent()) {
-                    double at =
-                            fits.get(j).get().getFirst().at().from() + holdsBack[j][0] + holdsBack[j][1 + f.next[j]];
+                    double at = fits.get(j).get().getFirst().at().from()
+                            + holdsBack[j][0]
+                            + holdsBack[j][1 + f.next[j]]
+                            + (works.get(j).job().first() ? FIRST : 0);
                     if (first < 0 || at < when) {
                         first = j;
                         when = at;

@@ -12,14 +12,21 @@ import java.util.OptionalInt;
  * @param weight how much a promise that is missed counts, 1 or more
  * @param tasks in an order in which every task stands after those it is linked to
  * @param begun whether the first of them is in hand: nothing of what is not goes before it
+ * @param first whether it was said to go before the others
  */
-public record Job(String id, int from, OptionalInt promised, int weight, List<Task> tasks, boolean begun) {
+public record Job(
+        String id, int from, OptionalInt promised, int weight, List<Task> tasks, boolean begun, boolean first) {
     /** One that nobody has begun. */
     public Job(String id, int from, OptionalInt promised, int weight, List<Task> tasks) {
-        this(id, from, promised, weight, tasks, false);
+        this(id, from, promised, weight, tasks, false, false);
     }
 
     public Job {
         tasks = List.copyOf(tasks);
+    }
+
+    /** The same, promised for {@code by} at {@code weight}. */
+    Job promised(OptionalInt by, int weight) {
+        return new Job(id, from, by, weight, tasks, begun, first);
     }
 }

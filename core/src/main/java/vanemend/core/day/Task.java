@@ -51,4 +51,11 @@ public record Task(
     Task by(Optional<String> one) {
         return new Task(id, seconds, hands, one.isPresent() ? Right.ANY : right, cuttable, eyes, things, links, one);
     }
+
+    /** The same for {@code one}, who keeps to what they may do: whose it is already, and what needs no hands, stays as it is. */
+    Task wanted(Person one) {
+        return hands && only.isEmpty() && one.may().contains(right)
+                ? new Task(id, seconds, true, right, cuttable, eyes, things, links, Optional.of(one.id()))
+                : this;
+    }
 }

@@ -1,0 +1,127 @@
+package vanemend.core.day;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/**
+ * What may be promised of a repair, by planned minutes.
+ *
+ * @param soonest before when no order has it ready; empty where it finds no time
+ * @param ready the soonest found that moves no promise of another; empty where it finds no time
+ * @param asked by when it was asked for
+ * @param answer to what was asked; empty where nothing was
+ * @param pushed promises of others that it would move
+ */
+public record Promise(
+        Optional<Instant> soonest,
+        Optional<Instant> ready,
+        Optional<Instant> asked,
+        Optional<Answer> answer,
+        List<Pushed> pushed) {
+    /** What the one that is asked for counts against everybody else, and everybody else against it. */
+    private static final int HEAVY = 10_000;
+
+    /** Whether it may be promised as asked. */
+    public enum Answer {
+        /** It is ready by then and moves nobody's promise. */
+        HOLDS,
+        /** It is ready by then if promises of others are missed, or missed by more. */
+        PUSHES,
+        /** No order was found that has it ready by then; one may be there. */
+        NOT_FOUND,
+        /** No order has it ready by then: nothing else need be in the shop for that. */
+        NEVER
+    }
+
+    /**
+     * A promise that is moved.
+     *
+     * @param repair whose
+     * @param before when it is ready now
+     * @param after when it would be; empty where it would find no time
+     */
+    public record Pushed(String repair, Instant before, Optional<Instant> after) {}
+
+    static Promise of(
+            DayBook book, String repair, Optional<Instant> asked, int turns, Map<String, List<Double>> order) {
+        Day day = book.day();
+        Job job = day.jobs().stream()
+                .filter(j -> j.id().equals(repair))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(repair + " is no repair of this day"));
+        OptionalInt soonest = Bounds.ready(day, job);
+        DayStart.Found now = DayStart.of(day, turns, order.hashCode(), order);
+        Map<String, Integer> as = now.plan().finishes();
+        if (soonest.isEmpty() || !as.containsKey(repair)) {
+            return new Promise(
+                    instant(book, soonest), Optional.empty(), asked, asked.map(a -> Answer.NEVER), List.of());
+        }
+        // Where it counts least: nobody is ready later than promised and later than now for its sake.
+        DayPlan quiet = DayStart.of(weighed(day, as, repair, 0, 1, HEAVY), turns, 1, now.order())
+                .plan();
+        int ready = pushed(book, day, repair, as, quiet.finishes()).isEmpty()
+                ? Math.min(as.get(repair), quiet.finishes().getOrDefault(repair, Integer.MAX_VALUE))
+                : as.get(repair);
+        Promise told = new Promise(
+                instant(book, soonest), instant(book, OptionalInt.of(ready)), asked, Optional.empty(), List.of());
+        if (asked.isEmpty()) {
+            return told;
+        }
+        int by = book.seconds(asked.get());
+        if (ready <= by) {
+            return told.answered(Answer.HOLDS, List.of());
+        }
+        if (soonest.getAsInt() > by) {
+            return told.answered(Answer.NEVER, List.of());
+        }
+        Map<String, Integer> pulled = DayStart.of(weighed(day, as, repair, by, HEAVY, 1), turns, 1, now.order())
+                .plan()
+                .finishes();
+        return pulled.getOrDefault(repair, Integer.MAX_VALUE) > by
+                ? told.answered(Answer.NOT_FOUND, List.of())
+                : told.answered(Answer.PUSHES, pushed(book, day, repair, as, pulled));
+    }
+
+    private Promise answered(Answer a, List<Pushed> moved) {
+        return new Promise(soonest, ready, asked, Optional.of(a), moved);
+    }
+
+    /** The day with {@code repair} promised for {@code by} at weight {@code own}; a promise that is late already is held where it is. */
+    private static Day weighed(Day day, Map<String, Integer> as, String repair, int by, int own, int others) {
+        List<Job> jobs = day.jobs().stream()
+                .map(j -> j.id().equals(repair)
+                        ? j.promised(OptionalInt.of(by), own)
+                        : j.promised(
+                                j.promised().isPresent()
+                                        ? OptionalInt.of(Math.max(j.promised().getAsInt(), as.getOrDefault(j.id(), 0)))
+                                        : OptionalInt.empty(),
+                                others))
+                .toList();
+        return new Day(day.people(), day.things(), jobs, day.longestBreak());
+    }
+
+    /** Promises of others that are missed by more in {@code after} than in {@code before}. */
+    private static List<Pushed> pushed(
+            DayBook book, Day day, String repair, Map<String, Integer> before, Map<String, Integer> after) {
+        List<Pushed> out = new ArrayList<>();
+        for (Job j : day.jobs()) {
+            if (j.id().equals(repair) || j.promised().isEmpty() || !before.containsKey(j.id())) {
+                continue;
+            }
+            int held = Math.max(j.promised().getAsInt(), before.get(j.id()));
+            Optional<Integer> then = Optional.ofNullable(after.get(j.id()));
+            if (then.filter(t -> t <= held).isEmpty()) {
+                out.add(new Pushed(j.id(), book.at(before.get(j.id())), then.map(book::at)));
+            }
+        }
+        return out;
+    }
+
+    private static Optional<Instant> instant(DayBook book, OptionalInt s) {
+        return s.isPresent() ? Optional.of(book.at(s.getAsInt())) : Optional.empty();
+    }
+}

@@ -1,0 +1,158 @@
+package vanemend.core.day;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import vanemend.core.day.Promise.Answer;
+
+@DisplayName("what may be promised, what that would push, and what somebody said of a repair's place in the day")
+class PromiseTest {
+    /** A Tuesday at eight. */
+    private static final Instant EIGHT = Instant.parse("2026-12-01T08:00:00Z");
+
+    private static final Hours WEEK =
+            Hours.kept("TUESDAY 08:00-12:00 12:30-16:30; WEDNESDAY 08:00-12:00 12:30-16:30; THURSDAY 08:00-16:00");
+
+    private static Instant at(String time) {
+        return Instant.parse("2026-12-01T" + time + ":00Z");
+    }
+
+    private static DayBook book(List<DayBook.Hand> hands, List<DayBook.Repair> repairs) {
+        return new DayBook(EIGHT, ZoneId.of("Europe/London"), WEEK, hands, 1, 1, repairs);
+    }
+
+    private static DayBook tamAlone(DayBook.Repair... repairs) {
+        return book(List.of(new DayBook.Hand("tam", false)), List.of(repairs));
+    }
+
+    private static DayBook.Repair repair(String id, Optional<Instant> promised, int... min) {
+        List<Task> tasks = new ArrayList<>();
+        for (int i = 0; i < min.length; i++) {
+            tasks.add(new Task(
+                    "t" + i,
+                    min[i] * 60,
+                    true,
+                    Right.ANY,
+                    true,
+                    false,
+                    List.of(),
+                    i == 0 ? List.of() : List.of(Link.after("t" + (i - 1), 0))));
+        }
+        return new DayBook.Repair(id, promised, false, tasks);
+    }
+
+    private static DayBook.Repair pinned(DayBook.Repair r, DayBook.Pin pin) {
+        return new DayBook.Repair(r.id(), r.promised(), r.begun(), r.tasks(), pin);
+    }
+
+    @Test
+    @DisplayName("one pair of hands, an hour that is promised for nine, half an hour brought in")
+    void byHand() {
+        DayBook book = tamAlone(
+                repair("door", Optional.of(at("09:00")), 60),
+                repair("lid", Optional.empty(), 120),
+                repair("flap", Optional.empty(), 30));
+        Promise open = book.promise("flap", Optional.empty(), 40, Map.of());
+        assertThat(open.soonest()).contains(at("08:30"));
+        // The lid has no promise: it may wait.
+        assertThat(open.ready()).contains(at("09:30"));
+        assertThat(open.answer()).isEmpty();
+        assertThat(book.promise("flap", Optional.of(at("10:00")), 40, Map.of()).answer())
+                .contains(Answer.HOLDS);
+        Promise soon = book.promise("flap", Optional.of(at("08:45")), 40, Map.of());
+        assertThat(soon.answer()).contains(Answer.PUSHES);
+        assertThat(soon.pushed()).containsExactly(new Promise.Pushed("door", at("09:00"), Optional.of(at("09:30"))));
+        assertThat(book.promise("flap", Optional.of(at("08:20")), 40, Map.of()).answer())
+                .contains(Answer.NEVER);
+    }
+
+    @Test
+    @DisplayName("what is promised as the soonest holds, pushes nobody, and is never before what no order can beat")
+    void anyDays() {
+        int pushes = 0;
+        for (int seed = 0; seed < 60; seed++) {
+            Random r = new Random(seed);
+            List<DayBook.Repair> all = new ArrayList<>();
+            int some = 2 + r.nextInt(6);
+            for (int i = 0; i < some; i++) {
+                all.add(repair(
+                        "r" + i,
+                        r.nextBoolean() ? Optional.of(EIGHT.plusSeconds(300L * (2 + r.nextInt(24)))) : Optional.empty(),
+                        5 + r.nextInt(60),
+                        5 + r.nextInt(60)));
+            }
+            DayBook book = book(List.of(new DayBook.Hand("tam", false), new DayBook.Hand("joss", true)), all);
+            Promise open = book.promise("r0", Optional.empty(), 20, Map.of());
+            Instant ready = open.ready().orElseThrow();
+            Instant soonest = open.soonest().orElseThrow();
+            assertThat(soonest).as("%d", seed).isBeforeOrEqualTo(ready);
+            assertThat(book.promise("r0", Optional.of(ready), 20, Map.of()))
+                    .as("%d", seed)
+                    .satisfies(p -> assertThat(p.answer()).contains(Answer.HOLDS))
+                    .satisfies(p -> assertThat(p.pushed()).isEmpty());
+            assertThat(book.promise("r0", Optional.of(soonest.minusSeconds(1)), 20, Map.of())
+                            .answer())
+                    .as("%d", seed)
+                    .contains(Answer.NEVER);
+            Promise at = book.promise("r0", Optional.of(soonest), 20, Map.of());
+            pushes += at.pushed().size();
+            assertThat(at.pushed())
+                    .as("%d", seed)
+                    .allSatisfy(p -> assertThat(p.after().orElseThrow()).isAfter(p.before()));
+        }
+        assertThat(pushes).isGreaterThan(10);
+    }
+
+    @Test
+    @DisplayName("first is first, whose hands are said do it, and nothing begins before it was asked to")
+    void pins() {
+        DayBook.Repair door = repair("door", Optional.of(at("09:00")), 60);
+        DayBook.Repair lid = repair("lid", Optional.empty(), 120);
+        List<DayBook.Hand> two = List.of(new DayBook.Hand("tam", false), new DayBook.Hand("priya", false));
+        DayBook.Made first = tamAlone(door, pinned(lid, new DayBook.Pin(Optional.empty(), Optional.empty(), true)))
+                .made(40, Map.of());
+        assertThat(first.plan().finishes()).containsEntry("lid", 2 * 3_600).containsEntry("door", 3 * 3_600);
+        DayBook.Made by = book(
+                        two,
+                        List.of(
+                                pinned(door, new DayBook.Pin(Optional.of("priya"), Optional.empty(), false)),
+                                pinned(lid, new DayBook.Pin(Optional.of("priya"), Optional.empty(), false))))
+                .made(40, Map.of());
+        assertThat(by.faults()).isEmpty();
+        assertThat(by.plan().placed()).allSatisfy(p -> assertThat(p.person()).contains("priya"));
+        DayBook.Made later = tamAlone(pinned(lid, new DayBook.Pin(Optional.empty(), Optional.of(at("14:00")), false)))
+                .made(5, Map.of());
+        assertThat(later.plan().placed().getFirst().at().from()).isEqualTo(6 * 3_600);
+        // Whom somebody named and who has left since binds nobody.
+        DayBook.Made gone = tamAlone(pinned(lid, new DayBook.Pin(Optional.of("sol"), Optional.empty(), false)))
+                .made(5, Map.of());
+        assertThat(gone.plan().finishes()).containsEntry("lid", 2 * 3_600);
+    }
+
+    @Test
+    @DisplayName("an apprentice who is named does what they may; what goes off stays with who may do it")
+    void anApprenticeIsNamed() {
+        DayBook.Repair live = new DayBook.Repair(
+                "lid",
+                Optional.empty(),
+                false,
+                List.of(
+                        new Task("wash", 600, true, Right.ANY, true, false, List.of(), List.of()),
+                        new Task(
+                                "mix", 600, true, Right.LIVE, false, false, List.of(), List.of(Link.after("wash", 0)))),
+                new DayBook.Pin(Optional.of("joss"), Optional.empty(), false));
+        DayBook.Made made = book(List.of(new DayBook.Hand("tam", false), new DayBook.Hand("joss", true)), List.of(live))
+                .made(5, Map.of());
+        assertThat(made.faults()).isEmpty();
+        assertThat(made.plan().placed().stream().map(p -> p.person().orElseThrow()))
+                .containsExactly("joss", "tam");
+    }
+}
