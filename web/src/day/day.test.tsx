@@ -31,6 +31,8 @@ const DAY = {
   now: at("08:00"),
   zone: "Europe/London",
   hours: { TUESDAY: "07:30-12:00 12:30-16:30" },
+  own: { tam: { TUESDAY: "10:00-14:00" } },
+  away: [{ id: 3, who: "LAMP", from: at("08:00"), to: at("11:00") }],
   open: [
     { from: at("08:00"), to: at("12:00") },
     { from: at("12:30"), to: at("16:30") },
@@ -51,6 +53,7 @@ const DAY = {
       handsMin: 40,
       promisedAt: at("15:00"),
       ready: at("09:30"),
+      pin: { first: false },
     },
     {
       number: 2,
@@ -61,6 +64,7 @@ const DAY = {
       handsMin: 60,
       promisedAt: at("10:00"),
       ready: at("10:30"),
+      pin: { by: "priya", first: true },
     },
   ],
   blocks: [
@@ -159,6 +163,102 @@ describe("the day on screen", () => {
     await userEvent.click(screen.getByRole("button", { name: "Take these hours" }));
     expect(sent).toHaveBeenCalledWith("/api/shop/hours", { method: "PUT", body: { hours: { TUESDAY: "8" } } });
     expect(screen.getByLabelText<HTMLInputElement>("Tuesday").value).toBe("8");
+    sent.mockRestore();
+  });
+
+  it("types the hours of somebody who has their own", async () => {
+    const sent = vi.spyOn(client, "ask").mockResolvedValue(DAY);
+    shown(DAY);
+    await userEvent.click(screen.getByRole("button", { name: "Hours" }));
+    await userEvent.click(screen.getByRole("button", { name: "Tam" }));
+    expect(screen.getByLabelText<HTMLInputElement>("Tuesday").value).toBe("10:00-14:00");
+    await userEvent.click(screen.getByRole("button", { name: "Take these hours" }));
+    expect(sent).toHaveBeenCalledWith("/api/shop/hours?person=tam", {
+      method: "PUT",
+      body: { hours: { TUESDAY: "10:00-14:00" } },
+    });
+    sent.mockRestore();
+  });
+
+  it("tells what is not there, and asks to have it back", async () => {
+    const sent = vi.spyOn(client, "ask").mockResolvedValue({ ...DAY, away: [] });
+    shown(DAY);
+    await userEvent.click(screen.getByRole("button", { name: "Not there: 1" }));
+    const gone = inside(screen.getByRole("list", { name: "Not there now or later" }));
+    expect(gone.getByText(/A lamp/)).toBeTruthy();
+    await userEvent.click(gone.getByRole("button", { name: "Back" }));
+    expect(sent).toHaveBeenCalledWith("/api/day/away/3", { method: "DELETE" });
+    sent.mockRestore();
+  });
+});
+
+describe("a repair of the day, opened", () => {
+  const TOLD = {
+    repair: 8,
+    ready: at("10:30"),
+    held: [
+      { kind: "HANDS", by: "Door dent", minutes: 90 },
+      { kind: "WORK", by: "", minutes: 60 },
+      { kind: "THING", by: "", minutes: 10 },
+    ],
+    soonest: at("09:00"),
+    promise: at("10:15"),
+    pushed: [],
+  } as unknown as client.Api["RepairDayView"];
+
+  const opened = async (rights = ["PLAN", "DAY"], told: Partial<client.Api["RepairDayView"]> = {}) => {
+    const sent = vi
+      .spyOn(client, "ask")
+      .mockImplementation(((path: string) =>
+        Promise.resolve(path.startsWith("/api/day/repairs") ? { ...TOLD, ...told } : DAY)) as typeof client.ask);
+    shown(DAY, rights);
+    await userEvent.click(screen.getByRole("button", { name: /2: what holds Skirt split/ }));
+    return { sent, sheet: region("Skirt split on this day") };
+  };
+
+  it("says what its time goes to, and what may be promised", async () => {
+    const { sent, sheet } = await opened();
+    expect(await sheet.findByText("Hands are at Door dent")).toBeTruthy();
+    expect(sheet.getByText("The lamp or oven is out of order")).toBeTruthy();
+    expect(
+      sheet.getByText(/^No order has it ready before .*09:00, even with nothing else in the shop\.$/),
+    ).toBeTruthy();
+    expect(sheet.getByRole("button", { name: /^Promise .*10:15$/ })).toBeTruthy();
+    expect(region("Repairs of this plan").getByText(/of hands, before all others, by Priya$/)).toBeTruthy();
+    sent.mockRestore();
+  });
+
+  it("answers what is asked for, and names who would be late for it", async () => {
+    const { sent, sheet } = await opened(["PLAN", "DAY"], {
+      asked: at("09:30"),
+      answer: "PUSHES",
+      pushed: [{ repair: 7, name: "Door dent", promisedAt: at("15:00"), before: at("09:30"), after: at("15:40") }],
+    });
+    await userEvent.type(sheet.getByLabelText("Asked for"), "24/11/2026");
+    await userEvent.type(inside(sheet.getByRole("group", { name: "Asked for" })).getByLabelText("at"), "9:30");
+    expect(await sheet.findByText("Only at the cost of others:")).toBeTruthy();
+    expect(sheet.getByText(/^Door dent, promised .*15:00: ready .*15:40 instead of .*09:30$/)).toBeTruthy();
+    expect(sent).toHaveBeenCalledWith(`/api/day/repairs/8?by=${encodeURIComponent("2026-11-24T09:30:00.000Z")}`);
+    sent.mockRestore();
+  });
+
+  it("keeps a place that is said, and takes it back", async () => {
+    const { sent, sheet } = await opened();
+    await userEvent.click(sheet.getByRole("button", { name: "Tam" }));
+    await userEvent.click(sheet.getByRole("button", { name: "As the order has it" }));
+    await userEvent.click(sheet.getByRole("button", { name: "Plan it so" }));
+    expect(sent).toHaveBeenCalledWith("/api/day/repairs/8/pin", {
+      method: "PUT",
+      body: { person: "tam", notBefore: undefined, first: false },
+    });
+    sent.mockRestore();
+  });
+
+  it("is read by an apprentice, not changed", async () => {
+    const { sent, sheet } = await opened(["READ"]);
+    expect(await sheet.findByText("Hands are at Door dent")).toBeTruthy();
+    expect(sheet.queryByRole("button", { name: "Plan it so" })).toBeNull();
+    expect(sheet.queryByRole("button", { name: /Promise/ })).toBeNull();
     sent.mockRestore();
   });
 });

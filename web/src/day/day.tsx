@@ -11,7 +11,9 @@ import { useTitle } from "../shell/title";
 import { dated } from "../units/dated";
 import { minutes, moment, timeOfDay } from "../units/units";
 import { ms, type Sheet, sheets, within } from "./day-book";
+import { AwayDialog } from "./away-dialog";
 import { HoursDialog } from "./hours-dialog";
+import { JobSheet, pinned } from "./job-sheet";
 import { Lanes } from "./lanes";
 
 /** Who does what today and on the days after, in which order, and when each repair is ready in it. */
@@ -68,30 +70,50 @@ export default function DayPlace() {
           </a>
         )}
         {maySet && (
-          <HoursDialog hours={day.hours}>
+          <HoursDialog day={day}>
             <button className="btn border-y-0 border-r-0 max-[699px]:basis-full max-[699px]:border-t">
               {msg("Hours")}
             </button>
           </HoursDialog>
         )}
+        {maySet && planned && (
+          <AwayDialog day={day}>
+            <button className="btn border-y-0 border-r-0 max-[699px]:basis-full max-[699px]:border-t">
+              {day.away.length > 0 ? msg("Not there: {n}", { n: day.away.length }) : msg("Not there")}
+            </button>
+          </AwayDialog>
+        )}
       </div>
       {day.trouble !== "" && <p className="firm-b bg-tape text-on-tape p-4 text-20 font-semibold">{day.trouble}</p>}
-      {planned && all.length > 1 && (
-        <div role="tablist" aria-label={msg("Days")} className="firm-b flex shrink-0 flex-wrap">
-          {all.map((s) => (
-            <button
-              key={s.date}
-              role="tab"
-              aria-selected={s === sheet}
-              className={`min-h-14 border-r border-hair px-4 text-16 ${s === sheet ? "bg-ground font-bold" : ""}`}
-              onClick={() => setDate(s.date)}
-            >
-              {dated(locale, { weekday: "short", day: "numeric", month: "short", timeZone: day.zone }).format(s.from)}
-            </button>
-          ))}
+      {planned && (
+        <div className="firm-b flex shrink-0 flex-wrap items-center">
+          {all.length > 1 && (
+            <div role="tablist" aria-label={msg("Days")} className="flex flex-wrap">
+              {all.map((s) => (
+                <button
+                  key={s.date}
+                  role="tab"
+                  aria-selected={s === sheet}
+                  className={`min-h-14 border-r border-hair px-4 text-16 ${s === sheet ? "bg-ground font-bold" : ""}`}
+                  onClick={() => setDate(s.date)}
+                >
+                  {dated(locale, { weekday: "short", day: "numeric", month: "short", timeZone: day.zone }).format(
+                    s.from,
+                  )}
+                </button>
+              ))}
+            </div>
+          )}
+          {day.bound && day.jobs.length > 0 && (
+            <p className="px-4 py-2 text-16">
+              {msg("No order of these repairs is done before {at}.", { at: moment(day.bound, now, day.zone) })}
+            </p>
+          )}
         </div>
       )}
-      {planned && <Lanes day={day} sheet={sheet} now={now} touched={touched} />}
+      {planned && (
+        <Lanes day={day} sheet={sheet} now={now} touched={day.jobs.find((j) => j.repair === touched)?.number} />
+      )}
       {planned && <ByHand day={day} sheet={sheet} />}
       {planned && day.jobs.length === 0 && (
         <p className="border-b border-hair p-4 text-20">{msg("Nothing runs and nothing is ready to begin.")}</p>
@@ -157,7 +179,7 @@ function ByHand({ day, sheet }: { day: Api["DayView"]; sheet: Sheet }) {
   );
 }
 
-/** The repairs by when they are ready; a touched one is edged in the lanes. */
+/** The repairs by when they are ready; a touched one is edged in the lanes, and opens. */
 function Jobs({
   day,
   now,
@@ -167,7 +189,7 @@ function Jobs({
   day: Api["DayView"];
   now: number;
   touched: number | undefined;
-  touch: (number: number | undefined) => void;
+  touch: (repair: number | undefined) => void;
 }) {
   if (day.jobs.length === 0) return null;
   return (
@@ -175,43 +197,47 @@ function Jobs({
       {day.jobs.map((j) => {
         const over = j.promisedAt ? (ms(j.ready) - ms(j.promisedAt)) / 60_000 : 0;
         return (
-          <div key={j.repair} className="flex min-h-16 items-stretch border-b border-hair max-[699px]:flex-wrap">
-            <button
-              aria-pressed={touched === j.number}
-              aria-label={msg("Show {name} in the lanes", { name: j.name })}
-              className={`n w-16 shrink-0 border-r border-hair text-20 font-bold max-[699px]:hidden ${touched === j.number ? "bg-violet text-on-pine" : ""}`}
-              onClick={() => touch(touched === j.number ? undefined : j.number)}
-            >
-              {j.number}
-            </button>
-            <Link
-              to={`/repairs/${j.repair}/${j.begun ? "run" : "steps"}`}
-              className="hover:bg-ground flex min-w-0 flex-1 flex-col justify-center px-4 py-2 max-[699px]:basis-full"
-            >
-              <span className="text-18 font-semibold">
-                <span className="min-[700px]:hidden">{j.number} </span>
-                {j.name}
-              </span>
-              <span className="lab">
-                {j.vehicle}
-                {j.vehicle && ", "}
-                {msg("{time} of hands", { time: minutes(j.handsMin) })}
-              </span>
-            </Link>
-            <div className="flex w-44 flex-col justify-center border-l border-hair px-4 max-[699px]:w-1/2 max-[699px]:pb-2">
-              <span className="lab">{msg("Ready")}</span>
-              <span className="n text-18 font-semibold">{moment(j.ready, now, day.zone, "up")}</span>
+          <div key={j.repair}>
+            <div className="flex min-h-16 items-stretch border-b border-hair max-[699px]:flex-wrap">
+              <button
+                aria-expanded={touched === j.repair}
+                aria-label={msg("{n}: what holds {name}, and what may be promised", { n: j.number, name: j.name })}
+                className={`n w-16 shrink-0 border-r border-hair text-20 font-bold ${touched === j.repair ? "bg-violet text-on-pine" : ""}`}
+                onClick={() => touch(touched === j.repair ? undefined : j.repair)}
+              >
+                {j.number}
+              </button>
+              <Link
+                to={`/repairs/${j.repair}/${j.begun ? "run" : "steps"}`}
+                className="hover:bg-ground flex min-w-0 flex-1 flex-col justify-center px-4 py-2"
+              >
+                <span className="text-18 font-semibold">{j.name}</span>
+                <span className="lab">
+                  {[
+                    j.vehicle,
+                    msg("{time} of hands", { time: minutes(j.handsMin) }),
+                    pinned(j, day, (m) => moment(m, now, day.zone)),
+                  ]
+                    .filter(Boolean)
+                    .join(", ")}
+                </span>
+              </Link>
+              <div className="flex w-44 flex-col justify-center border-l border-hair px-4 max-[699px]:w-1/2 max-[699px]:pb-2">
+                <span className="lab">{msg("Ready")}</span>
+                <span className="n text-18 font-semibold">{moment(j.ready, now, day.zone, "up")}</span>
+              </div>
+              <div className="flex w-56 flex-col justify-center border-l border-hair px-4 max-[699px]:w-1/2 max-[699px]:pb-2">
+                <span className="lab">{msg("Promised")}</span>
+                <span className={`n text-18 ${over > 0 ? "text-oxide-text font-bold" : ""}`}>
+                  {j.promisedAt
+                    ? over > 0
+                      ? msg("{at}, {late} late", { at: moment(j.promisedAt, now, day.zone), late: minutes(over) })
+                      : moment(j.promisedAt, now, day.zone)
+                    : msg("nothing")}
+                </span>
+              </div>
             </div>
-            <div className="flex w-56 flex-col justify-center border-l border-hair px-4 max-[699px]:w-1/2 max-[699px]:pb-2">
-              <span className="lab">{msg("Promised")}</span>
-              <span className={`n text-18 ${over > 0 ? "text-oxide-text font-bold" : ""}`}>
-                {j.promisedAt
-                  ? over > 0
-                    ? msg("{at}, {late} late", { at: moment(j.promisedAt, now, day.zone), late: minutes(over) })
-                    : moment(j.promisedAt, now, day.zone)
-                  : msg("nothing")}
-              </span>
-            </div>
+            {touched === j.repair && <JobSheet day={day} job={j} now={now} />}
           </div>
         );
       })}

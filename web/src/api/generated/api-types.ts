@@ -84,6 +84,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["away_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day/away/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["here"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/day/calendar": {
         parameters: {
             query?: never;
@@ -93,6 +125,38 @@ export interface paths {
         };
         get: operations["calendar"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day/repairs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["repair"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day/repairs/{id}/pin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["pin"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1538,6 +1602,7 @@ export interface components {
             name: string;
             /** Format: int32 */
             number: number;
+            pin: components["schemas"]["Pin"];
             /** Format: date-time */
             promisedAt?: string;
             /** Format: date-time */
@@ -1547,7 +1612,10 @@ export interface components {
             vehicle: string;
         };
         DayView: {
+            away: components["schemas"]["Gone"][];
             blocks: components["schemas"]["DayBlock"][];
+            /** Format: date-time */
+            bound?: string;
             /** Format: date-time */
             firstComeLast?: string;
             /** Format: int64 */
@@ -1565,6 +1633,11 @@ export interface components {
             /** Format: date-time */
             now: string;
             open: components["schemas"]["OpenView"][];
+            own: {
+                [key: string]: {
+                    [key: string]: string;
+                };
+            };
             people: components["schemas"]["Account"][];
             trouble: string;
             zone: string;
@@ -1898,6 +1971,15 @@ export interface components {
             yes: string;
             yesNote: string;
         };
+        Gone: {
+            /** Format: date-time */
+            from: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: date-time */
+            to: string;
+            who: string;
+        };
         Grading: {
             grades: {
                 [key: string]: number;
@@ -1934,6 +2016,13 @@ export interface components {
             /** Format: int32 */
             warmUps: number;
             word: string;
+        };
+        HeldView: {
+            by: string;
+            /** @enum {string} */
+            kind: "WORK" | "CURE" | "HEAT" | "NOT_BEFORE" | "CLOSED" | "HANDS" | "THING" | "ORDER";
+            /** Format: double */
+            minutes: number;
         };
         HoursDraft: {
             hours?: {
@@ -2516,6 +2605,18 @@ export interface components {
             /** Format: double */
             widthMm: number;
         };
+        Pin: {
+            by?: string;
+            first: boolean;
+            /** Format: date-time */
+            notBefore?: string;
+        };
+        PinDraft: {
+            first?: boolean;
+            /** Format: date-time */
+            notBefore?: string;
+            person?: string;
+        };
         Place: {
             /** Format: double */
             latitudeDeg: number;
@@ -2661,6 +2762,17 @@ export interface components {
             kind: "PUBLISHED" | "PRACTICE" | "MEMORY" | "LABEL";
             source: string;
         };
+        PushedView: {
+            /** Format: date-time */
+            after?: string;
+            /** Format: date-time */
+            before: string;
+            name: string;
+            /** Format: date-time */
+            promisedAt?: string;
+            /** Format: int64 */
+            repair: number;
+        };
         QuantityView: {
             /** Format: double */
             max: number;
@@ -2754,6 +2866,22 @@ export interface components {
         };
         RecoveryView: {
             codes: string[];
+        };
+        RepairDayView: {
+            /** @enum {string} */
+            answer?: "HOLDS" | "PUSHES" | "NOT_FOUND" | "NEVER";
+            /** Format: date-time */
+            asked?: string;
+            held: components["schemas"]["HeldView"][];
+            /** Format: date-time */
+            promise?: string;
+            pushed: components["schemas"]["PushedView"][];
+            /** Format: date-time */
+            ready: string;
+            /** Format: int64 */
+            repair: number;
+            /** Format: date-time */
+            soonest?: string;
         };
         RepairDraft: {
             /** Format: double */
@@ -3132,7 +3260,7 @@ export interface components {
             account?: components["schemas"]["Account"];
             /** Format: date-time */
             now: string;
-            rights: ("READ" | "OWN_PASSWORD" | "PLAN" | "DRAFT_AWAY" | "DRAFT_AWAY_OTHERS" | "WORK" | "TAKE_BACK_OTHERS" | "PICTURE_AWAY" | "PICTURE_AWAY_OTHERS" | "SIGN" | "GO_AGAINST" | "OVERRULE" | "SHELF_USE" | "SHELF_LABEL" | "SHELF_EXPIRY" | "SHELF_DISCARD" | "AIR" | "DEVICE" | "DEVICE_FAULT" | "RULES" | "RECORD_IN" | "PEOPLE" | "AUDIT")[];
+            rights: ("READ" | "OWN_PASSWORD" | "PLAN" | "DRAFT_AWAY" | "DRAFT_AWAY_OTHERS" | "DAY" | "WORK" | "TAKE_BACK_OTHERS" | "PICTURE_AWAY" | "PICTURE_AWAY_OTHERS" | "SIGN" | "GO_AGAINST" | "OVERRULE" | "SHELF_USE" | "SHELF_LABEL" | "SHELF_EXPIRY" | "SHELF_DISCARD" | "AIR" | "DEVICE" | "DEVICE_FAULT" | "RULES" | "RECORD_IN" | "PEOPLE" | "AUDIT")[];
         };
         Share: {
             /** @enum {string} */
@@ -3826,6 +3954,52 @@ export interface operations {
             };
         };
     };
+    away_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AwayDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
+                };
+            };
+        };
+    };
+    here: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
+                };
+            };
+        };
+    };
     calendar: {
         parameters: {
             query?: {
@@ -3844,6 +4018,56 @@ export interface operations {
                 };
                 content: {
                     "text/calendar": string;
+                };
+            };
+        };
+    };
+    repair: {
+        parameters: {
+            query?: {
+                by?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RepairDayView"];
+                };
+            };
+        };
+    };
+    pin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PinDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
                 };
             };
         };
@@ -5615,7 +5839,9 @@ export interface operations {
     };
     hours: {
         parameters: {
-            query?: never;
+            query?: {
+                person?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;

@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -42,11 +43,37 @@ class DayTest {
             isla.type(day, "07:30-12:00 12:30-16:30");
         }
         isla.button("Take these hours").click();
-        Locator mine = region(isla.page(), REPAIRS).getByRole(AriaRole.BUTTON).first();
-        mine.click();
-        assertThat(mine).hasAttribute("aria-pressed", "true");
+        Locator repairs = region(isla.page(), REPAIRS);
+        Locator opens = repairs.getByRole(
+                AriaRole.BUTTON,
+                new Locator.GetByRoleOptions().setName(Pattern.compile("what holds Brought in at ten")));
+        opens.click();
+        assertThat(opens).hasAttribute("aria-expanded", "true");
+        Locator sheet = region(isla.page(), "Brought in at ten on this day");
+        assertThat(sheet.getByText("Hands are at it")).isVisible();
+        // The day has begun before anything can be ready on it.
+        sheet.getByLabel("Asked for").fill("today");
+        sheet.getByLabel("at", new Locator.GetByLabelOptions().setExact(true))
+                .first()
+                .fill("00:00");
+        assertThat(sheet.getByText("No: no order has it ready by then.")).isVisible();
+        isla.page()
+                .waitForResponse(
+                        r -> r.request().method().equals("PUT") && r.status() == 200,
+                        () -> sheet.getByRole(
+                                        AriaRole.BUTTON,
+                                        new Locator.GetByRoleOptions().setName(Pattern.compile("^Promise .*\\d")))
+                                .click());
+        sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Tam"))
+                .click();
+        sheet.getByText("Plan it so").click();
+        assertThat(repairs.getByText(Pattern.compile("of hands, by Tam$"))).isVisible();
         region(isla.page(), REPAIRS).getByText("Brought in at ten").click();
         assertThat(isla.page()).hasURL(Depot.url() + "/repairs/" + tam.number() + "/steps");
+        // What was promised on the day stands in the repair.
+        isla.station("Part");
+        assertThat(isla.page().getByLabel("Promised for", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue(Pattern.compile("\\d"));
     }
 
     @Test

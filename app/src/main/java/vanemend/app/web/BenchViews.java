@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
@@ -44,6 +46,7 @@ class BenchViews {
     private final Accounts accounts;
     private final Shop shop;
     private final Lines lines;
+    private final DayViews day;
     private final Clock clock;
     private final ShopSettings settings;
 
@@ -54,6 +57,7 @@ class BenchViews {
             Accounts accounts,
             Shop shop,
             Lines lines,
+            DayViews day,
             Clock clock,
             ShopSettings settings) {
         this.work = work;
@@ -62,6 +66,7 @@ class BenchViews {
         this.accounts = accounts;
         this.shop = shop;
         this.lines = lines;
+        this.day = day;
         this.clock = clock;
         this.settings = settings;
     }
@@ -153,10 +158,11 @@ class BenchViews {
 
     /**
      * The next thing for each person: of the runs they have in hand the one whose next hands-on stretch comes first; whoever has
-     * none gets a repair that nobody has begun, in order of promise.
+     * none gets a repair that nobody has begun: the one the day gives these hands first, else in order of promise.
      */
     private List<HandsView> hands(List<LiveView> live, List<RepairLine> waiting) {
         List<HandsView> out = new ArrayList<>();
+        Map<String, Long> planned = day.next();
         Set<Long> given = new HashSet<>();
         for (Account person : accounts.all()) {
             Optional<HandsView> next = live.stream()
@@ -165,10 +171,12 @@ class BenchViews {
                     .min(Comparator.comparing(h -> h.from().orElse(Instant.MAX)));
             if (next.isPresent()) {
                 out.add(next.get());
-            } else if (person.role() == Role.TECHNICIAN) {
+            } else if (person.role() == Role.TECHNICIAN || planned.containsKey(person.id())) {
                 out.add(waiting.stream()
                         .filter(w -> w.standing() == Standing.PLANNED && !given.contains(w.id()))
-                        .min(Comparator.comparing(w -> w.promisedAt().orElse(Instant.MAX)))
+                        .min(Comparator.comparing((RepairLine w) -> !Objects.equals(planned.get(person.id()), w.id()))
+                                .thenComparing(w -> planned.containsValue(w.id()))
+                                .thenComparing(w -> w.promisedAt().orElse(Instant.MAX)))
                         .map(w -> {
                             given.add(w.id());
                             return new HandsView(

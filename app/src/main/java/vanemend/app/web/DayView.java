@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import vanemend.app.access.Account;
+import vanemend.app.store.DaySaid;
+import vanemend.core.day.DayBook;
 
 /**
  * Who does what, when.
@@ -13,6 +15,8 @@ import vanemend.app.access.Account;
  * @param now when it was planned
  * @param zone the shop's
  * @param hours when the shop works, as typed, by weekday; empty where nobody said: nothing is planned then
+ * @param own when those work whose hours are not the shop's, by account
+ * @param away who is away and what is out of order
  * @param open stretches of work of the days that are planned
  * @param people whose hands there are
  * @param jobs what is planned, in the order in which it is ready
@@ -21,6 +25,7 @@ import vanemend.app.access.Account;
  * @param left what found no time within the days that are looked ahead
  * @param trouble why there is no plan; empty where there is one
  * @param last when all of it is done
+ * @param bound before when no order is done with all of it
  * @param firstComeLast when it would be done if whoever can begin first went first
  * @param lateMin minutes past promises, of all jobs
  * @param firstComeLateMin the same if whoever can begin first went first
@@ -29,6 +34,8 @@ record DayView(
         Instant now,
         String zone,
         Map<DayOfWeek, String> hours,
+        Map<String, Map<DayOfWeek, String>> own,
+        List<DaySaid.Gone> away,
         List<OpenView> open,
         List<Account> people,
         List<DayJob> jobs,
@@ -37,6 +44,7 @@ record DayView(
         List<NotPlanned> left,
         String trouble,
         Optional<Instant> last,
+        Optional<Instant> bound,
         Optional<Instant> firstComeLast,
         long lateMin,
         long firstComeLateMin) {
@@ -51,6 +59,7 @@ record DayView(
      * @param handsMin hands-on minutes left
      * @param begun whether it is under way
      * @param ready when it is done in this order
+     * @param pin what somebody said of its place
      */
     record DayJob(
             int number,
@@ -60,7 +69,8 @@ record DayView(
             boolean begun,
             double handsMin,
             Optional<Instant> promisedAt,
-            Instant ready) {}
+            Instant ready,
+            DayBook.Pin pin) {}
 
     /** What a block is: hands at work, hands at what goes off, a thing held without hands, a wait. */
     enum Work {

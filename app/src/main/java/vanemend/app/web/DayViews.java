@@ -15,11 +15,14 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import vanemend.app.access.Account;
 import vanemend.app.access.Accounts;
 import vanemend.app.access.Role;
 import vanemend.app.bench.RepairWork;
+import vanemend.app.problem.Refused;
+import vanemend.app.store.DaySaid;
 import vanemend.app.store.Repairs;
 import vanemend.app.store.Shop;
 import vanemend.app.store.ShopSettings;
@@ -37,8 +40,10 @@ import vanemend.core.day.Hours;
 import vanemend.core.day.Job;
 import vanemend.core.day.Link;
 import vanemend.core.day.Placed;
+import vanemend.core.day.Promise;
 import vanemend.core.day.Right;
 import vanemend.core.day.Task;
+import vanemend.core.day.Why;
 import vanemend.core.method.Conditions;
 import vanemend.core.method.Step;
 import vanemend.core.part.PartDraft;
@@ -85,14 +90,18 @@ class DayViews {
     private record Entry(
             long repair, String name, String vehicle, boolean begun, Optional<Instant> promised, Asked asked) {}
 
+    /** The plan that was told last. */
+    private record Shown(DayBook book, DayBook.Made made, Map<String, Entry> entries) {}
+
     private final RepairWork work;
     private final Repairs repairs;
     private final Accounts accounts;
     private final Shop shop;
     private final ShopSettings settings;
+    private final DaySaid said;
     private final Lines lines;
     private final Clock clock;
-    private final AtomicReference<Map<String, List<Double>>> order = new AtomicReference<>(Map.of());
+    private final AtomicReference<Optional<Shown>> shown = new AtomicReference<>(Optional.empty());
     /** Room for those of a few days: what has begun or is closed is let go. */
     private final Cache<Long, Known> known =
             Caffeine.newBuilder().maximumSize(4L * MOST).build();
@@ -103,6 +112,7 @@ class DayViews {
             Accounts accounts,
             Shop shop,
             ShopSettings settings,
+            DaySaid said,
             Lines lines,
             Clock clock) {
         this.work = work;
@@ -110,6 +120,7 @@ class DayViews {
         this.accounts = accounts;
         this.shop = shop;
         this.settings = settings;
+        this.said = said;
         this.lines = lines;
         this.clock = clock;
     }
@@ -131,12 +142,16 @@ class DayViews {
                 left.add(new NotPlanned(line.id(), line.name(), "planned when others are done"));
             }
         }
+        Map<Long, DayBook.Pin> pins = said.pins();
+        Map<String, Hours> own = said.hours();
+        List<DaySaid.Gone> gone = said.gone();
         DayBook book = new DayBook(
                 now,
                 shop.zone(),
                 hours,
                 people.stream()
-                        .map(a -> new DayBook.Hand(a.id(), a.role() == Role.APPRENTICE))
+                        .map(a -> new DayBook.Hand(
+                                a.id(), a.role() == Role.APPRENTICE, Optional.ofNullable(own.get(a.id()))))
                         .toList(),
                 settings.lamps(),
                 settings.ovens(),
@@ -145,21 +160,27 @@ class DayViews {
                                 String.valueOf(e.repair()),
                                 e.promised(),
                                 e.begun(),
-                                e.asked().tasks()))
+                                e.asked().tasks(),
+                                pins.getOrDefault(e.repair(), DayBook.Pin.NONE)))
+                        .toList(),
+                gone.stream()
+                        .map(g -> new DayBook.Away(g.who(), g.from(), g.to()))
                         .toList());
-        return view(book, people, entries, held, left);
+        return view(book, people, entries, held, left, gone);
     }
 
     private DayView view(
-            DayBook book, List<Account> people, List<Entry> entries, List<NotPlanned> held, List<NotPlanned> left) {
-        Map<DayOfWeek, String> said = new EnumMap<>(DayOfWeek.class);
-        for (DayOfWeek d : DayOfWeek.values()) {
-            said.put(d, book.hours().said(d));
-        }
+            DayBook book,
+            List<Account> people,
+            List<Entry> entries,
+            List<NotPlanned> held,
+            List<NotPlanned> left,
+            List<DaySaid.Gone> gone) {
         Map<String, Entry> byId =
                 entries.stream().collect(Collectors.toMap(e -> String.valueOf(e.repair()), Function.identity()));
-        DayBook.Made made = book.made(TURNS, order.get());
-        order.set(made.order());
+        DayBook.Made made =
+                book.made(TURNS, shown.get().map(s -> s.made().order()).orElse(Map.of()));
+        shown.set(Optional.of(new Shown(book, made, byId)));
         boolean sound = made.faults().isEmpty();
         DayPlan plan = sound ? made.plan() : new DayPlan(List.of(), List.of());
         for (String id : plan.left()) {
@@ -172,7 +193,12 @@ class DayViews {
         return new DayView(
                 book.now(),
                 book.zone().getId(),
-                said,
+                typed(book.hours()),
+                book.hands().stream()
+                        .filter(h -> h.own().isPresent())
+                        .collect(Collectors.toMap(
+                                DayBook.Hand::id, h -> typed(h.own().get()))),
+                gone,
                 book.hours().from(book.now(), book.zone(), DayBook.DAYS).stream()
                         .map(s -> new OpenView(at(book, s.from()), at(book, s.to())))
                         .toList(),
@@ -183,9 +209,73 @@ class DayViews {
                 left,
                 trouble(book, people, made.faults()),
                 last(book, made.worth().last()),
+                last(book, made.bound()),
                 last(book, made.firstCome().last()),
                 made.worth().late() / 60,
                 made.firstCome().late() / 60);
+    }
+
+    private static Map<DayOfWeek, String> typed(Hours hours) {
+        Map<DayOfWeek, String> out = new EnumMap<>(DayOfWeek.class);
+        for (DayOfWeek d : DayOfWeek.values()) {
+            out.put(d, hours.said(d));
+        }
+        return out;
+    }
+
+    /** Whose hands the day that was told last lets begin a repair that nobody has begun, by account: the first of each. */
+    Map<String, Long> next() {
+        Map<String, Long> out = new HashMap<>();
+        shown.get()
+                .filter(s -> s.made().faults().isEmpty())
+                .ifPresent(s -> s.made().plan().placed().stream()
+                        .filter(p -> p.person().isPresent()
+                                && !s.entries().get(p.job()).begun()
+                                && s.entries()
+                                        .get(p.job())
+                                        .asked()
+                                        .tasks()
+                                        .getFirst()
+                                        .id()
+                                        .equals(p.task()))
+                        .forEach(p -> out.putIfAbsent(
+                                p.person().get(), s.entries().get(p.job()).repair())));
+        return out;
+    }
+
+    /** Why {@code repair} is ready when it is in the day that was told last, and what may be promised. */
+    RepairDayView of(long repair, Optional<Instant> asked) {
+        String id = String.valueOf(repair);
+        Shown s = shown.get()
+                .filter(x -> x.made().faults().isEmpty()
+                        && x.made().plan().finishes().containsKey(id))
+                .orElseThrow(() ->
+                        new Refused(HttpStatus.NOT_FOUND, "Day", "Repair " + repair + " has no time on the day."));
+        Promise promise = s.book().promise(id, asked, TURNS, s.made().order());
+        Job job = s.made().day().jobs().stream()
+                .filter(j -> j.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+        return new RepairDayView(
+                repair,
+                at(s.book(), s.made().plan().finishes().get(id)),
+                Why.of(s.made().day(), s.made().plan(), job).stream()
+                        .map(h -> new RepairDayView.HeldView(
+                                h.kind(),
+                                h.by().isEmpty() ? "" : s.entries().get(h.by()).name(),
+                                h.seconds() / 60.0))
+                        .toList(),
+                promise.soonest(),
+                promise.ready(),
+                asked,
+                promise.answer(),
+                promise.pushed().stream()
+                        .map(p -> {
+                            Entry e = s.entries().get(p.repair());
+                            return new RepairDayView.PushedView(
+                                    e.repair(), e.name(), e.promised(), p.before(), p.after());
+                        })
+                        .toList());
     }
 
     private static String trouble(DayBook book, List<Account> people, List<String> faults) {
@@ -213,6 +303,8 @@ class DayViews {
         List<Map.Entry<String, Integer>> ready = plan.finishes().entrySet().stream()
                 .sorted(Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
                 .toList();
+        Map<String, DayBook.Pin> pins =
+                book.repairs().stream().collect(Collectors.toMap(DayBook.Repair::id, DayBook.Repair::pin));
         List<DayJob> out = new ArrayList<>();
         for (Map.Entry<String, Integer> r : ready) {
             Entry e = byId.get(r.getKey());
@@ -228,7 +320,8 @@ class DayViews {
                                     .sum()
                             / 60.0,
                     e.promised(),
-                    at(book, r.getValue())));
+                    at(book, r.getValue()),
+                    pins.getOrDefault(r.getKey(), DayBook.Pin.NONE)));
         }
         return out;
     }

@@ -87,6 +87,9 @@ class RightsTest {
                 Right.DRAFT_AWAY_OTHERS,
                 c -> c.delete("/api/repairs/" + draftOf(isla)).status());
         out.put(
+                Right.DAY,
+                c -> c.put("/api/day/repairs/0/pin", Map.of("first", false)).status());
+        out.put(
                 Right.WORK,
                 c -> c.post("/api/repairs/" + running + "/events", List.of()).status());
         out.put(Right.TAKE_BACK_OTHERS, c -> event(c, running, undo(running)));

@@ -1,8 +1,10 @@
 package vanemend.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.StringReader;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -139,5 +141,144 @@ class DayApiTest {
             was.properties().forEach(e -> back.put(e.getKey(), e.getValue().asString()));
             isla.put("/api/shop/hours", Map.of("hours", back));
         }
+    }
+
+    @Test
+    @DisplayName("why a repair is ready when it is adds up, and what may be promised is told as asked")
+    void whyAndPromise() {
+        JsonNode day = isla.get("/api/day").body();
+        for (JsonNode job : day.get("jobs")) {
+            String path = "/api/day/repairs/" + job.get("repair").asLong();
+            JsonNode told = isla.get(path).body();
+            double minutes = told.get("held")
+                    .valueStream()
+                    .mapToDouble(h -> h.get("minutes").asDouble())
+                    .sum();
+            Instant ready = at(told, "ready");
+            // It may have been planned anew since: by the moment it was planned from, which only the first answer
+            // tells.
+            assertThat(minutes)
+                    .isCloseTo(Duration.between(at(day, "now"), ready).toSeconds() / 60.0, within(2.0));
+            Instant soonest = at(told, "soonest");
+            assertThat(soonest).isBeforeOrEqualTo(at(told, "promise"));
+            assertThat(told.has("answer")).isFalse();
+            assertThat(isla.get(path + "?by=" + soonest.minusSeconds(600))
+                            .body()
+                            .get("answer")
+                            .asString())
+                    .isEqualTo("NEVER");
+            assertThat(isla.get(path + "?by=" + soonest.plusSeconds(14 * 86_400))
+                            .body()
+                            .get("answer")
+                            .asString())
+                    .isEqualTo("HOLDS");
+        }
+        assertThat(isla.get("/api/day/repairs/999999").status()).isEqualTo(404);
+        assertThat(isla.get("/api/day/repairs/1?by=soon").status()).isEqualTo(400);
+    }
+
+    @Test
+    @DisplayName(
+            "what a technician says of a repair's place is kept to until it is taken back, an apprentice may not say it")
+    void pins() {
+        JsonNode job = isla.get("/api/day")
+                .body()
+                .get("jobs")
+                .valueStream()
+                .filter(j -> !j.get("begun").asBoolean())
+                .toList()
+                .getLast();
+        long id = job.get("repair").asLong();
+        String path = "/api/day/repairs/" + id + "/pin";
+        Map<String, Object> priya = Map.of("person", "priya", "first", true);
+        assertThat(TestServer.as("joss").put(path, priya).status()).isEqualTo(403);
+        Caller.Answer nobody = isla.put(path, Map.of("person", "isla", "first", false));
+        assertThat(nobody.status()).isEqualTo(422);
+        assertThat(nobody.body().get("problems").get(0).get("field").asString()).isEqualTo("person");
+        try {
+            JsonNode day = TestServer.as("tam").put(path, priya).body();
+            JsonNode pinned = day.get("jobs")
+                    .valueStream()
+                    .filter(j -> j.get("repair").asLong() == id)
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(pinned.get("pin").get("by").asString()).isEqualTo("priya");
+            int number = pinned.get("number").asInt();
+            assertThat(day.get("blocks")
+                            .valueStream()
+                            .filter(b -> b.get("number").asInt() == number))
+                    .filteredOn(
+                            b -> List.of("HANDS", "LIVE").contains(b.get("work").asString()))
+                    .isNotEmpty()
+                    .allSatisfy(b -> assertThat(b.get("person").asString()).isEqualTo("priya"));
+        } finally {
+            JsonNode back = isla.put(path, Map.of("first", false)).body();
+            assertThat(back.get("jobs")
+                            .valueStream()
+                            .filter(j -> j.get("repair").asLong() == id))
+                    .allSatisfy(j -> assertThat(j.get("pin").has("by")).isFalse());
+        }
+        assertThat(isla.put("/api/day/repairs/999999/pin", Map.of("first", false))
+                        .status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    @DisplayName("who is away is given nothing, whose hours are their own works then, and both are taken back")
+    void awayAndOwnHours() {
+        Instant now = at(isla.get("/api/day").body(), "now");
+        Map<String, Object> gone = Map.of(
+                "who",
+                "priya",
+                "from",
+                now.toString(),
+                "to",
+                now.plusSeconds(13 * 86_400).toString());
+        assertThat(TestServer.as("tam").post("/api/day/away", gone).status()).isEqualTo(403);
+        for (Map<String, Object> wrong : List.of(
+                Map.<String, Object>of("who", "priya", "from", now.toString()),
+                Map.<String, Object>of(
+                        "who",
+                        "isla",
+                        "from",
+                        now.toString(),
+                        "to",
+                        now.plusSeconds(60).toString()),
+                Map.<String, Object>of(
+                        "who",
+                        "LAMP",
+                        "from",
+                        now.toString(),
+                        "to",
+                        now.minusSeconds(60).toString()))) {
+            Caller.Answer refused = isla.post("/api/day/away", wrong);
+            assertThat(refused.status()).as("%s", wrong).isEqualTo(422);
+            assertThat(refused.body().get("problems")).hasSize(1);
+        }
+        JsonNode without = isla.post("/api/day/away", gone).body();
+        long id = without.get("away").get(0).get("id").asLong();
+        try {
+            assertThat(without.get("blocks")
+                            .valueStream()
+                            .filter(b -> b.path("person").asString("").equals("priya")))
+                    .filteredOn(b -> !b.get("work").asString().equals("WAIT"))
+                    .allSatisfy(b -> assertThat(at(b, "from").equals(at(without, "now"))
+                                    || !at(b, "from").isBefore(now.plusSeconds(13 * 86_400)))
+                            .as("in hand, or when she is back: %s", b)
+                            .isTrue());
+        } finally {
+            assertThat(isla.delete("/api/day/away/" + id).body().get("away")).isEmpty();
+        }
+        assertThat(isla.delete("/api/day/away/" + id).status()).isEqualTo(404);
+        Map<String, Object> late = hours("22:00-23:00");
+        try {
+            JsonNode own = isla.put("/api/shop/hours?person=tam", late).body();
+            assertThat(own.get("own").get("tam").get("MONDAY").asString()).isEqualTo("22:00-23:00");
+            assertThat(own.get("hours").get("MONDAY").asString()).isEqualTo("07:30-12:00 12:30-16:30");
+        } finally {
+            assertThat(isla.put("/api/shop/hours?person=tam", hours("")).body().get("own"))
+                    .isEmpty();
+        }
+        assertThat(isla.put("/api/shop/hours?person=isla", late).status()).isEqualTo(422);
     }
 }

@@ -25,6 +25,9 @@ final class Board {
             for (int i = 0; i < t.count(); i++) {
                 lines.add(new Line());
             }
+            for (int i = 0; i < t.out().size(); i++) {
+                lines.get(i).take(t.out().get(i));
+            }
             things.put(t.id(), lines);
         }
     }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * What a shop has to do from now on, and with what.
@@ -20,9 +21,17 @@ import java.util.Set;
  * @param lamps how many
  * @param ovens how many
  * @param repairs under way or ready, in the order they came in
+ * @param away who and what is not there, and when
  */
 public record DayBook(
-        Instant now, ZoneId zone, Hours hours, List<Hand> hands, int lamps, int ovens, List<Repair> repairs) {
+        Instant now,
+        ZoneId zone,
+        Hours hours,
+        List<Hand> hands,
+        int lamps,
+        int ovens,
+        List<Repair> repairs,
+        List<Away> away) {
     /** As far as it looks ahead: what finds no time in so many days is told, not planned. */
     public static final int DAYS = 14;
 
@@ -30,8 +39,27 @@ public record DayBook(
      * A pair of hands.
      *
      * @param learns whether they are an apprentice's: nothing that goes off, no glass and no tyre is theirs alone (common practice)
+     * @param own when they work where that is not when the shop does
      */
-    public record Hand(String id, boolean learns) {}
+    public record Hand(String id, boolean learns, Optional<Hours> own) {
+        /** Hands that work when the shop does. */
+        public Hand(String id, boolean learns) {
+            this(id, learns, Optional.empty());
+        }
+    }
+
+    /**
+     * Somebody who is not there, or a lamp or an oven that is out of order.
+     *
+     * @param who id of the hands, or kind of the thing: one of its kind
+     */
+    public record Away(String who, Instant from, Instant to) {}
+
+    /** With everybody and everything there. */
+    public DayBook(
+            Instant now, ZoneId zone, Hours hours, List<Hand> hands, int lamps, int ovens, List<Repair> repairs) {
+        this(now, zone, hours, hands, lamps, ovens, repairs, List.of());
+    }
 
     /**
      * A repair.
@@ -81,10 +109,9 @@ public record DayBook(
 
     /** The day as it is planned. */
     Day day() {
-        List<Span> open = hours.from(now, zone, DAYS);
         List<Person> people = hands.stream()
                 .map(h -> new Person(
-                        h.id(), staying(h, open), h.learns() ? Set.of(Right.ANY) : EnumSet.allOf(Right.class)))
+                        h.id(), staying(h, here(h)), h.learns() ? Set.of(Right.ANY) : EnumSet.allOf(Right.class)))
                 .toList();
         List<Job> jobs = new ArrayList<>();
         for (Repair r : repairs) {
@@ -101,9 +128,48 @@ public record DayBook(
         }
         return new Day(
                 people,
-                List.of(new Thing("LAMP", count("LAMP", lamps)), new Thing("OVEN", count("OVEN", ovens))),
+                List.of(thing("LAMP", lamps), thing("OVEN", ovens)),
                 jobs,
-                hours.longestBreak());
+                Stream.concat(Stream.of(hours), hands.stream().flatMap(h -> h.own().stream()))
+                        .mapToInt(Hours::longestBreak)
+                        .max()
+                        .orElse(0));
+    }
+
+    /** When {@code h} works, without when they are away. */
+    private List<Span> here(Hand h) {
+        List<Span> out = h.own().orElse(hours).from(now, zone, DAYS);
+        for (Span gone : away(h.id())) {
+            out = out.stream().flatMap(s -> s.without(gone)).toList();
+        }
+        return out;
+    }
+
+    private List<Span> away(String who) {
+        return away.stream()
+                .filter(a -> a.who().equals(who) && seconds(a.to()) > seconds(a.from()))
+                .map(a -> new Span(seconds(a.from()), seconds(a.to())))
+                .toList();
+    }
+
+    /** What holds a part now holds it to the end, whatever was said of it. */
+    private Thing thing(String kind, int said) {
+        List<Task> held = repairs.stream()
+                .filter(r -> r.begun() && r.tasks().getFirst().things().contains(kind))
+                .map(r -> r.tasks().getFirst())
+                .toList();
+        int count = Math.max(said, held.size());
+        int until = held.stream().mapToInt(Task::seconds).max().orElse(0);
+        int spare = count - held.size();
+        List<Span> out = new ArrayList<>();
+        for (Span gone : away(kind).stream().limit(count).toList()) {
+            if (spare-- > 0) {
+                out.add(gone);
+            } else if (gone.to() > until) {
+                out.add(new Span(Math.max(until, gone.from()), gone.to()));
+            }
+        }
+        return new Thing(kind, count, out);
     }
 
     private static List<Task> wanted(Repair r, List<Person> people) {
@@ -146,14 +212,6 @@ public record DayBook(
             }
         }
         return out;
-    }
-
-    /** A shop may say that it has none; a part that is under one all the same is under one. */
-    private int count(String thing, int said) {
-        int held = (int) repairs.stream()
-                .filter(r -> r.begun() && r.tasks().getFirst().things().contains(thing))
-                .count();
-        return Math.max(said, held);
     }
 
     /**

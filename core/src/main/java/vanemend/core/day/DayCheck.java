@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Judges a plan of a day against the day itself, whoever made it: nothing of it is shared with what plans. Every plan is looked over before it
@@ -175,12 +176,20 @@ public final class DayCheck {
                             .flatMap(j -> j.tasks().stream())
                             .anyMatch(t -> t.id().equals(p.task()) && t.things().contains(thing.id())))
                     .toList();
-            for (Placed p : held) {
+            List<Integer> begins = Stream.concat(
+                            held.stream().map(p -> p.at().from()),
+                            thing.out().stream().map(Span::from))
+                    .toList();
+            for (int at : begins) {
                 long now = held.stream()
-                        .filter(o -> o.at().from() <= p.at().from() && p.at().from() < o.at().to())
+                        .filter(o -> o.at().from() <= at && at < o.at().to())
                         .count();
-                if (now > thing.count()) {
-                    faults.add(now + " hold " + thing.id() + " at " + p.at().from() + " s, there are " + thing.count());
+                long there = thing.count()
+                        - thing.out().stream()
+                                .filter(o -> o.from() <= at && at < o.to())
+                                .count();
+                if (now > there) {
+                    faults.add(now + " hold " + thing.id() + " at " + at + " s, there are " + there);
                 }
             }
         }

@@ -22,7 +22,7 @@ public record Held(Kind kind, String by, int seconds) {
         CLOSED,
         /** Everybody who may do it is at another part. */
         HANDS,
-        /** The lamp or the oven has another part. */
+        /** The lamp or the oven has another part, or, by nobody, is out of order. */
         THING,
         /** Hands are free, and are kept for something else or would not be done before a break. */
         ORDER

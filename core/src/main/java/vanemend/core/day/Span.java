@@ -1,5 +1,7 @@
 package vanemend.core.day;
 
+import java.util.stream.Stream;
+
 /**
  * A stretch of time, s from the moment that the day is planned from.
  *
@@ -21,5 +23,15 @@ public record Span(int from, int to) {
     /** Whether all of {@code o} lies in it. */
     boolean holds(Span o) {
         return from <= o.from && o.to <= to;
+    }
+
+    /** What is left of it without {@code o}. */
+    Stream<Span> without(Span o) {
+        if (!meets(o)) {
+            return Stream.of(this);
+        }
+        return Stream.concat(
+                from < o.from ? Stream.of(new Span(from, o.from)) : Stream.empty(),
+                o.to < to ? Stream.of(new Span(o.to, to)) : Stream.empty());
     }
 }

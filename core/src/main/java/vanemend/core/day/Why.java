@@ -86,7 +86,9 @@ public final class Why {
                 .toList();
         TreeSet<Integer> cuts = new TreeSet<>(List.of(from, to));
         Stream.concat(
-                        plan.placed().stream().map(Placed::at),
+                        Stream.concat(
+                                plan.placed().stream().map(Placed::at),
+                                day.things().stream().flatMap(x -> x.out().stream())),
                         (t.hands() ? may : day.people()).stream().flatMap(x -> x.hours().stream()))
                 .flatMap(s -> Stream.of(s.from(), s.to()))
                 .filter(c -> c > from && c < to)
@@ -141,8 +143,13 @@ public final class Why {
                     .filter(o -> !o.job().equals(job.id()) && o.at().meets(piece) && holds(o, kind))
                     .map(Placed::job)
                     .toList();
-            if (!has.isEmpty() && has.size() >= day.count(kind)) {
-                return new Cause(Held.Kind.THING, has.getFirst());
+            long out = day.things().stream()
+                    .filter(x -> x.id().equals(kind))
+                    .flatMap(x -> x.out().stream())
+                    .filter(piece::meets)
+                    .count();
+            if (has.size() + out >= day.count(kind)) {
+                return new Cause(Held.Kind.THING, has.isEmpty() ? "" : has.getFirst());
             }
         }
         return new Cause(Held.Kind.ORDER, "");

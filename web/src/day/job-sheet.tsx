@@ -1,0 +1,234 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { ask, type Api } from "../api/client";
+import { keys, queryClient } from "../api/queries";
+import { msg } from "../messages/messages";
+import { Choice } from "../shell/field";
+import { MomentField } from "../shell/day-field";
+import { firstName } from "../shell/first-name";
+import { useMay } from "../shell/me";
+import { minutes, moment } from "../units/units";
+
+type Told = Api["RepairDayView"];
+type Job = Api["DayJob"];
+
+/** What holds a repair, in the words of the trade. */
+const HELD: Record<Api["HeldView"]["kind"], (by: string) => string> = {
+  WORK: () => msg("Hands are at it"),
+  CURE: () => msg("Cures and dries by itself"),
+  HEAT: () => msg("Under a lamp or in an oven"),
+  NOT_BEFORE: () => msg("Asked not to begin yet"),
+  CLOSED: () => msg("Nobody who may do it is at work"),
+  HANDS: (by) => msg("Hands are at {repair}", { repair: by }),
+  THING: (by) =>
+    by === "" ? msg("The lamp or oven is out of order") : msg("The lamp or oven has {repair}", { repair: by }),
+  ORDER: () => msg("Held back: too short before a break, or hands are kept for another"),
+};
+
+/** Why a repair is ready when it is, what may be promised of it, and what somebody says of its place. */
+export function JobSheet({ day, job, now }: { day: Api["DayView"]; job: Job; now: number }) {
+  return (
+    <section
+      aria-label={msg("{name} on this day", { name: job.name })}
+      className="firm-b bg-ground grid grid-cols-3 gap-x-8 gap-y-6 px-4 py-4 max-[1099px]:grid-cols-1"
+    >
+      <Why day={day} job={job} />
+      <CanIPromise day={day} job={job} now={now} />
+      <Place key={job.repair} day={day} job={job} />
+    </section>
+  );
+}
+
+const useJob = (day: Api["DayView"], job: Job, by?: string) =>
+  useQuery({
+    queryKey: [...keys.day, "repair", job.repair, day.now, by],
+    queryFn: () => ask<Told>(`/api/day/repairs/${job.repair}${by ? `?by=${encodeURIComponent(by)}` : ""}`),
+    placeholderData: (had) => had,
+  });
+
+function Why({ day, job }: { day: Api["DayView"]; job: Job }) {
+  const asked = useJob(day, job);
+  const held = asked.data?.held ?? [];
+  const all = held.reduce((sum, h) => sum + h.minutes, 0);
+  return (
+    <div>
+      <h3 className="text-18 font-semibold">{msg("What its time goes to")}</h3>
+      {asked.isError && <p className="text-oxide-text font-bold">{asked.error.message}</p>}
+      <ul>
+        {held.map((h) => (
+          <li key={`${h.kind} ${h.by}`} className="border-b border-hair py-2">
+            <span className="flex items-baseline justify-between gap-3">
+              <span className="text-16">{HELD[h.kind](h.by)}</span>
+              <span className="n text-16 shrink-0 font-semibold">{minutes(h.minutes)}</span>
+            </span>
+            <span className="mt-1 block h-1.5" aria-hidden="true">
+              <span
+                className={`block h-full ${h.kind === "WORK" ? "bg-pine" : "bg-ink"}`}
+                style={{ width: `${(100 * h.minutes) / all}%` }}
+              />
+            </span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function CanIPromise({ day, job, now }: { day: Api["DayView"]; job: Job; now: number }) {
+  const may = useMay("PLAN");
+  const [by, setBy] = useState<string>();
+  const [said, setSaid] = useState("");
+  const open = useJob(day, job).data;
+  const told = useJob(day, job, by).data;
+  const at = (m: string) => moment(m, now, day.zone, "up");
+  // Until the answer to what was typed last is there, none is shown.
+  const answered = by !== undefined && told?.asked && Date.parse(told.asked) === Date.parse(by) ? told : undefined;
+  const holds = answered?.answer === "HOLDS" ? by : open?.promise;
+  const promise = async (when: string) => {
+    try {
+      const repair = await ask<Api["RepairView"]>(`/api/repairs/${job.repair}`);
+      await ask(`/api/repairs/${job.repair}`, {
+        method: "PUT",
+        body: { ...repair.draft, promisedAt: when },
+        version: repair.version,
+      });
+      setSaid("");
+      await queryClient.invalidateQueries({ queryKey: keys.day });
+      await queryClient.invalidateQueries({ queryKey: keys.repairs });
+    } catch (e) {
+      setSaid(e instanceof Error ? e.message : String(e));
+    }
+  };
+  return (
+    <div className="flex flex-col gap-3">
+      <h3 className="text-18 font-semibold">{msg("Can I promise?")}</h3>
+      {open?.promise && (
+        <p className="text-16">
+          <strong className="n text-24">{at(open.promise)}</strong>{" "}
+          {msg("is the soonest found that moves nobody's promise.")}
+        </p>
+      )}
+      {open?.soonest && (
+        <p className="text-16">
+          {msg("No order has it ready before {at}, even with nothing else in the shop.", { at: at(open.soonest) })}
+        </p>
+      )}
+      <MomentField label={msg("Asked for")} value={by} onChange={setBy} />
+      {answered && <Answer told={answered} at={at} />}
+      {may && !job.begun && holds && (
+        <button className="btn go min-h-14" onClick={() => void promise(holds)}>
+          {msg("Promise {at}", { at: at(holds) })}
+        </button>
+      )}
+      {said && (
+        <p role="alert" className="text-oxide-text font-bold">
+          {said}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Answer({ told, at }: { told: Told; at: (m: string) => string }) {
+  const words: Record<NonNullable<Told["answer"]>, string> = {
+    HOLDS: msg("Yes: it is ready by then, and nobody's promise moves."),
+    PUSHES: msg("Only at the cost of others:"),
+    NOT_FOUND: msg("No order was found that has it ready by then."),
+    NEVER: msg("No: no order has it ready by then."),
+  };
+  return (
+    <div role="status" className="firm bg-sheet px-3 py-2">
+      <p className="text-16 font-bold">{told.answer && words[told.answer]}</p>
+      {told.answer === "PUSHES" && told.pushed.length === 0 && (
+        <p className="text-16">{msg("what was promised nobody is ready later")}</p>
+      )}
+      <ul>
+        {told.pushed.map((p) => (
+          <li key={p.repair} className="text-16 py-1">
+            {p.after
+              ? msg("{name}, promised {promised}: ready {after} instead of {before}", {
+                  name: p.name,
+                  promised: p.promisedAt ? at(p.promisedAt) : msg("nothing"),
+                  after: at(p.after),
+                  before: at(p.before),
+                })
+              : msg("{name} would find no time", { name: p.name })}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+const ANYBODY = "";
+
+/** Whose hands, not before when, before all others: said once, and every plan keeps to it. */
+function Place({ day, job }: { day: Api["DayView"]; job: Job }) {
+  const may = useMay("DAY");
+  const [person, setPerson] = useState(job.pin.by ?? ANYBODY);
+  const [notBefore, setNotBefore] = useState(job.pin.notBefore);
+  const [first, setFirst] = useState(job.pin.first ? ("FIRST" as const) : ("ORDER" as const));
+  const [refused, setRefused] = useState("");
+  const keep = async () => {
+    try {
+      const next = await ask<Api["DayView"]>(`/api/day/repairs/${job.repair}/pin`, {
+        method: "PUT",
+        body: { person, notBefore, first: first === "FIRST" },
+      });
+      queryClient.setQueryData(keys.day, next);
+      setRefused("");
+    } catch (e) {
+      setRefused(e instanceof Error ? e.message : String(e));
+    }
+  };
+  if (!may) return <div>{pinned(job, day, (m) => moment(m, Date.parse(day.now), day.zone))}</div>;
+  return (
+    <form
+      className="flex flex-col gap-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void keep();
+      }}
+    >
+      <h3 className="text-18 font-semibold">{msg("Its place")}</h3>
+      <Choice
+        label={msg("Whose hands")}
+        value={person}
+        options={[
+          { value: ANYBODY, label: msg("Any") },
+          ...day.people.map((p) => ({ value: p.id, label: firstName(p.name) })),
+        ]}
+        onChange={setPerson}
+        atLeast={96}
+      />
+      <Choice
+        label={msg("When")}
+        value={first}
+        options={[
+          { value: "ORDER", label: msg("As the order has it") },
+          { value: "FIRST", label: msg("Before all others") },
+        ]}
+        onChange={setFirst}
+      />
+      {!job.begun && <MomentField label={msg("Not before")} value={notBefore} onChange={setNotBefore} />}
+      <button className="btn min-h-14">{msg("Plan it so")}</button>
+      {refused && (
+        <p role="alert" className="text-oxide-text font-bold">
+          {refused}
+        </p>
+      )}
+    </form>
+  );
+}
+
+/** What was said of a repair's place, in a few words; empty where nothing was. */
+export function pinned(job: Job, day: Api["DayView"], at: (m: string) => string): string {
+  const by = day.people.find((p) => p.id === job.pin.by);
+  return [
+    job.pin.first && msg("before all others"),
+    by && msg("by {who}", { who: firstName(by.name) }),
+    job.pin.notBefore && !job.begun && msg("not before {at}", { at: at(job.pin.notBefore) }),
+  ]
+    .filter(Boolean)
+    .join(", ");
+}
