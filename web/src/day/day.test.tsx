@@ -6,6 +6,7 @@ import * as client from "../api/client";
 import { keys } from "../api/queries";
 import { onScreen, show } from "../test/screen";
 import DayPlace from "./day";
+import { lines } from "./job-sheet";
 import { rows, type Sheet, sheets, within, workedMin } from "./day-book";
 
 const at = (time: string, date = "2026-11-24") => `${date}T${time}:00Z`;
@@ -193,6 +194,21 @@ describe("the day on screen", () => {
 });
 
 describe("a repair of the day, opened", () => {
+  it("names three that have the hands, and tells more of them together", () => {
+    const hands = (by: string, minutes: number) => ({ kind: "HANDS" as const, by, minutes });
+    const some = [hands("a", 40), { kind: "CURE" as const, by: "", minutes: 35 }, hands("b", 30), hands("c", 20)];
+    expect(lines([...some, hands("d", 9)]).map((l) => l.told)).toHaveLength(5);
+    const many = lines([...some, hands("d", 16), hands("e", 15)]);
+    expect(many.map((l) => [l.told, l.minutes])).toEqual([
+      ["Hands are at a", 40],
+      ["Cures and dries by itself", 35],
+      ["Hands are at 2 others", 31],
+      ["Hands are at b", 30],
+      ["Hands are at c", 20],
+    ]);
+    expect(many.filter((l) => l.freed.includes("another pair"))).toHaveLength(1);
+  });
+
   const TOLD = {
     repair: 8,
     ready: at("10:30"),

@@ -11,19 +11,62 @@ import { minutes, moment } from "../units/units";
 
 type Told = Api["RepairDayView"];
 type Job = Api["DayJob"];
+type Held = Api["HeldView"];
 
-/** What holds a repair, in the words of the trade. */
-const HELD: Record<Api["HeldView"]["kind"], (by: string) => string> = {
-  WORK: () => msg("Hands are at it"),
-  CURE: () => msg("Cures and dries by itself"),
-  HEAT: () => msg("Under a lamp or in an oven"),
-  NOT_BEFORE: () => msg("Asked not to begin yet"),
-  CLOSED: () => msg("Nobody who may do it is at work"),
-  HANDS: (by) => msg("Hands are at {repair}", { repair: by }),
-  THING: (by) =>
-    by === "" ? msg("The lamp or oven is out of order") : msg("The lamp or oven has {repair}", { repair: by }),
-  ORDER: () => msg("Held back: too short before a break, or hands are kept for another"),
+/** What holds a repair, in the words of the trade, and what would free it. */
+const HELD: Record<Held["kind"], { told: (by: string) => string; freed: string }> = {
+  WORK: { told: () => msg("Hands are at it"), freed: "" },
+  CURE: {
+    told: () => msg("Cures and dries by itself"),
+    freed: msg("sooner by a lamp or an oven, where the label allows it"),
+  },
+  HEAT: { told: () => msg("Under a lamp or in an oven"), freed: "" },
+  NOT_BEFORE: { told: () => msg("Asked not to begin yet"), freed: msg("sooner if that is taken back") },
+  CLOSED: { told: () => msg("Nobody who may do it is at work"), freed: msg("sooner by longer hours") },
+  HANDS: {
+    told: (by) => msg("Hands are at {repair}", { repair: by }),
+    freed: msg("sooner by another pair of hands, or if this one goes first"),
+  },
+  THING: {
+    told: (by) =>
+      by === "" ? msg("The lamp or oven is out of order") : msg("The lamp or oven has {repair}", { repair: by }),
+    freed: msg("sooner by one more of them"),
+  },
+  ORDER: { told: () => msg("Held back: too short before a break, or hands are kept for another"), freed: "" },
 };
+
+/** As many other repairs that have the hands as are told by name. */
+const NAMED = 3;
+
+interface Line {
+  told: string;
+  freed: string;
+  minutes: number;
+  work: boolean;
+}
+
+/** What holds it, the longest first; of many that have the hands the shorter ones are told together. */
+export function lines(held: readonly Held[]): Line[] {
+  const others = held.filter((h) => h.kind === "HANDS");
+  const few = others.slice(NAMED);
+  const together = few.length > 1 ? few : [];
+  const out = held
+    .filter((h) => !together.includes(h))
+    .map((h) => ({
+      told: HELD[h.kind].told(h.by),
+      freed: h.kind === "HANDS" && h !== others[0] ? "" : HELD[h.kind].freed,
+      minutes: h.minutes,
+      work: h.kind === "WORK",
+    }));
+  if (together.length === 0) return out;
+  const rest = {
+    told: msg("Hands are at {n} others", { n: together.length }),
+    freed: "",
+    minutes: together.reduce((sum, h) => sum + h.minutes, 0),
+    work: false,
+  };
+  return [...out, rest].sort((x, y) => y.minutes - x.minutes);
+}
 
 /** Why a repair is ready when it is, what may be promised of it, and what somebody says of its place. */
 export function JobSheet({ day, job, now }: { day: Api["DayView"]; job: Job; now: number }) {
@@ -48,7 +91,7 @@ const useJob = (day: Api["DayView"], job: Job, by?: string) =>
 
 function Why({ day, job }: { day: Api["DayView"]; job: Job }) {
   const asked = useJob(day, job);
-  const held = asked.data?.held ?? [];
+  const held = lines(asked.data?.held ?? []);
   const all = held.reduce((sum, h) => sum + h.minutes, 0);
   return (
     <div>
@@ -56,14 +99,15 @@ function Why({ day, job }: { day: Api["DayView"]; job: Job }) {
       {asked.isError && <p className="text-oxide-text font-bold">{asked.error.message}</p>}
       <ul>
         {held.map((h) => (
-          <li key={`${h.kind} ${h.by}`} className="border-b border-hair py-2">
+          <li key={h.told} className="border-b border-hair py-2">
             <span className="flex items-baseline justify-between gap-3">
-              <span className="text-16">{HELD[h.kind](h.by)}</span>
+              <span className="text-16">{h.told}</span>
               <span className="n text-16 shrink-0 font-semibold">{minutes(h.minutes)}</span>
             </span>
+            {h.freed && <span className="lab block">{h.freed}</span>}
             <span className="mt-1 block h-1.5" aria-hidden="true">
               <span
-                className={`block h-full ${h.kind === "WORK" ? "bg-pine" : "bg-ink"}`}
+                className={`block h-full ${h.work ? "bg-pine" : "bg-ink"}`}
                 style={{ width: `${(100 * h.minutes) / all}%` }}
               />
             </span>
@@ -74,6 +118,9 @@ function Why({ day, job }: { day: Api["DayView"]; job: Job }) {
   );
 }
 
+/** A promise is told to the minute: the one in which it is ready for sure. */
+const fullMinute = (at: string) => new Date(Math.ceil(Date.parse(at) / 60_000) * 60_000).toISOString();
+
 function CanIPromise({ day, job, now }: { day: Api["DayView"]; job: Job; now: number }) {
   const may = useMay("PLAN");
   const [by, setBy] = useState<string>();
@@ -83,7 +130,7 @@ function CanIPromise({ day, job, now }: { day: Api["DayView"]; job: Job; now: nu
   const at = (m: string) => moment(m, now, day.zone, "up");
   // Until the answer to what was typed last is there, none is shown.
   const answered = by !== undefined && told?.asked && Date.parse(told.asked) === Date.parse(by) ? told : undefined;
-  const holds = answered?.answer === "HOLDS" ? by : open?.promise;
+  const holds = answered?.answer === "HOLDS" ? by : open?.promise && fullMinute(open.promise);
   const promise = async (when: string) => {
     try {
       const repair = await ask<Api["RepairView"]>(`/api/repairs/${job.repair}`);
@@ -110,7 +157,9 @@ function CanIPromise({ day, job, now }: { day: Api["DayView"]; job: Job; now: nu
       )}
       {open?.soonest && (
         <p className="text-16">
-          {msg("No order has it ready before {at}, even with nothing else in the shop.", { at: at(open.soonest) })}
+          {open.soonest === open.promise
+            ? msg("No order has it ready sooner, even with nothing else in the shop.")
+            : msg("No order has it ready before {at}, even with nothing else in the shop.", { at: at(open.soonest) })}
         </p>
       )}
       <MomentField label={msg("Asked for")} value={by} onChange={setBy} />
