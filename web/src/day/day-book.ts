@@ -50,6 +50,25 @@ export function workedMin(some: readonly { from: number; to: number }[], sheet: 
   return some.reduce((sum, s) => sum + s.to - s.from - resting(s), 0) / 60_000;
 }
 
+/** A block of the day, cut to what is shown. */
+type Cut = ReturnType<typeof within<Block>>[number];
+
+/** The blocks of one pair of hands, those of a repair that follow each other at once as one; {@code more} steps after its first. */
+export function inOneGo(some: readonly Cut[]): (Cut & { more: number })[] {
+  const out: (Cut & { more: number })[] = [];
+  for (const b of [...some].sort((x, y) => x.from - y.from)) {
+    const last = out.at(-1);
+    const steps = Math.max(1, b.block.steps);
+    if (last && last.block.number === b.block.number && last.to === b.from) {
+      last.to = b.to;
+      last.more += steps;
+    } else {
+      out.push({ ...b, more: steps - 1 });
+    }
+  }
+  return out;
+}
+
 /** Rows for what would lie on each other: each in the first that is free. */
 export function rows<T extends { from: number; to: number }>(some: readonly T[]): (T & { row: number })[] {
   const free: number[] = [];

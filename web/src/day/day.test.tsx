@@ -7,7 +7,7 @@ import { keys } from "../api/queries";
 import { onScreen, show } from "../test/screen";
 import DayPlace from "./day";
 import { lines } from "./job-sheet";
-import { rows, type Sheet, sheets, within, workedMin } from "./day-book";
+import { inOneGo, rows, type Sheet, sheets, within, workedMin } from "./day-book";
 
 const at = (time: string, date = "2026-11-24") => `${date}T${time}:00Z`;
 const block = (
@@ -104,6 +104,26 @@ describe("the day as sheets", () => {
       breaks: [{ from: Date.parse(at("12:00")), to: Date.parse(at("12:30")) }],
     });
     expect(sheets({ ...DAY, open: [] })).toEqual([]);
+  });
+
+  it("hangs on the wall with what follows at once of one repair as one line", () => {
+    const [today] = sheets(DAY);
+    const some = [
+      block(1, "tam", "08:30", "09:00", { steps: 2 }),
+      block(1, "tam", "08:00", "08:30", { steps: 3 }),
+      block(2, "tam", "09:00", "09:10"),
+      block(1, "tam", "09:20", "09:30"),
+      block(1, "tam", "09:40", "09:50"),
+    ] as client.Api["DayBlock"][];
+    const time = (ms: number) => new Date(ms).toISOString().slice(11, 16);
+    expect(
+      inOneGo(within(some, today as Sheet)).map((b) => [b.block.number, time(b.from), time(b.to), b.more]),
+    ).toEqual([
+      [1, "08:00", "09:00", 4],
+      [2, "09:00", "09:10", 0],
+      [1, "09:20", "09:30", 0],
+      [1, "09:40", "09:50", 0],
+    ]);
   });
 
   it("counts no break as work", () => {

@@ -10,7 +10,7 @@ import { Skeleton } from "../shell/skeleton";
 import { useTitle } from "../shell/title";
 import { dated } from "../units/dated";
 import { minutes, moment, timeOfDay } from "../units/units";
-import { ms, type Sheet, sheets, within } from "./day-book";
+import { inOneGo, ms, type Sheet, sheets, within } from "./day-book";
 import { AwayDialog } from "./away-dialog";
 import { HoursDialog } from "./hours-dialog";
 import { JobSheet, pinned } from "./job-sheet";
@@ -33,7 +33,7 @@ export default function DayPlace() {
   const sheet = all.find((s) => s.date === date) ?? all[0];
   const planned = day.trouble === "" && sheet !== undefined;
   return (
-    <div className="flex min-h-0 flex-1 flex-col overflow-y-auto">
+    <div className="print-flow wall flex min-h-0 flex-1 flex-col overflow-y-auto">
       <div className="firm-b flex min-h-[58px] shrink-0 flex-wrap items-stretch">
         <h1
           className="flex flex-1 items-center px-4 text-28 font-semibold max-[699px]:basis-full max-[699px]:py-2"
@@ -69,6 +69,14 @@ export default function DayPlace() {
             {msg("Calendar file")}
           </a>
         )}
+        {planned && (
+          <button
+            className="btn border-y-0 border-r-0 max-[699px]:basis-full max-[699px]:border-t"
+            onClick={() => window.print()}
+          >
+            {msg("Print")}
+          </button>
+        )}
         {maySet && (
           <HoursDialog day={day}>
             <button className="btn border-y-0 border-r-0 max-[699px]:basis-full max-[699px]:border-t">
@@ -86,7 +94,7 @@ export default function DayPlace() {
       </div>
       {day.trouble !== "" && <p className="firm-b bg-tape text-on-tape p-4 text-20 font-semibold">{day.trouble}</p>}
       {planned && (
-        <div className="firm-b flex shrink-0 flex-wrap items-center">
+        <div className="firm-b no-print flex shrink-0 flex-wrap items-center">
           {all.length > 1 && (
             <div role="tablist" aria-label={msg("Days")} className="flex flex-wrap">
               {all.map((s) => (
@@ -115,6 +123,7 @@ export default function DayPlace() {
         <Lanes day={day} sheet={sheet} now={now} touched={day.jobs.find((j) => j.repair === touched)?.number} />
       )}
       {planned && <ByHand day={day} sheet={sheet} />}
+      {planned && <OnPaper day={day} sheet={sheet} now={now} />}
       {planned && day.jobs.length === 0 && (
         <p className="border-b border-hair p-4 text-20">{msg("Nothing runs and nothing is ready to begin.")}</p>
       )}
@@ -122,7 +131,7 @@ export default function DayPlace() {
       <Not title={msg("Held by a stop")} some={day.held} told={(n) => n.why} />
       <Not title={msg("No time found")} some={day.left} told={(n) => n.why} />
       {planned && (
-        <p className="lab p-4">
+        <p className="lab no-print p-4">
           {msg(
             "An order that can be kept, by planned minutes: not yet a promise. An apprentice is given nothing that goes off, no glass and no tyre. Dashed: promised. Dark notch: ready.",
           )}
@@ -153,7 +162,7 @@ function ByHand({ day, sheet }: { day: Api["DayView"]; sheet: Sheet }) {
   const me = useMe();
   const people = [...day.people].sort((a, b) => Number(b.id === me?.id) - Number(a.id === me?.id));
   return (
-    <div className="sr-only max-[699px]:not-sr-only">
+    <div className="sr-only max-[699px]:not-sr-only no-print">
       {people.map((p) => (
         <section key={p.id} aria-label={p.name} className="border-b border-hair px-4 py-3">
           <h2 className="text-20 font-semibold">{firstName(p.name)}</h2>
@@ -162,7 +171,10 @@ function ByHand({ day, sheet }: { day: Api["DayView"]; sheet: Sheet }) {
               day.blocks.filter((b) => b.person === p.id && b.work !== "WAIT"),
               sheet,
             ).map(({ block, from, to }) => (
-              <li key={`${block.number}-${block.from}`} className="n flex gap-3 py-1.5 text-16">
+              <li
+                key={`${block.number}-${block.from}`}
+                className="n flex gap-3 py-1.5 text-16 print:gap-2 print:py-0 print:text-[11px] print:leading-4"
+              >
                 <span className="shrink-0 font-semibold">
                   {timeOfDay(from, day.zone)}–{timeOfDay(to, day.zone)}
                 </span>
@@ -193,7 +205,7 @@ function Jobs({
 }) {
   if (day.jobs.length === 0) return null;
   return (
-    <section aria-label={msg("Repairs of this plan")}>
+    <section aria-label={msg("Repairs of this plan")} className="no-print">
       {day.jobs.map((j) => {
         const over = j.promisedAt ? (ms(j.ready) - ms(j.promisedAt)) / 60_000 : 0;
         return (
@@ -242,6 +254,52 @@ function Jobs({
         );
       })}
     </section>
+  );
+}
+
+/** The day as it hangs on the wall: what each pair of hands does, what the numbers stand for, and when each is ready. */
+function OnPaper({ day, sheet, now }: { day: Api["DayView"]; sheet: Sheet; now: number }) {
+  return (
+    <div aria-hidden="true" className="hidden text-[10px] leading-[13px] print:block">
+      <div className="grid auto-cols-fr grid-flow-col gap-3 border-b border-hair p-2">
+        {day.people.map((p) => (
+          <div key={p.id}>
+            <b className="text-14">{p.name}</b>
+            <ol>
+              {inOneGo(
+                within(
+                  day.blocks.filter((b) => b.person === p.id && b.work !== "WAIT"),
+                  sheet,
+                ),
+              ).map(({ block, from, to, more }) => (
+                <li key={`${block.number}-${block.from}`} className="n flex gap-1.5">
+                  <b className="shrink-0">
+                    {timeOfDay(from, day.zone)}–{timeOfDay(to, day.zone)}
+                  </b>
+                  <span>
+                    <b>{block.number}</b>{" "}
+                    {more > 0 ? msg("{title} and {n} more", { title: block.title, n: more }) : block.title}
+                  </span>
+                </li>
+              ))}
+            </ol>
+          </div>
+        ))}
+      </div>
+      <ol className="columns-3 gap-3 p-2">
+        {day.jobs.map((j) => (
+          <li key={j.repair}>
+            <b className="n">{j.number}</b> {[j.name, j.vehicle].filter(Boolean).join(", ")},{" "}
+            {j.promisedAt
+              ? msg("ready {at}, promised {promised}", {
+                  at: moment(j.ready, now, day.zone, "up"),
+                  promised: moment(j.promisedAt, now, day.zone),
+                })
+              : msg("ready {at}", { at: moment(j.ready, now, day.zone, "up") })}
+          </li>
+        ))}
+      </ol>
+    </div>
   );
 }
 

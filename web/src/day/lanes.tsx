@@ -107,7 +107,7 @@ export function Lanes({
   return (
     <div
       ref={ref}
-      className="firm-b shrink-0 overflow-x-auto max-[699px]:hidden"
+      className="firm-b no-print shrink-0 overflow-x-auto max-[699px]:hidden"
       tabIndex={0}
       role="group"
       aria-label={msg("The day as lanes")}

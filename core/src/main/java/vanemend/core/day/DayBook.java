@@ -2,6 +2,7 @@ package vanemend.core.day;
 
 import java.time.Instant;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -14,7 +15,7 @@ import java.util.stream.Stream;
 /**
  * What a shop has to do from now on, and with what.
  *
- * @param now when the day is planned from
+ * @param now when the day is planned from, to the second
  * @param zone the shop's
  * @param hours when it works
  * @param hands who does the work
@@ -32,6 +33,15 @@ public record DayBook(
         int ovens,
         List<Repair> repairs,
         List<Away> away) {
+    public DayBook {
+        // Of a second that has begun nothing is planned: who comes in at half past seven comes in then, not a moment
+        // before.
+        now = now.truncatedTo(ChronoUnit.SECONDS);
+        hands = List.copyOf(hands);
+        repairs = List.copyOf(repairs);
+        away = List.copyOf(away);
+    }
+
     /** As far as it looks ahead: what finds no time in so many days is told, not planned. */
     public static final int DAYS = 14;
 

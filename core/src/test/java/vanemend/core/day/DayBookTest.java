@@ -110,6 +110,18 @@ class DayBookTest {
     }
 
     @Test
+    @DisplayName(
+            "whoever comes in at eight begins at eight, in whatever part of a second the night before it was planned")
+    void theSecondThatHasBegun() {
+        DayBook book = book(EIGHT.minusSeconds(40_000).plusMillis(600), WEEK, 1, repairs(2));
+        DayBook.Made made = book.made(5, Map.of());
+        assertThat(made.plan().placed().stream()
+                        .map(p -> book.at(p.at().from()))
+                        .min(Instant::compareTo))
+                .contains(EIGHT);
+    }
+
+    @Test
     void withNoHoursNothingIsPlannedAndNothingIsLost() {
         DayBook.Made made = book(EIGHT, Hours.kept(""), 1, repairs(4)).made(5, Map.of());
         assertThat(made.faults()).isEmpty();
