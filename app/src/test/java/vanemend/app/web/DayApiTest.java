@@ -281,4 +281,35 @@ class DayApiTest {
         }
         assertThat(isla.put("/api/shop/hours?person=isla", late).status()).isEqualTo(422);
     }
+
+    @Test
+    @DisplayName("who has nothing in hand is given on the bench what the day lets them begin first")
+    void theBenchFollowsTheDay() {
+        long any = isla.get("/api/day").body().get("jobs").get(0).get("repair").asLong();
+        // Said anew, so that nobody is answered from what was kept.
+        JsonNode day = isla.put("/api/day/repairs/" + any + "/pin", Map.of("first", false))
+                .body();
+        Map<String, Long> begins = new HashMap<>();
+        Set<Integer> seen = new HashSet<>();
+        Map<Integer, JsonNode> jobs = new HashMap<>();
+        day.get("jobs").forEach(j -> jobs.put(j.get("number").asInt(), j));
+        for (JsonNode b : day.get("blocks")) {
+            JsonNode job = jobs.get(b.get("number").asInt());
+            if (seen.add(b.get("number").asInt()) && !job.get("begun").asBoolean()) {
+                begins.putIfAbsent(b.get("person").asString(), job.get("repair").asLong());
+            }
+        }
+        JsonNode hands = isla.get("/api/bench").body().get("hands");
+        begins.forEach((who, repair) -> {
+            JsonNode line = hands.valueStream()
+                    .filter(h -> h.get("person").get("id").asString().equals(who))
+                    .findFirst()
+                    .orElseThrow();
+            // A run in hand goes on first, with its time.
+            assertThat(line.has("from") || line.get("repair").asLong() == repair)
+                    .as("%s begins %s: %s", who, repair, line)
+                    .isTrue();
+        });
+        assertThat(begins).isNotEmpty();
+    }
 }
