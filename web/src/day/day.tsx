@@ -214,7 +214,7 @@ function Jobs({
               <button
                 aria-expanded={touched === j.repair}
                 aria-label={msg("{n}: what holds {name}, and what may be promised", { n: j.number, name: j.name })}
-                className={`n w-16 shrink-0 border-r border-hair text-20 font-bold ${touched === j.repair ? "bg-violet text-on-pine" : ""}`}
+                className={`n min-h-16 w-16 shrink-0 border-r border-hair text-20 font-bold ${touched === j.repair ? "bg-violet text-on-pine" : ""}`}
                 onClick={() => touch(touched === j.repair ? undefined : j.repair)}
               >
                 {j.number}
