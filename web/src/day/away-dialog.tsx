@@ -18,6 +18,15 @@ export function AwayDialog({ day, children }: { day: Api["DayView"]; children: R
   const [who, setWho] = useState("");
   const [from, setFrom] = useState<string>();
   const [to, setTo] = useState<string>();
+  const [refused, setRefused] = useState("");
+  const back = async (id: number) => {
+    try {
+      queryClient.setQueryData(keys.day, await ask<Api["DayView"]>(`/api/day/away/${id}`, { method: "DELETE" }));
+      setRefused("");
+    } catch (e) {
+      setRefused(e instanceof Error ? e.message : String(e));
+    }
+  };
   const all = [...day.people.map((p) => ({ value: p.id, label: firstName(p.name) })), ...THINGS];
   const at = (m: string) => moment(m, Date.parse(day.now), day.zone);
   return (
@@ -42,18 +51,16 @@ export function AwayDialog({ day, children }: { day: Api["DayView"]; children: R
               <span className="flex-1">
                 {all.find((o) => o.value === a.who)?.label ?? a.who}, {at(a.from)} {msg("to")} {at(a.to)}
               </span>
-              <button
-                className="btn min-h-14"
-                onClick={() =>
-                  void ask<Api["DayView"]>(`/api/day/away/${a.id}`, { method: "DELETE" }).then((next) =>
-                    queryClient.setQueryData(keys.day, next),
-                  )
-                }
-              >
+              <button className="btn min-h-14" onClick={() => void back(a.id)}>
                 {msg("Back")}
               </button>
             </li>
           ))}
+          {refused && (
+            <li role="alert" className="text-oxide-text font-bold">
+              {refused}
+            </li>
+          )}
         </ul>
       }
     >

@@ -272,7 +272,7 @@ describe("a repair of the day, opened", () => {
     });
     await userEvent.type(sheet.getByLabelText("Asked for"), "24/11/2026");
     await userEvent.type(inside(sheet.getByRole("group", { name: "Asked for" })).getByLabelText("at"), "9:30");
-    expect(await sheet.findByText("Only at the cost of others:")).toBeTruthy();
+    expect(await sheet.findByText("At the cost of others, in the best order found:")).toBeTruthy();
     expect(sheet.getByText(/^Door dent, promised .*15:00: ready .*15:40 instead of .*09:30$/)).toBeTruthy();
     expect(sent).toHaveBeenCalledWith(`/api/day/repairs/8?by=${encodeURIComponent("2026-11-24T09:30:00.000Z")}`);
     sent.mockRestore();

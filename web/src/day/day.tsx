@@ -21,8 +21,6 @@ export default function DayPlace() {
   useTitle(msg("Day"));
   const asked = useDay();
   const now = useNow();
-  const maySet = useMay("RULES");
-  const me = useMe();
   const [date, setDate] = useState("");
   const [touched, setTouched] = useState<number>();
   if (asked.isError && !asked.data)
@@ -60,37 +58,7 @@ export default function DayPlace() {
             }
           />
         )}
-        {planned && (
-          <a
-            className="btn border-y-0 border-r-0 max-[699px]:basis-full max-[699px]:border-t"
-            href={calendar(day, me?.id)}
-            download
-          >
-            {msg("Calendar file")}
-          </a>
-        )}
-        {planned && (
-          <button
-            className="btn border-y-0 border-r-0 max-[699px]:basis-full max-[699px]:border-t"
-            onClick={() => window.print()}
-          >
-            {msg("Print")}
-          </button>
-        )}
-        {maySet && (
-          <HoursDialog day={day}>
-            <button className="btn border-y-0 border-r-0 max-[699px]:basis-full max-[699px]:border-t">
-              {msg("Hours")}
-            </button>
-          </HoursDialog>
-        )}
-        {maySet && planned && (
-          <AwayDialog day={day}>
-            <button className="btn border-y-0 border-r-0 max-[699px]:basis-full max-[699px]:border-t">
-              {day.away.length > 0 ? msg("Not there: {n}", { n: day.away.length }) : msg("Not there")}
-            </button>
-          </AwayDialog>
-        )}
+        <Acts day={day} planned={planned} />
       </div>
       {day.trouble !== "" && <p className="firm-b bg-tape text-on-tape p-4 text-20 font-semibold">{day.trouble}</p>}
       {planned && (
@@ -133,9 +101,43 @@ export default function DayPlace() {
       {planned && (
         <p className="lab no-print p-4">
           {msg(
-            "An order that can be kept, by planned minutes: not yet a promise. An apprentice is given nothing that goes off, no glass and no tyre. Dashed: promised. Dark notch: ready.",
+            "An order that can be kept, by planned minutes: what goes wrong is not counted. An apprentice is given nothing that goes off, no glass and no tyre. Dashed: promised. Dark notch: ready.",
           )}
         </p>
+      )}
+    </div>
+  );
+}
+
+const ACT = "btn border-y-0 border-r-0 max-[699px]:flex-1 max-[699px]:border-t";
+
+/** What can be done with a day; where there is no room beside its figures, all of it stands under them. */
+function Acts({ day, planned }: { day: Api["DayView"]; planned: boolean }) {
+  const maySet = useMay("RULES");
+  const me = useMe();
+  return (
+    <div className="no-print flex min-h-[58px] max-[1099px]:basis-full max-[1099px]:border-t max-[1099px]:border-hair max-[699px]:flex-wrap">
+      {planned && (
+        <a className={ACT} href={calendar(day, me.id)} download>
+          {msg("Calendar file")}
+        </a>
+      )}
+      {planned && (
+        <button className={ACT} onClick={() => window.print()}>
+          {msg("Print")}
+        </button>
+      )}
+      {maySet && (
+        <HoursDialog day={day}>
+          <button className={ACT}>{msg("Hours")}</button>
+        </HoursDialog>
+      )}
+      {maySet && planned && (
+        <AwayDialog day={day}>
+          <button className={ACT}>
+            {day.away.length > 0 ? msg("Not there: {n}", { n: day.away.length }) : msg("Not there")}
+          </button>
+        </AwayDialog>
       )}
     </div>
   );

@@ -181,7 +181,7 @@ function CanIPromise({ day, job, now }: { day: Api["DayView"]; job: Job; now: nu
 function Answer({ told, at }: { told: Told; at: (m: string) => string }) {
   const words: Record<NonNullable<Told["answer"]>, string> = {
     HOLDS: msg("Yes: it is ready by then, and nobody's promise moves."),
-    PUSHES: msg("Only at the cost of others:"),
+    PUSHES: msg("At the cost of others, in the best order found:"),
     NOT_FOUND: msg("No order was found that has it ready by then."),
     NEVER: msg("No: no order has it ready by then."),
   };

@@ -6,5 +6,10 @@ public enum Role {
     LEAD,
     APPRENTICE,
     /** A shared screen on the wall: it shows, and changes nothing. */
-    SCREEN
+    SCREEN;
+
+    /** Whether their hands are planned and work on parts. */
+    public boolean works() {
+        return this == TECHNICIAN || this == APPRENTICE;
+    }
 }

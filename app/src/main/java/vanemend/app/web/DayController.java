@@ -32,7 +32,6 @@ import vanemend.app.access.Account;
 import vanemend.app.access.Accounts;
 import vanemend.app.access.Needs;
 import vanemend.app.access.Right;
-import vanemend.app.access.Role;
 import vanemend.app.bench.Bell;
 import vanemend.app.bench.RepairWork;
 import vanemend.app.export.ICalendar;
@@ -221,7 +220,7 @@ class DayController {
     /** The id of {@code person}, whose hands are planned. */
     private String handsOf(String person, String field, String title) {
         return accounts.all().stream()
-                .filter(a -> a.role() == Role.TECHNICIAN || a.role() == Role.APPRENTICE)
+                .filter(a -> a.role().works())
                 .map(Account::id)
                 .filter(a -> a.equals(person))
                 .findFirst()

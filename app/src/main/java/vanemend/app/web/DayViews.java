@@ -128,9 +128,8 @@ class DayViews {
     DayView day() {
         Instant now = clock.instant();
         Hours hours = settings.hours();
-        List<Account> people = accounts.all().stream()
-                .filter(a -> a.role() == Role.TECHNICIAN || a.role() == Role.APPRENTICE)
-                .toList();
+        List<Account> people =
+                accounts.all().stream().filter(a -> a.role().works()).toList();
         List<NotPlanned> held = new ArrayList<>();
         List<Entry> entries = new ArrayList<>(underWay(now, people, held));
         int room = MOST - entries.size();
@@ -251,7 +250,7 @@ class DayViews {
                         && x.made().plan().finishes().containsKey(id))
                 .orElseThrow(() ->
                         new Refused(HttpStatus.NOT_FOUND, "Day", "Repair " + repair + " has no time on the day."));
-        Promise promise = s.book().promise(id, asked, TURNS, s.made().order());
+        Promise promise = s.book().promise(id, asked, TURNS, s.made());
         Job job = s.made().day().jobs().stream()
                 .filter(j -> j.id().equals(id))
                 .findFirst()

@@ -251,9 +251,10 @@ public record DayBook(
      * What may be promised of {@code repair}.
      *
      * @param asked by when somebody wants it; empty where nobody said
-     * @param turns and {@code order} as {@link #made} takes them
+     * @param turns as {@link #made} takes them
+     * @param shown the plan of this book that stands
      */
-    public Promise promise(String repair, Optional<Instant> asked, int turns, Map<String, List<Double>> order) {
-        return Promise.of(this, repair, asked, turns, order);
+    public Promise promise(String repair, Optional<Instant> asked, int turns, Made shown) {
+        return Promise.of(this, shown, repair, asked, turns);
     }
 }

@@ -46,22 +46,21 @@ public record Promise(
      */
     public record Pushed(String repair, Instant before, Optional<Instant> after) {}
 
-    static Promise of(
-            DayBook book, String repair, Optional<Instant> asked, int turns, Map<String, List<Double>> order) {
-        Day day = book.day();
+    /** Held against the plan that is shown: what is told is never worse than what stands there. */
+    static Promise of(DayBook book, DayBook.Made shown, String repair, Optional<Instant> asked, int turns) {
+        Day day = shown.day();
         Job job = day.jobs().stream()
                 .filter(j -> j.id().equals(repair))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException(repair + " is no repair of this day"));
         OptionalInt soonest = Bounds.ready(day, job);
-        DayStart.Found now = DayStart.of(day, turns, order.hashCode(), order);
-        Map<String, Integer> as = now.plan().finishes();
+        Map<String, Integer> as = shown.plan().finishes();
         if (soonest.isEmpty() || !as.containsKey(repair)) {
             return new Promise(
                     instant(book, soonest), Optional.empty(), asked, asked.map(a -> Answer.NEVER), List.of());
         }
         // Where it counts least: nobody is ready later than promised and later than now for its sake.
-        DayPlan quiet = DayStart.of(weighed(day, as, repair, 0, 1, HEAVY), turns, 1, now.order())
+        DayPlan quiet = DayStart.of(weighed(day, as, repair, 0, 1, HEAVY), turns, 1, shown.order())
                 .plan();
         int ready = pushed(book, day, repair, as, quiet.finishes()).isEmpty()
                 ? Math.min(as.get(repair), quiet.finishes().getOrDefault(repair, Integer.MAX_VALUE))
@@ -78,7 +77,7 @@ public record Promise(
         if (soonest.getAsInt() > by) {
             return told.answered(Answer.NEVER, List.of());
         }
-        Map<String, Integer> pulled = DayStart.of(weighed(day, as, repair, by, HEAVY, 1), turns, 1, now.order())
+        Map<String, Integer> pulled = DayStart.of(weighed(day, as, repair, by, HEAVY, 1), turns, 1, shown.order())
                 .plan()
                 .finishes();
         return pulled.getOrDefault(repair, Integer.MAX_VALUE) > by

@@ -49,6 +49,10 @@ class PromiseTest {
         return new DayBook.Repair(id, promised, false, tasks);
     }
 
+    private static Promise promise(DayBook book, String repair, Optional<Instant> asked, int turns) {
+        return book.promise(repair, asked, turns, book.made(turns, Map.of()));
+    }
+
     private static DayBook.Repair pinned(DayBook.Repair r, DayBook.Pin pin) {
         return new DayBook.Repair(r.id(), r.promised(), r.begun(), r.tasks(), pin);
     }
@@ -60,18 +64,16 @@ class PromiseTest {
                 repair("door", Optional.of(at("09:00")), 60),
                 repair("lid", Optional.empty(), 120),
                 repair("flap", Optional.empty(), 30));
-        Promise open = book.promise("flap", Optional.empty(), 40, Map.of());
+        Promise open = promise(book, "flap", Optional.empty(), 40);
         assertThat(open.soonest()).contains(at("08:30"));
         // The lid has no promise: it may wait.
         assertThat(open.ready()).contains(at("09:30"));
         assertThat(open.answer()).isEmpty();
-        assertThat(book.promise("flap", Optional.of(at("10:00")), 40, Map.of()).answer())
-                .contains(Answer.HOLDS);
-        Promise soon = book.promise("flap", Optional.of(at("08:45")), 40, Map.of());
+        assertThat(promise(book, "flap", Optional.of(at("10:00")), 40).answer()).contains(Answer.HOLDS);
+        Promise soon = promise(book, "flap", Optional.of(at("08:45")), 40);
         assertThat(soon.answer()).contains(Answer.PUSHES);
         assertThat(soon.pushed()).containsExactly(new Promise.Pushed("door", at("09:00"), Optional.of(at("09:30"))));
-        assertThat(book.promise("flap", Optional.of(at("08:20")), 40, Map.of()).answer())
-                .contains(Answer.NEVER);
+        assertThat(promise(book, "flap", Optional.of(at("08:20")), 40).answer()).contains(Answer.NEVER);
     }
 
     @Test
@@ -90,19 +92,24 @@ class PromiseTest {
                         5 + r.nextInt(60)));
             }
             DayBook book = book(List.of(new DayBook.Hand("tam", false), new DayBook.Hand("joss", true)), all);
-            Promise open = book.promise("r0", Optional.empty(), 20, Map.of());
+            Promise open = promise(book, "r0", Optional.empty(), 20);
             Instant ready = open.ready().orElseThrow();
+            // Whatever plan is shown: one that nobody searched for is as good as any.
+            DayBook.Made shown = book.made(0, Map.of());
+            assertThat(book.promise("r0", Optional.empty(), 3, shown).ready().orElseThrow())
+                    .as("%d", seed)
+                    .isBeforeOrEqualTo(book.at(shown.plan().finishes().get("r0")));
             Instant soonest = open.soonest().orElseThrow();
             assertThat(soonest).as("%d", seed).isBeforeOrEqualTo(ready);
-            assertThat(book.promise("r0", Optional.of(ready), 20, Map.of()))
+            assertThat(promise(book, "r0", Optional.of(ready), 20))
                     .as("%d", seed)
                     .satisfies(p -> assertThat(p.answer()).contains(Answer.HOLDS))
                     .satisfies(p -> assertThat(p.pushed()).isEmpty());
-            assertThat(book.promise("r0", Optional.of(soonest.minusSeconds(1)), 20, Map.of())
+            assertThat(promise(book, "r0", Optional.of(soonest.minusSeconds(1)), 20)
                             .answer())
                     .as("%d", seed)
                     .contains(Answer.NEVER);
-            Promise at = book.promise("r0", Optional.of(soonest), 20, Map.of());
+            Promise at = promise(book, "r0", Optional.of(soonest), 20);
             pushes += at.pushed().size();
             assertThat(at.pushed())
                     .as("%d", seed)
