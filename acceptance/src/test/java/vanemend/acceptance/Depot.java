@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
@@ -29,9 +30,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Timer;
+import java.util.TimerTask;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.AfterEachCallback;
+import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 
 /** The packaged application with its demo depot, on its own MariaDB, and a headless browser to look at it. Started once. */
@@ -311,15 +315,54 @@ public final class Depot {
         return page;
     }
 
-    /** Closes every browser after each test: a page left open goes on asking the server whenever the bell rings. */
-    static final class Leave implements AfterEachCallback {
+    /**
+     * Closes every browser after each test: a page left open goes on asking the server whenever the bell rings. What a page showed when its test
+     * failed is printed first: a wait that ran out does not say what stood there instead.
+     */
+    static final class Leave implements BeforeEachCallback, AfterEachCallback {
+        /** Longer than the longest test takes on a busy machine, ms. */
+        private static final long LONG_MS = 300_000;
+
+        private static final Timer WATCH = new Timer("what takes long", true);
+        private TimerTask late = tellOf("", Thread.currentThread());
+
+        /** A test that never comes to its end says where it stands, again and again: whoever ends the whole has something to read. */
+        @Override
+        public void beforeEach(ExtensionContext test) {
+            late = tellOf(test.getUniqueId(), Thread.currentThread());
+            WATCH.schedule(late, LONG_MS, LONG_MS);
+        }
+
+        private static TimerTask tellOf(String test, Thread worker) {
+            return new TimerTask() {
+                @Override
+                public void run() {
+                    System.err.println(test + " is still at:");
+                    Stream.of(worker.getStackTrace()).forEach(e -> System.err.println("    " + e));
+                }
+            };
+        }
+
         @Override
         public void afterEach(ExtensionContext test) {
+            late.cancel();
+            if (test.getExecutionException().isPresent()) {
+                ONE.open.stream().flatMap(c -> c.pages().stream()).forEach(Leave::tell);
+            }
             ONE.open.forEach(BrowserContext::close);
             ONE.open.clear();
             // A test that failed while the server was away takes no other along.
             if (!ONE.app.isAlive()) {
                 ONE.start();
+            }
+        }
+
+        private static void tell(Page page) {
+            try {
+                System.err.println(
+                        "On " + page.url() + " stood:\n" + page.locator("body").innerText());
+            } catch (PlaywrightException e) {
+                System.err.println("On " + page.url() + " nothing could be read: " + e.getMessage());
             }
         }
     }

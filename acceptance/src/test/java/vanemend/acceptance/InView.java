@@ -60,12 +60,12 @@ final class InView {
             }
         }
         page.setViewportSize(width, height);
-        settled(page);
     }
 
-    /** What is laid out is drawn: two frames. */
+    /** What is laid out is drawn: two frames, or a second where the machine has no time to draw; its places can be asked for then too. */
     private static void settled(Page page) {
-        page.evaluate("() => new Promise(r => requestAnimationFrame(() => requestAnimationFrame(r)))");
+        page.evaluate(
+                "() => new Promise(r => { requestAnimationFrame(() => requestAnimationFrame(r)); setTimeout(r, 1000) })");
     }
 
     List<String> wrong() {

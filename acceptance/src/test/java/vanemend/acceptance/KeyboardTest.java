@@ -10,9 +10,11 @@ import java.util.Locale;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 
 @DisplayName(
         "a whole job without a mouse: signed in, planned, worked through and read back, and the focus is always seen")
+@ExtendWith(Depot.Leave.class)
 class KeyboardTest {
     private static final int MOST_TABS = 120;
 
@@ -74,7 +76,6 @@ class KeyboardTest {
         work();
         page.keyboard().press("b");
         page.waitForURL(Pattern.compile(".*/bench$"));
-        page.context().close();
     }
 
     private void plan() {

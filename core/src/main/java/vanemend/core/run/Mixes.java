@@ -25,9 +25,7 @@ record Mixes(Plan plan, List<Slot> slots, Seen seen) {
         MixPlan mix = plan.mix(s.step.mix());
         Optional<Double> filler = last(s.id, Quantity.FILLER_G);
         Optional<Double> cream = last(s.id, Quantity.CREAM_G);
-        Optional<Double> percent = filler.isPresent() && cream.isPresent() && filler.get() > 0
-                ? Optional.of(Dose.percent(filler.get(), cream.get()))
-                : Optional.empty();
+        Optional<Double> percent = percent(filler, cream);
         Optional<Instant> spread = Optional.empty();
         Optional<String> scrapped = s.scrapped() ? Optional.of(s.remark) : Optional.empty();
         for (int j = i + 1; j < slots.size() && slots.get(j).step.kind() != Step.Kind.MIX; j++) {
@@ -54,6 +52,17 @@ record Mixes(Plan plan, List<Slot> slots, Seen seen) {
                 s.carried);
     }
 
+    /** Dose that was weighed at {@code step}, % of the filler; empty before both are weighed. */
+    Optional<Double> percent(Slot step) {
+        return percent(last(step.id, Quantity.FILLER_G), last(step.id, Quantity.CREAM_G));
+    }
+
+    private static Optional<Double> percent(Optional<Double> filler, Optional<Double> cream) {
+        return filler.isPresent() && cream.isPresent() && filler.get() > 0
+                ? Optional.of(Dose.percent(filler.get(), cream.get()))
+                : Optional.empty();
+    }
+
     private String saidOf(RunStepId step, MixPlan mix, Optional<Double> percent) {
         String dose = percent.map(p -> Peroxide.of(p).said()).orElse("");
         boolean more = Rework.inRounds(plan, step, mix, seen);
@@ -63,13 +72,13 @@ record Mixes(Plan plan, List<Slot> slots, Seen seen) {
     }
 
     private Optional<Double> last(String step, Quantity quantity) {
-        Optional<Double> found = Optional.empty();
-        for (Reading r : seen.readings()) {
-            if (r.step().equals(step) && r.quantity() == quantity) {
-                found = Optional.of(r.value());
+        List<Reading> readings = seen.readings();
+        for (int i = readings.size() - 1; i >= 0; i--) {
+            if (readings.get(i).quantity() == quantity && readings.get(i).step().equals(step)) {
+                return Optional.of(readings.get(i).value());
             }
         }
-        return found;
+        return Optional.empty();
     }
 
     /** Where what is in hand at {@code hand} was set going; -1 where nothing mixed is. */

@@ -140,11 +140,13 @@ public final class Replay {
 
     /** What a step is called now; in the first format what a gate put in had other names. */
     private String now(String step) {
-        return slots.stream()
-                .filter(s -> s.former.equals(step))
-                .map(s -> s.id)
-                .findFirst()
-                .orElse(step);
+        // Asked for every event: no stream.
+        for (Slot s : slots) {
+            if (s.former.equals(step)) {
+                return s.id;
+            }
+        }
+        return step;
     }
 
     /** What takes an earlier event back or puts it right is told beside it. */
@@ -333,7 +335,7 @@ public final class Replay {
         }
         boolean starts = s.step.goesLive() && s.clock.isEmpty();
         if (starts && s.step.kind() == Step.Kind.MIX) {
-            Optional<Double> percent = mixes().at(slots.indexOf(s)).percent();
+            Optional<Double> percent = mixes().percent(s);
             if (percent.isPresent() && Peroxide.of(percent.get()) instanceof Peroxide.Fails) {
                 ignore(e, "a dose of " + Text.of(Math.round(percent.get() * 100) / 100.0, "%") + " never starts");
                 return false;

@@ -192,11 +192,14 @@ public record Rework(RunStepId gate, String answer, String path) {
 
     /** The newest of {@code quantity} read at the plan's {@code step}, the first time it was asked or any time after. */
     static Optional<Double> last(String step, Quantity quantity, List<RunState.Reading> readings) {
-        return readings.reversed().stream()
-                .filter(r -> r.quantity() == quantity)
-                .filter(r -> r.step().equals(step) || r.step().startsWith(step + "~"))
-                .findFirst()
-                .map(RunState.Reading::value);
+        // Asked for every gate at every event: no stream.
+        for (int i = readings.size() - 1; i >= 0; i--) {
+            RunState.Reading r = readings.get(i);
+            if (r.quantity() == quantity && (r.step().equals(step) || r.step().startsWith(step + "~"))) {
+                return Optional.of(r.value());
+            }
+        }
+        return Optional.empty();
     }
 
     /** No less than can be dosed, no more than can be spread; what the plan itself asks always can. */

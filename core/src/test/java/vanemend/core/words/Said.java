@@ -3,6 +3,7 @@ package vanemend.core.words;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -56,9 +57,13 @@ public final class Said implements Callable<List<String>> {
 
     private final List<String> out = new ArrayList<>();
 
+    /** What the draft in hand came to by one school or another. */
+    private final Set<JsonNode> said = new HashSet<>();
+
     @Override
     public List<String> call() {
         Cases.all().forEach((recipe, draft) -> {
+            said.clear();
             plan(recipe, draft, HouseRules.defaults());
             for (HouseRules.School s : HouseRules.schools()) {
                 for (HouseRules.Option o : s.options()) {
@@ -71,6 +76,7 @@ public final class Said implements Callable<List<String>> {
                 }
             }
         });
+        said.clear();
         Cases.ways().forEach((way, w) -> plan(way, w.draft(), w.house()));
         ALSO.forEach((what, draft) -> plan(what, draft, HouseRules.defaults()));
         return out;
@@ -86,7 +92,12 @@ public final class Said implements Callable<List<String>> {
 
     private void plan(String at, RepairDraft draft, HouseRules house) {
         Workup w = TestShop.workup(draft, TestShop.shop(21, house, TestShop.fullShelf()));
-        words(at, JSON.valueToTree(w));
+        JsonNode all = JSON.valueToTree(w);
+        // Most schools are not of this method: they change nothing, and so nothing that is said.
+        if (!said.add(all)) {
+            return;
+        }
+        words(at, all);
         if (w.plan().isPresent()) {
             run(at, new FrozenPlan(TestShop.NOW, "Tam", draft, w));
         }
