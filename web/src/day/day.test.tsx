@@ -157,9 +157,6 @@ describe("the day on screen", () => {
     expect(jobs.getByText(/10:00, 30 min late$/)).toBeTruthy();
     expect(jobs.getByRole("link", { name: /Door dent/ }).getAttribute("href")).toBe("/repairs/7/run");
     expect(jobs.getByRole("link", { name: /Skirt split/ }).getAttribute("href")).toBe("/repairs/8/steps");
-    expect(screen.getByRole("link", { name: "Calendar file" }).getAttribute("href")).toBe(
-      "/api/day/calendar?person=tam",
-    );
     expect(region("Held by a stop").getByText("Deeper than planned")).toBeTruthy();
     expect(screen.getByText("30 min, first come 1 h 30")).toBeTruthy();
   });
@@ -198,6 +195,30 @@ describe("the day on screen", () => {
       method: "PUT",
       body: { hours: { TUESDAY: "10:00-14:00" } },
     });
+    sent.mockRestore();
+  });
+
+  it("gives one's own day to another calendar: as a file, and at an address that is told once and can be taken away", async () => {
+    let since: string | undefined;
+    const sent = vi.spyOn(client, "ask").mockImplementation(((_: string, how?: { method?: string }) => {
+      if (how?.method === "POST") since = at("08:00");
+      if (how?.method === "DELETE") since = undefined;
+      return Promise.resolve(how?.method === "POST" ? { path: "/calendar/abc.ics", since } : { since });
+    }) as typeof client.ask);
+    shown(DAY, ["CALENDAR"]);
+    await userEvent.click(screen.getByRole("button", { name: "Calendar" }));
+    expect(screen.getByRole("link", { name: "A file of now" }).getAttribute("href")).toBe(
+      "/api/day/calendar?person=tam",
+    );
+    await userEvent.click(screen.getByRole("button", { name: "Make an address" }));
+    const told = screen.getByLabelText<HTMLInputElement>("The address, shown only now");
+    expect(told.value).toBe(`${window.location.origin}/calendar/abc.ics`);
+    await userEvent.click(screen.getByRole("button", { name: "Close" }));
+    await userEvent.click(screen.getByRole("button", { name: "Calendar" }));
+    expect(await screen.findByText(/^One was made .*08:00\. It is shown only when it is made/)).toBeTruthy();
+    expect(screen.queryByLabelText("The address, shown only now")).toBeNull();
+    await userEvent.click(screen.getByRole("button", { name: "Take it away" }));
+    expect(await screen.findByRole("button", { name: "Make an address" })).toBeTruthy();
     sent.mockRestore();
   });
 

@@ -12,6 +12,7 @@ import { dated } from "../units/dated";
 import { minutes, moment, timeOfDay } from "../units/units";
 import { inOneGo, ms, type Sheet, sheets, within } from "./day-book";
 import { AwayDialog } from "./away-dialog";
+import { CalendarDialog } from "./calendar-dialog";
 import { HoursDialog } from "./hours-dialog";
 import { JobSheet, pinned } from "./job-sheet";
 import { Lanes } from "./lanes";
@@ -114,13 +115,12 @@ const ACT = "btn border-y-0 border-r-0 max-[699px]:flex-1 max-[699px]:border-t";
 /** What can be done with a day; where there is no room beside its figures, all of it stands under them. */
 function Acts({ day, planned }: { day: Api["DayView"]; planned: boolean }) {
   const maySet = useMay("RULES");
-  const me = useMe();
   return (
     <div className="no-print flex min-h-[58px] max-[1099px]:basis-full max-[1099px]:border-t max-[1099px]:border-hair max-[699px]:flex-wrap">
       {planned && (
-        <a className={ACT} href={calendar(day, me.id)} download>
-          {msg("Calendar file")}
-        </a>
+        <CalendarDialog day={day}>
+          <button className={ACT}>{msg("Calendar")}</button>
+        </CalendarDialog>
       )}
       {planned && (
         <button className={ACT} onClick={() => window.print()}>
@@ -142,10 +142,6 @@ function Acts({ day, planned }: { day: Api["DayView"]; planned: boolean }) {
     </div>
   );
 }
-
-/** One's own where one's hands are planned, else everybody's. */
-const calendar = (day: Api["DayView"], me: string | undefined) =>
-  `/api/day/calendar${me && day.people.some((p) => p.id === me) ? `?person=${encodeURIComponent(me)}` : ""}`;
 
 const said = (at: number, zone: string) =>
   dated(locale, { weekday: "long", day: "numeric", month: "long", timeZone: zone }).format(at);

@@ -169,6 +169,9 @@ function CanIPromise({ day, job, now }: { day: Api["DayView"]; job: Job; now: nu
           {msg("Promise {at}", { at: at(holds) })}
         </button>
       )}
+      <a className="btn min-h-14 self-start" href={`/api/day/calendar?repair=${job.repair}`} download>
+        {msg("Calendar file of this vehicle")}
+      </a>
       {said && (
         <p role="alert" className="text-oxide-text font-bold">
           {said}

@@ -93,7 +93,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["away_1"];
+        post: operations["away_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -127,6 +127,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day/calendar/address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["address"];
+        put?: never;
+        post: operations["make"];
+        delete: operations["away_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1268,6 +1284,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/calendar/{secret}.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["subscribed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1293,6 +1325,15 @@ export interface components {
             /** Format: double */
             quantity: number;
             said: string;
+        };
+        AddressMade: {
+            path: string;
+            /** Format: date-time */
+            since: string;
+        };
+        AddressView: {
+            /** Format: date-time */
+            since?: string;
         };
         Again: {
             /** Format: double */
@@ -3260,7 +3301,7 @@ export interface components {
             account?: components["schemas"]["Account"];
             /** Format: date-time */
             now: string;
-            rights: ("READ" | "OWN_PASSWORD" | "PLAN" | "DRAFT_AWAY" | "DRAFT_AWAY_OTHERS" | "DAY" | "WORK" | "TAKE_BACK_OTHERS" | "PICTURE_AWAY" | "PICTURE_AWAY_OTHERS" | "SIGN" | "GO_AGAINST" | "OVERRULE" | "SHELF_USE" | "SHELF_LABEL" | "SHELF_EXPIRY" | "SHELF_DISCARD" | "AIR" | "DEVICE" | "DEVICE_FAULT" | "RULES" | "RECORD_IN" | "PEOPLE" | "AUDIT")[];
+            rights: ("READ" | "OWN_PASSWORD" | "PLAN" | "DRAFT_AWAY" | "DRAFT_AWAY_OTHERS" | "DAY" | "CALENDAR" | "WORK" | "TAKE_BACK_OTHERS" | "PICTURE_AWAY" | "PICTURE_AWAY_OTHERS" | "SIGN" | "GO_AGAINST" | "OVERRULE" | "SHELF_USE" | "SHELF_LABEL" | "SHELF_EXPIRY" | "SHELF_DISCARD" | "AIR" | "DEVICE" | "DEVICE_FAULT" | "RULES" | "RECORD_IN" | "PEOPLE" | "AUDIT")[];
         };
         Share: {
             /** @enum {string} */
@@ -3954,7 +3995,7 @@ export interface operations {
             };
         };
     };
-    away_1: {
+    away_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4004,6 +4045,7 @@ export interface operations {
         parameters: {
             query?: {
                 person?: string;
+                repair?: number;
             };
             header?: never;
             path?: never;
@@ -4018,6 +4060,66 @@ export interface operations {
                 };
                 content: {
                     "text/calendar": string;
+                };
+            };
+        };
+    };
+    address: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddressView"];
+                };
+            };
+        };
+    };
+    make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddressMade"];
+                };
+            };
+        };
+    };
+    away_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddressView"];
                 };
             };
         };
@@ -6068,6 +6170,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VehicleView"][];
+                };
+            };
+        };
+    };
+    subscribed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
                 };
             };
         };

@@ -2,6 +2,7 @@ package vanemend.acceptance;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -74,6 +75,24 @@ class DayTest {
         isla.station("Part");
         assertThat(isla.page().getByLabel("Promised for", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue(Pattern.compile("\\d"));
+    }
+
+    @Test
+    void anotherCalendarReadsTheDayAtAnAddressUntilItIsTakenAway() {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        tam.place("Day");
+        tam.button("Calendar").first().click();
+        tam.button("Make an address").click();
+        String address = tam.page().getByLabel("The address, shown only now").inputValue();
+        Page stranger = Depot.blank(1280, 800);
+        APIResponse read = stranger.request().get(address);
+        assertThat(read).isOK();
+        org.assertj.core.api.Assertions.assertThat(read.text()).startsWith("BEGIN:VCALENDAR\r\n");
+        tam.button("Take it away").click();
+        assertThat(tam.button("Make an address")).isVisible();
+        org.assertj.core.api.Assertions.assertThat(
+                        stranger.request().get(address).status())
+                .isEqualTo(404);
     }
 
     @Test

@@ -21,6 +21,7 @@ public enum Right {
     DRAFT_AWAY("throw away a draft of one's own that has not begun", APPRENTICE, TECHNICIAN, LEAD),
     DRAFT_AWAY_OTHERS("throw away somebody else's draft", LEAD),
     DAY("say who does a repair on the day, not before when, and that it goes first", TECHNICIAN, LEAD),
+    CALENDAR("have an address at which another calendar reads the day", APPRENTICE, TECHNICIAN, LEAD),
     WORK("do the work: begin it, say what was done and read, take pictures", APPRENTICE, TECHNICIAN, LEAD),
     TAKE_BACK_OTHERS("take back somebody else's reading or note, with a reason", LEAD),
     PICTURE_AWAY("take away a picture of one's own", APPRENTICE, TECHNICIAN, LEAD),

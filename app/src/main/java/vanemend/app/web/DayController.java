@@ -8,12 +8,8 @@ import java.security.Principal;
 import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.Instant;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Collectors;
-import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -32,12 +28,9 @@ import vanemend.app.access.Account;
 import vanemend.app.access.Accounts;
 import vanemend.app.access.Needs;
 import vanemend.app.access.Right;
-import vanemend.app.bench.Bell;
 import vanemend.app.bench.RepairWork;
-import vanemend.app.export.ICalendar;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.DaySaid;
-import vanemend.app.store.Json;
 import vanemend.app.store.ShopSettings;
 import vanemend.core.day.DayBook;
 import vanemend.core.day.Hours;
@@ -47,7 +40,6 @@ import vanemend.core.trade.Check;
 @RestController
 @RequestMapping("/api")
 class DayController {
-    private static final int LIVES_SECONDS = 30;
     private static final String A_MOMENT = "a day and a time";
 
     private final DayViews views;
@@ -56,9 +48,8 @@ class DayController {
     private final DaySaid said;
     private final ShopSettings settings;
     private final Clock clock;
-    private final Bell bell;
     private final People people;
-    private final KeptAnswer<DayView> kept;
+    private final KeptDay kept;
 
     DayController(
             DayViews views,
@@ -67,18 +58,16 @@ class DayController {
             DaySaid said,
             ShopSettings settings,
             Clock clock,
-            Bell bell,
-            Json json,
-            People people) {
+            People people,
+            KeptDay kept) {
         this.views = views;
         this.work = work;
         this.accounts = accounts;
         this.said = said;
         this.clock = clock;
         this.settings = settings;
-        this.bell = bell;
         this.people = people;
-        this.kept = new KeptAnswer<>(bell, json, LIVES_SECONDS);
+        this.kept = kept;
     }
 
     /** When the shop works: what is typed for each weekday; one that is not named is a day off. */
@@ -94,56 +83,13 @@ class DayController {
     ResponseEntity<byte[]> day(
             @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_ENCODING, defaultValue = "")
                     String takes) {
-        return kept.answer(views::day, takes);
-    }
-
-    /**
-     * What hands do, for another calendar.
-     *
-     * @param person whose; everybody's where none is named
-     */
-    @GetMapping(path = "/day/calendar", produces = "text/calendar")
-    ResponseEntity<String> calendar(@RequestParam Optional<String> person) {
-        DayView day = kept.value(views::day);
-        String name = person.map(id -> day.people().stream()
-                        .filter(a -> a.id().equals(id))
-                        .map(Account::name)
-                        .findFirst()
-                        .orElseThrow(() -> new Refused(
-                                HttpStatus.NOT_FOUND,
-                                "Calendar",
-                                "Nobody whose hands are planned signs in as " + id + ".")))
-                .orElse("Day");
-        Map<Integer, DayView.DayJob> jobs =
-                day.jobs().stream().collect(Collectors.toMap(DayView.DayJob::number, Function.identity()));
-        List<ICalendar.Event> events = day.blocks().stream()
-                .filter(b -> b.work() == DayView.Work.HANDS || b.work() == DayView.Work.LIVE)
-                .filter(b -> person.isEmpty() || b.person().equals(person))
-                .map(b -> event(b, jobs.get(b.number())))
-                .toList();
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("day" + person.map(id -> "-" + id).orElse("") + ".ics")
-                                .build()
-                                .toString())
-                .body(ICalendar.of(name, day.now(), events));
-    }
-
-    private static ICalendar.Event event(DayView.DayBlock b, DayView.DayJob job) {
-        return new ICalendar.Event(
-                job.repair() + "-" + b.task() + "@day.vane-mend",
-                b.from(),
-                b.to(),
-                job.name() + ": " + b.title(),
-                job.vehicle());
+        return kept.answer(takes);
     }
 
     /** Why a repair is ready when it is, and what may be promised; {@code by} when it is asked for. */
     @GetMapping("/day/repairs/{id}")
     RepairDayView repair(@PathVariable long id, @RequestParam Optional<Instant> by) {
-        kept.value(views::day);
+        kept.value();
         return views.of(id, by);
     }
 
@@ -164,7 +110,7 @@ class DayController {
         } else {
             settings.hours(hours, by);
         }
-        return anew();
+        return kept.anew();
     }
 
     /** Who is away, or what is out of order: an account's id, LAMP or OVEN. */
@@ -189,7 +135,7 @@ class DayController {
         Refused.unlessClean("Away", check);
         String who = DaySaid.THINGS.contains(draft.who()) ? draft.who() : handsOf(draft.who(), "who", "Away");
         said.gone(who, draft.from(), draft.to(), people.of(me).id());
-        return anew();
+        return kept.anew();
     }
 
     @Needs(Right.RULES)
@@ -198,7 +144,7 @@ class DayController {
         if (!said.here(id, people.of(me).id())) {
             throw new Refused(HttpStatus.NOT_FOUND, "Away", "Nothing was said under " + id + ", or it was taken back.");
         }
-        return anew();
+        return kept.anew();
     }
 
     /** A repair's place in the day: whose hands, not before when, before all others; what is left out is taken back. */
@@ -214,7 +160,7 @@ class DayController {
                 id,
                 new DayBook.Pin(person, Optional.ofNullable(draft.notBefore()), draft.first()),
                 people.of(me).id());
-        return anew();
+        return kept.anew();
     }
 
     /** The id of {@code person}, whose hands are planned. */
@@ -233,11 +179,5 @@ class DayController {
                             "Nobody whose hands are planned signs in as " + (person == null ? "nobody" : person) + ".");
                     return new Refused(title, check);
                 });
-    }
-
-    private DayView anew() {
-        bell.ring();
-        kept.drop();
-        return kept.value(views::day);
     }
 }

@@ -89,6 +89,7 @@ class RightsTest {
         out.put(
                 Right.DAY,
                 c -> c.put("/api/day/repairs/0/pin", Map.of("first", false)).status());
+        out.put(Right.CALENDAR, c -> c.delete("/api/day/calendar/address").status());
         out.put(
                 Right.WORK,
                 c -> c.post("/api/repairs/" + running + "/events", List.of()).status());

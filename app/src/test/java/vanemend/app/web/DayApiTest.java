@@ -114,6 +114,64 @@ class DayApiTest {
     }
 
     @Test
+    @DisplayName("a vehicle's day holds what is done at it alone")
+    void aCalendarOfAVehicle() throws Exception {
+        JsonNode job = isla.get("/api/day").body().get("jobs").get(0);
+        String vehicle = job.get("vehicle").asString();
+        assertThat(vehicle).isNotBlank();
+        List<VEvent> events =
+                events(isla.get("/api/day/calendar?repair=" + job.get("repair").asLong())
+                        .text("text"));
+        assertThat(events).isNotEmpty();
+        assertThat(events).allMatch(e -> e.getDescription().getValue().equals(vehicle));
+        assertThat(events)
+                .hasSizeLessThan(
+                        events(isla.get("/api/day/calendar").text("text")).size());
+        assertThat(isla.get("/api/day/calendar?repair=0").status()).isEqualTo(404);
+    }
+
+    private static List<VEvent> events(String file) throws Exception {
+        return new CalendarBuilder().build(new StringReader(file)).getComponents("VEVENT");
+    }
+
+    @Test
+    @DisplayName(
+            "another calendar reads the day at an address that can be taken away, and that nobody finds in what is kept")
+    void anAddressOfOnesOwn() throws Exception {
+        Caller tam = TestServer.as("tam");
+        Caller stranger = TestServer.stranger();
+        assertThat(tam.get("/api/day/calendar/address").body().has("since")).isFalse();
+        String path = tam.post("/api/day/calendar/address", Map.of()).text("path");
+        assertThat(tam.get("/api/day/calendar/address").body().has("since")).isTrue();
+        Caller.Answer read = stranger.get(path);
+        assertThat(read.status()).isEqualTo(200);
+        assertThat(read.headers().firstValue("Content-Type").orElse("")).startsWith("text/calendar");
+        assertThat(read.headers().firstValue("Cache-Control").orElse("")).contains("no-store");
+        assertThat(read.headers().firstValue("Set-Cookie").orElse("")).doesNotContain("SESSION");
+        assertThat(events(read.text("text")).stream()
+                        .map(e -> e.getUid().orElseThrow().getValue()))
+                .isNotEmpty()
+                .isEqualTo(events(tam.get("/api/day/calendar?person=tam").text("text")).stream()
+                        .map(e -> e.getUid().orElseThrow().getValue())
+                        .toList());
+        // The lead has no hands on the day: theirs is everybody's.
+        String whole = isla.post("/api/day/calendar/address", Map.of()).text("path");
+        assertThat(events(stranger.get(whole).text("text")))
+                .hasSameSizeAs(events(isla.get("/api/day/calendar").text("text")));
+        // A new one ends the one before; taken away, none is left.
+        String next = tam.post("/api/day/calendar/address", Map.of()).text("path");
+        assertThat(stranger.get(path).status()).isEqualTo(404);
+        assertThat(stranger.get(next).status()).isEqualTo(200);
+        tam.delete("/api/day/calendar/address");
+        assertThat(stranger.get(next).status()).isEqualTo(404);
+        assertThat(stranger.get(whole).status()).isEqualTo(200);
+        isla.delete("/api/day/calendar/address");
+        assertThat(stranger.get("/calendar/guessed.ics").status()).isEqualTo(404);
+        assertThat(stranger.post("/api/day/calendar/address", Map.of()).status())
+                .isIn(401, 403);
+    }
+
+    @Test
     void hoursAreALeadsAndWhatIsNotReadIsRefusedAtItsDay() {
         JsonNode was = isla.get("/api/day").body().get("hours");
         assertThat(TestServer.as("tam")

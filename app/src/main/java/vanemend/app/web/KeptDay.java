@@ -1,0 +1,38 @@
+package vanemend.app.web;
+
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Component;
+import vanemend.app.bench.Bell;
+import vanemend.app.store.Json;
+
+/** The day as it is sent to everybody: all look at the same order. */
+@Component
+class KeptDay {
+    private static final int LIVES_SECONDS = 30;
+
+    private final DayViews views;
+    private final KeptAnswer<DayView> kept;
+    private final Bell bell;
+
+    KeptDay(DayViews views, Bell bell, Json json) {
+        this.views = views;
+        this.bell = bell;
+        this.kept = new KeptAnswer<>(bell, json, LIVES_SECONDS);
+    }
+
+    /** The day for somebody who {@code takes} it zipped or not. */
+    ResponseEntity<byte[]> answer(String takes) {
+        return kept.answer(views::day, takes);
+    }
+
+    DayView value() {
+        return kept.value(views::day);
+    }
+
+    /** The day after something was said of it. */
+    DayView anew() {
+        bell.ring();
+        kept.drop();
+        return value();
+    }
+}
