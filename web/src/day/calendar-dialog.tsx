@@ -28,7 +28,7 @@ export function CalendarDialog({ day, children }: { day: Api["DayView"]; childre
         href={`/api/day/calendar${mine ? `?person=${encodeURIComponent(me?.id ?? "")}` : ""}`}
         download
       >
-        {msg("A file of now")}
+        {msg("Calendar file")}
       </a>
       {open && <Address day={day} />}
     </SheetDialog>

@@ -207,7 +207,7 @@ describe("the day on screen", () => {
     }) as typeof client.ask);
     shown(DAY, ["CALENDAR"]);
     await userEvent.click(screen.getByRole("button", { name: "Calendar" }));
-    expect(screen.getByRole("link", { name: "A file of now" }).getAttribute("href")).toBe(
+    expect(screen.getByRole("link", { name: "Calendar file" }).getAttribute("href")).toBe(
       "/api/day/calendar?person=tam",
     );
     await userEvent.click(screen.getByRole("button", { name: "Make an address" }));

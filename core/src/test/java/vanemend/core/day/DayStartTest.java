@@ -176,6 +176,15 @@ class DayStartTest {
 
     @Test
     @DisplayName(
+            "days made by chance, planned again when a repair was brought in, a promise moved, hands or a lamp went: no fault")
+    void plannedAgain() {
+        for (long seed = 1; seed <= 500; seed++) {
+            assertThat(AnyDays.judged(seed)).as("seed " + seed).isEmpty();
+        }
+    }
+
+    @Test
+    @DisplayName(
             "every kind of fault is found: hands twice, out of hours, cut, not allowed, too soon, too late, other hands, too many lamps, missing, doubled")
     void faults() {
         Person tam = tam(List.of(new Span(0, HOUR), new Span(3 * HOUR, 6 * HOUR)));
