@@ -54,7 +54,7 @@ const DAY = {
       handsMin: 40,
       promisedAt: at("15:00"),
       ready: at("09:30"),
-      pin: { first: false },
+      pin: { first: false, wished: false },
     },
     {
       number: 2,
@@ -65,7 +65,7 @@ const DAY = {
       handsMin: 60,
       promisedAt: at("10:00"),
       ready: at("10:30"),
-      pin: { by: "priya", first: true },
+      pin: { by: "priya", first: true, wished: false },
     },
   ],
   blocks: [
@@ -303,10 +303,11 @@ describe("a repair of the day, opened", () => {
     const { sent, sheet } = await opened();
     await userEvent.click(sheet.getByRole("button", { name: "Tam" }));
     await userEvent.click(sheet.getByRole("button", { name: "As the order has it" }));
+    await userEvent.click(sheet.getByRole("button", { name: "A wish: gives way" }));
     await userEvent.click(sheet.getByRole("button", { name: "Plan it so" }));
     expect(sent).toHaveBeenCalledWith("/api/day/repairs/8/pin", {
       method: "PUT",
-      body: { person: "tam", notBefore: undefined, first: false },
+      body: { person: "tam", notBefore: undefined, first: false, wished: true },
     });
     sent.mockRestore();
   });

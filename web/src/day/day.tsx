@@ -237,7 +237,7 @@ function Jobs({
                 <span className="n text-18 font-semibold">{moment(j.ready, now, day.zone, "up")}</span>
               </div>
               <div className="flex w-56 flex-col justify-center border-l border-hair px-4 max-[699px]:w-1/2 max-[699px]:pb-2">
-                <span className="lab">{msg("Promised")}</span>
+                <span className="lab">{j.pin.wished ? msg("Wished for") : msg("Promised")}</span>
                 <span className={`n text-18 ${over > 0 ? "text-oxide-text font-bold" : ""}`}>
                   {j.promisedAt
                     ? over > 0
@@ -257,6 +257,10 @@ function Jobs({
 
 /** The day as it hangs on the wall: what each pair of hands does, what the numbers stand for, and when each is ready. */
 function OnPaper({ day, sheet, now }: { day: Api["DayView"]; sheet: Sheet; now: number }) {
+  const both = (j: Api["DayJob"]) => ({
+    at: moment(j.ready, now, day.zone, "up"),
+    promised: j.promisedAt ? moment(j.promisedAt, now, day.zone) : "",
+  });
   return (
     <div aria-hidden="true" className="hidden text-[10px] leading-[13px] print:block">
       <div className="grid auto-cols-fr grid-flow-col gap-3 border-b border-hair p-2">
@@ -289,10 +293,9 @@ function OnPaper({ day, sheet, now }: { day: Api["DayView"]; sheet: Sheet; now: 
           <li key={j.repair}>
             <b className="n">{j.number}</b> {[j.name, j.vehicle].filter(Boolean).join(", ")},{" "}
             {j.promisedAt
-              ? msg("ready {at}, promised {promised}", {
-                  at: moment(j.ready, now, day.zone, "up"),
-                  promised: moment(j.promisedAt, now, day.zone),
-                })
+              ? j.pin.wished
+                ? msg("ready {at}, wished for {promised}", both(j))
+                : msg("ready {at}, promised {promised}", both(j))
               : msg("ready {at}", { at: moment(j.ready, now, day.zone, "up") })}
           </li>
         ))}

@@ -220,12 +220,13 @@ function Place({ day, job }: { day: Api["DayView"]; job: Job }) {
   const [person, setPerson] = useState(job.pin.by ?? ANYBODY);
   const [notBefore, setNotBefore] = useState(job.pin.notBefore);
   const [first, setFirst] = useState(job.pin.first ? ("FIRST" as const) : ("ORDER" as const));
+  const [promise, setPromise] = useState(job.pin.wished ? ("WISHED" as const) : ("FIRM" as const));
   const [refused, setRefused] = useState("");
   const keep = async () => {
     try {
       const next = await ask<Api["DayView"]>(`/api/day/repairs/${job.repair}/pin`, {
         method: "PUT",
-        body: { person, notBefore, first: first === "FIRST" },
+        body: { person, notBefore, first: first === "FIRST", wished: promise === "WISHED" },
       });
       queryClient.setQueryData(keys.day, next);
       setRefused("");
@@ -262,6 +263,17 @@ function Place({ day, job }: { day: Api["DayView"]; job: Job }) {
         ]}
         onChange={setFirst}
       />
+      {job.promisedAt && (
+        <Choice
+          label={msg("What was promised")}
+          value={promise}
+          options={[
+            { value: "FIRM", label: msg("Firm") },
+            { value: "WISHED", label: msg("A wish: gives way") },
+          ]}
+          onChange={setPromise}
+        />
+      )}
       {!job.begun && <MomentField label={msg("Not before")} value={notBefore} onChange={setNotBefore} />}
       <button className="btn min-h-14">{msg("Plan it so")}</button>
       {refused && (

@@ -2651,12 +2651,14 @@ export interface components {
             first: boolean;
             /** Format: date-time */
             notBefore?: string;
+            wished: boolean;
         };
         PinDraft: {
             first?: boolean;
             /** Format: date-time */
             notBefore?: string;
             person?: string;
+            wished?: boolean;
         };
         Place: {
             /** Format: double */

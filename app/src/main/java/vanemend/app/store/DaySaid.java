@@ -40,7 +40,7 @@ public class DaySaid {
     /** What was said of each repair. */
     public Map<Long, DayBook.Pin> pins() {
         Map<Long, DayBook.Pin> out = new HashMap<>();
-        db.sql("SELECT repair_id, person, not_before, goes_first FROM day_pin")
+        db.sql("SELECT repair_id, person, not_before, goes_first, wished FROM day_pin")
                 .query((ResultSet rs, int i) -> out.put(rs.getLong(1), pin(rs)))
                 .list();
         return out;
@@ -50,7 +50,8 @@ public class DaySaid {
         return new DayBook.Pin(
                 Optional.ofNullable(rs.getString(2)),
                 Optional.ofNullable(rs.getTimestamp(3)).map(Timestamp::toInstant),
-                rs.getBoolean(4));
+                rs.getBoolean(4),
+                rs.getBoolean(5));
     }
 
     /** Takes what is said of {@code repair} now in place of what was. */
@@ -59,13 +60,14 @@ public class DaySaid {
         if (pin.equals(DayBook.Pin.NONE)) {
             db.sql("DELETE FROM day_pin WHERE repair_id = ?").param(repair).update();
         } else {
-            db.sql("REPLACE INTO day_pin (repair_id, person, not_before, goes_first, changed_by, changed_at)"
-                            + " VALUES (?, ?, ?, ?, ?, ?)")
+            db.sql("REPLACE INTO day_pin (repair_id, person, not_before, goes_first, wished, changed_by, changed_at)"
+                            + " VALUES (?, ?, ?, ?, ?, ?, ?)")
                     .params(
                             repair,
                             pin.by().orElse(null),
                             pin.notBefore().map(Timestamp::from).orElse(null),
                             pin.first(),
+                            pin.wished(),
                             by,
                             now())
                     .update();
@@ -74,7 +76,8 @@ public class DaySaid {
                 by,
                 Audit.Act.DRAFT,
                 "repair " + repair + " on the day: " + pin.by().orElse("any hands")
-                        + pin.notBefore().map(t -> ", not before " + t).orElse("") + (pin.first() ? ", first" : ""));
+                        + pin.notBefore().map(t -> ", not before " + t).orElse("") + (pin.first() ? ", first" : "")
+                        + (pin.wished() ? ", wished" : ""));
     }
 
     /** Who and what is not there now or later. */

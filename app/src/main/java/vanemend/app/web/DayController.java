@@ -147,8 +147,11 @@ class DayController {
         return kept.anew();
     }
 
-    /** A repair's place in the day: whose hands, not before when, before all others; what is left out is taken back. */
-    record PinDraft(String person, Instant notBefore, boolean first) {}
+    /**
+     * A repair's place in the day: whose hands, not before when, before all others, whether its promise is a wish; what is left out is taken
+     * back.
+     */
+    record PinDraft(String person, Instant notBefore, boolean first, Boolean wished) {}
 
     @Needs(Right.DAY)
     @PutMapping("/day/repairs/{id}/pin")
@@ -158,7 +161,11 @@ class DayController {
                 Optional.ofNullable(draft.person()).filter(p -> !p.isBlank()).map(p -> handsOf(p, "person", "Day"));
         said.pin(
                 id,
-                new DayBook.Pin(person, Optional.ofNullable(draft.notBefore()), draft.first()),
+                new DayBook.Pin(
+                        person,
+                        Optional.ofNullable(draft.notBefore()),
+                        draft.first(),
+                        Boolean.TRUE.equals(draft.wished())),
                 people.of(me).id());
         return kept.anew();
     }

@@ -248,7 +248,7 @@ class DayApiTest {
                 .getLast();
         long id = job.get("repair").asLong();
         String path = "/api/day/repairs/" + id + "/pin";
-        Map<String, Object> priya = Map.of("person", "priya", "first", true);
+        Map<String, Object> priya = Map.of("person", "priya", "first", true, "wished", true);
         assertThat(TestServer.as("joss").put(path, priya).status()).isEqualTo(403);
         Caller.Answer nobody = isla.put(path, Map.of("person", "isla", "first", false));
         assertThat(nobody.status()).isEqualTo(422);
@@ -261,6 +261,7 @@ class DayApiTest {
                     .findFirst()
                     .orElseThrow();
             assertThat(pinned.get("pin").get("by").asString()).isEqualTo("priya");
+            assertThat(pinned.get("pin").get("wished").asBoolean()).isTrue();
             int number = pinned.get("number").asInt();
             assertThat(day.get("blocks")
                             .valueStream()
@@ -274,7 +275,10 @@ class DayApiTest {
             assertThat(back.get("jobs")
                             .valueStream()
                             .filter(j -> j.get("repair").asLong() == id))
-                    .allSatisfy(j -> assertThat(j.get("pin").has("by")).isFalse());
+                    .allSatisfy(j -> {
+                        assertThat(j.get("pin").has("by")).isFalse();
+                        assertThat(j.get("pin").get("wished").asBoolean()).isFalse();
+                    });
         }
         assertThat(isla.put("/api/day/repairs/999999/pin", Map.of("first", false))
                         .status())

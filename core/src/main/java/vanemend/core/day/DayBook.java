@@ -92,10 +92,11 @@ public record DayBook(
      * @param by whose hands do all that they may do of it
      * @param notBefore when it may begin; of no account once it is begun
      * @param first whether it goes before the others
+     * @param wished whether what its owner was promised is a wish, which gives way to what is firm
      */
-    public record Pin(Optional<String> by, Optional<Instant> notBefore, boolean first) {
+    public record Pin(Optional<String> by, Optional<Instant> notBefore, boolean first, boolean wished) {
         /** Nothing was said. */
-        public static final Pin NONE = new Pin(Optional.empty(), Optional.empty(), false);
+        public static final Pin NONE = new Pin(Optional.empty(), Optional.empty(), false, false);
     }
 
     /**
@@ -134,7 +135,8 @@ public record DayBook(
                     1,
                     wanted(r, people),
                     r.begun(),
-                    r.pin().first()));
+                    r.pin().first(),
+                    r.pin().wished()));
         }
         return new Day(
                 people,

@@ -138,7 +138,7 @@ public final class DayStart {
     /** One figure to walk by, where {@link Worth} only says which is better: a promise missed by a minute is worth ten of the last finish. */
     private double walk(Worth w) {
         double mean = (double) w.finishes() / Math.max(1, works.size());
-        return w.left() * 1e12 + 10.0 * w.late() + w.last() + mean / 10;
+        return w.left() * 1e12 + 10.0 * w.late() + 3.0 * w.wished() + w.last() + mean / 10;
     }
 
     /** Who has least time left goes first; without a promise, as if it were for the last of them. */

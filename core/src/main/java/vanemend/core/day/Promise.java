@@ -93,7 +93,7 @@ public record Promise(
     private static Day weighed(Day day, Map<String, Integer> as, String repair, int by, int own, int others) {
         List<Job> jobs = day.jobs().stream()
                 .map(j -> j.id().equals(repair)
-                        ? j.promised(OptionalInt.of(by), own)
+                        ? j.promised(OptionalInt.of(by), own).firm()
                         : j.promised(
                                 j.promised().isPresent()
                                         ? OptionalInt.of(Math.max(j.promised().getAsInt(), as.getOrDefault(j.id(), 0)))
@@ -103,12 +103,12 @@ public record Promise(
         return new Day(day.people(), day.things(), jobs, day.longestBreak());
     }
 
-    /** Promises of others that are missed by more in {@code after} than in {@code before}. */
+    /** Firm promises of others that are missed by more in {@code after} than in {@code before}. */
     private static List<Pushed> pushed(
             DayBook book, Day day, String repair, Map<String, Integer> before, Map<String, Integer> after) {
         List<Pushed> out = new ArrayList<>();
         for (Job j : day.jobs()) {
-            if (j.id().equals(repair) || j.promised().isEmpty() || !before.containsKey(j.id())) {
+            if (j.id().equals(repair) || j.promised().isEmpty() || j.wished() || !before.containsKey(j.id())) {
                 continue;
             }
             int held = Math.max(j.promised().getAsInt(), before.get(j.id()));

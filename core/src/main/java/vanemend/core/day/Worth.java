@@ -4,18 +4,21 @@ import java.util.Comparator;
 import java.util.Map;
 
 /**
- * What a plan of a day is worth, the first that differs decides: jobs that found no time, promises missed by weight and time, last finish, mean
- * finish, changes of part. Less is better.
+ * What a plan of a day is worth, the first that differs decides: jobs that found no time, promises missed by weight and time, wishes
+ * likewise, last finish, mean finish, changes of part. Less is better.
  *
  * @param left jobs without a time
- * @param late weight times s late, over all promises
+ * @param late weight times s late, over all firm promises
+ * @param wished the same over all wishes
  * @param last s
  * @param finishes sum over all jobs, s
  * @param changes of part
  */
-public record Worth(int left, long late, int last, long finishes, int changes) implements Comparable<Worth> {
+public record Worth(int left, long late, long wished, int last, long finishes, int changes)
+        implements Comparable<Worth> {
     private static final Comparator<Worth> ORDER = Comparator.comparingInt(Worth::left)
             .thenComparingLong(Worth::late)
+            .thenComparingLong(Worth::wished)
             .thenComparingInt(Worth::last)
             .thenComparingLong(Worth::finishes)
             .thenComparingInt(Worth::changes);
@@ -24,15 +27,18 @@ public record Worth(int left, long late, int last, long finishes, int changes) i
     public static Worth of(Day day, DayPlan plan) {
         Map<String, Integer> finishes = plan.finishes();
         long late = 0;
+        long wished = 0;
         long sum = 0;
         for (Job j : day.jobs()) {
             Integer end = finishes.get(j.id());
             if (end != null) {
                 sum += end;
-                late += (long) j.weight() * Math.max(0, end - j.promised().orElse(end));
+                long missed = (long) j.weight() * Math.max(0, end - j.promised().orElse(end));
+                late += j.wished() ? 0 : missed;
+                wished += j.wished() ? missed : 0;
             }
         }
-        return new Worth(plan.left().size(), late, plan.last(), sum, plan.changes());
+        return new Worth(plan.left().size(), late, wished, plan.last(), sum, plan.changes());
     }
 
     @Override

@@ -82,7 +82,7 @@ class LeftTest {
         return new Day(
                 List.of(TAM),
                 List.of(new Thing("LAMP", 1), new Thing("OVEN", 1)),
-                List.of(new Job("it", 0, OptionalInt.empty(), 1, left, true, false)),
+                List.of(new Job("it", 0, OptionalInt.empty(), 1, left, true, false, false)),
                 AnyDay.HOUR);
     }
 
@@ -124,7 +124,7 @@ class LeftTest {
         Day day = new Day(
                 List.of(TAM, sol),
                 List.of(new Thing("LAMP", 1), new Thing("OVEN", 1)),
-                List.of(urgent, new Job("it", 0, OptionalInt.empty(), 1, left, true, false)),
+                List.of(urgent, new Job("it", 0, OptionalInt.empty(), 1, left, true, false, false)),
                 AnyDay.HOUR);
         for (DayPlan p : List.of(DayStart.of(day, 50, 1), DayStart.firstCome(day), DayStart.oneAfterTheOther(day))) {
             assertThat(DayCheck.faults(day, p)).isEmpty();

@@ -119,27 +119,52 @@ class PromiseTest {
     }
 
     @Test
+    @DisplayName(
+            "a wish gives way to a promise, whoever came first and however late it gets; a promise never to a wish")
+    void wishes() {
+        DayBook.Repair wished = repair("wished", Optional.of(at("09:00")), 60);
+        DayBook.Repair firm = repair("firm", Optional.of(at("09:00")), 90);
+        DayBook.Pin wish = new DayBook.Pin(Optional.empty(), Optional.empty(), false, true);
+        // One pair of hands. By length the shorter goes first: 30 min of the other's are missed.
+        DayBook.Made both = tamAlone(wished, firm).made(40, Map.of());
+        assertThat(both.plan().finishes()).containsEntry("wished", 3_600).containsEntry("firm", 9_000);
+        DayBook.Made made = tamAlone(pinned(wished, wish), firm).made(40, Map.of());
+        assertThat(made.plan().finishes()).containsEntry("firm", 5_400).containsEntry("wished", 9_000);
+        assertThat(made.worth().late()).isEqualTo(1_800);
+        assertThat(made.worth().wished()).isEqualTo(5_400);
+        // What is asked for may move a wish: that is nobody's promise.
+        DayBook.Repair asked = repair("asked", Optional.empty(), 30);
+        Promise told = promise(tamAlone(pinned(wished, wish), asked), "asked", Optional.of(at("08:30")), 40);
+        assertThat(told.answer()).contains(Answer.HOLDS);
+        assertThat(promise(tamAlone(wished, asked), "asked", Optional.of(at("08:30")), 40)
+                        .answer())
+                .contains(Answer.PUSHES);
+    }
+
+    @Test
     @DisplayName("first is first, whose hands are said do it, and nothing begins before it was asked to")
     void pins() {
         DayBook.Repair door = repair("door", Optional.of(at("09:00")), 60);
         DayBook.Repair lid = repair("lid", Optional.empty(), 120);
         List<DayBook.Hand> two = List.of(new DayBook.Hand("tam", false), new DayBook.Hand("priya", false));
-        DayBook.Made first = tamAlone(door, pinned(lid, new DayBook.Pin(Optional.empty(), Optional.empty(), true)))
+        DayBook.Made first = tamAlone(
+                        door, pinned(lid, new DayBook.Pin(Optional.empty(), Optional.empty(), true, false)))
                 .made(40, Map.of());
         assertThat(first.plan().finishes()).containsEntry("lid", 2 * 3_600).containsEntry("door", 3 * 3_600);
         DayBook.Made by = book(
                         two,
                         List.of(
-                                pinned(door, new DayBook.Pin(Optional.of("priya"), Optional.empty(), false)),
-                                pinned(lid, new DayBook.Pin(Optional.of("priya"), Optional.empty(), false))))
+                                pinned(door, new DayBook.Pin(Optional.of("priya"), Optional.empty(), false, false)),
+                                pinned(lid, new DayBook.Pin(Optional.of("priya"), Optional.empty(), false, false))))
                 .made(40, Map.of());
         assertThat(by.faults()).isEmpty();
         assertThat(by.plan().placed()).allSatisfy(p -> assertThat(p.person()).contains("priya"));
-        DayBook.Made later = tamAlone(pinned(lid, new DayBook.Pin(Optional.empty(), Optional.of(at("14:00")), false)))
+        DayBook.Made later = tamAlone(
+                        pinned(lid, new DayBook.Pin(Optional.empty(), Optional.of(at("14:00")), false, false)))
                 .made(5, Map.of());
         assertThat(later.plan().placed().getFirst().at().from()).isEqualTo(6 * 3_600);
         // Whom somebody named and who has left since binds nobody.
-        DayBook.Made gone = tamAlone(pinned(lid, new DayBook.Pin(Optional.of("sol"), Optional.empty(), false)))
+        DayBook.Made gone = tamAlone(pinned(lid, new DayBook.Pin(Optional.of("sol"), Optional.empty(), false, false)))
                 .made(5, Map.of());
         assertThat(gone.plan().finishes()).containsEntry("lid", 2 * 3_600);
     }
@@ -155,7 +180,7 @@ class PromiseTest {
                         new Task("wash", 600, true, Right.ANY, true, false, List.of(), List.of()),
                         new Task(
                                 "mix", 600, true, Right.LIVE, false, false, List.of(), List.of(Link.after("wash", 0)))),
-                new DayBook.Pin(Optional.of("joss"), Optional.empty(), false));
+                new DayBook.Pin(Optional.of("joss"), Optional.empty(), false, false));
         DayBook.Made made = book(List.of(new DayBook.Hand("tam", false), new DayBook.Hand("joss", true)), List.of(live))
                 .made(5, Map.of());
         assertThat(made.faults()).isEmpty();
