@@ -219,7 +219,7 @@ function Jobs({
               </button>
               <Link
                 to={`/repairs/${j.repair}/${j.begun ? "run" : "steps"}`}
-                className="hover:bg-ground flex min-w-0 flex-1 flex-col justify-center px-4 py-2"
+                className="hover:bg-ground flex min-w-0 flex-1 flex-col justify-center px-4 py-2 max-[699px]:basis-[calc(100%-4rem)]"
               >
                 <span className="text-18 font-semibold">{j.name}</span>
                 <span className="lab">
@@ -232,7 +232,7 @@ function Jobs({
                     .join(", ")}
                 </span>
               </Link>
-              <div className="flex w-44 flex-col justify-center border-l border-hair px-4 max-[699px]:w-1/2 max-[699px]:pb-2">
+              <div className="flex w-44 flex-col justify-center border-l border-hair px-4 max-[699px]:w-1/2 max-[699px]:border-l-0 max-[699px]:pb-2">
                 <span className="lab">{msg("Ready")}</span>
                 <span className="n text-18 font-semibold">{moment(j.ready, now, day.zone, "up")}</span>
               </div>
