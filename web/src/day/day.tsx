@@ -102,7 +102,7 @@ export default function DayPlace() {
       {planned && (
         <p className="lab no-print p-4">
           {msg(
-            "An order that can be kept, by planned minutes: what goes wrong is not counted. An apprentice is given nothing that goes off, no glass and no tyre. Dashed: promised. Dark notch: ready.",
+            "An order that can be kept, by planned minutes: what goes wrong is not counted. An apprentice is given nothing that goes off, no glass and no tyre. Upright line: promised. Dashed: wished for. Dark notch: ready.",
           )}
         </p>
       )}

@@ -140,9 +140,9 @@ export function Lanes({
             <path
               key={j.repair}
               d={`M${x(ms(j.promisedAt ?? ""))} ${HEAD_PX - 26}V${height}`}
-              stroke="var(--oxide)"
+              stroke={j.pin.wished ? "var(--ink)" : "var(--oxide)"}
               strokeWidth={touched === j.number ? 4 : 2}
-              strokeDasharray="7 4"
+              strokeDasharray={j.pin.wished ? "7 4" : undefined}
             />
           ))}
           {ready.map((j, i) => {
