@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -84,6 +85,29 @@ public record DayBook(
         public Repair(String id, Optional<Instant> promised, boolean begun, List<Task> tasks) {
             this(id, promised, begun, tasks, Pin.NONE);
         }
+
+        /** Whether it is {@code before}, but that what is in hand has gone on. */
+        private boolean goesOn(Repair before) {
+            return id.equals(before.id)
+                    && promised.equals(before.promised)
+                    && begun == before.begun
+                    && pin.equals(before.pin)
+                    && tasks.size() == before.tasks.size()
+                    && (begun
+                            ? tasks.getFirst()
+                                            .id()
+                                            .equals(before.tasks.getFirst().id())
+                                    && later().equals(before.later())
+                            : tasks.equals(before.tasks));
+        }
+
+        /** What follows what is in hand: its waits may have begun, so that they grow shorter. */
+        private List<Object> later() {
+            return tasks.stream()
+                    .skip(1)
+                    .<Object>map(t -> List.of(t.id(), t.seconds()))
+                    .toList();
+        }
     }
 
     /**
@@ -107,6 +131,8 @@ public record DayBook(
      * @param worth of it
      * @param bound before when no order is done with all that is planned, s
      * @param firstCome what it would be worth if whoever can begin first went first
+     * @param kept the order that stood before, as it is now; the plan itself where nothing else was better
+     * @param moved what the plan changes of what stood; empty where it keeps to it
      * @param faults what the checker found in the plan; it is then not to be shown
      */
     public record Made(
@@ -116,7 +142,16 @@ public record DayBook(
             Worth worth,
             int bound,
             Worth firstCome,
+            DayPlan kept,
+            Optional<Move> moved,
             List<String> faults) {}
+
+    /**
+     * A plan of a book before this one.
+     *
+     * @param bound s by that book; empty where nothing was proven
+     */
+    public record Stood(DayBook book, DayPlan plan, OptionalInt bound) {}
 
     /** The day as it is planned. */
     Day day() {
@@ -226,27 +261,70 @@ public record DayBook(
         return out;
     }
 
+    /** The same without anything that stood. */
+    public Made made(int turns, Map<String, List<Double>> order) {
+        return made(turns, order, Optional.empty(), Optional.empty(), false);
+    }
+
     /**
-     * The best order found in {@code turns} turns, from where the search before it ended; the same for the same book and order.
+     * The order that stood, or a better one where that is worth what it moves; the best found in {@code turns} turns, from where the search before
+     * it ended. The same for the same.
      *
      * @param order what {@link Made} told before; empty for the first
+     * @param stood what people go by
+     * @param found what was found elsewhere
+     * @param keep whether what stood is kept whatever would be better
      */
-    public Made made(int turns, Map<String, List<Double>> order) {
+    public Made made(
+            int turns, Map<String, List<Double>> order, Optional<Stood> stood, Optional<Stood> found, boolean keep) {
         Day day = day();
-        DayStart.Found found = DayStart.of(day, turns, order.hashCode(), order);
-        DayPlan plain = DayStart.firstCome(day);
+        DayStart.Found search = DayStart.of(day, turns, order.hashCode(), order);
+        DayPlan best = found.map(f -> DayStart.closedUp(day, as(f)))
+                .filter(p -> DayCheck.faults(day, p).isEmpty())
+                .filter(p -> Worth.of(day, p).compareTo(Worth.of(day, search.plan())) < 0)
+                .orElse(search.plan());
+        DayPlan kept = stood.map(s -> DayStart.closedUp(day, as(s)))
+                .filter(p -> DayCheck.faults(day, p).isEmpty())
+                .orElse(best);
+        boolean moves = !keep && Move.pays(day, kept, best);
+        DayPlan plan = moves ? best : kept;
+        int bound = Bounds.last(
+                day,
+                day.jobs().stream().filter(j -> !plan.left().contains(j.id())).toList());
         return new Made(
                 day,
-                found.plan(),
-                found.order(),
-                Worth.of(day, found.plan()),
-                Bounds.last(
-                        day,
-                        day.jobs().stream()
-                                .filter(j -> !found.plan().left().contains(j.id()))
-                                .toList()),
-                Worth.of(day, plain),
-                DayCheck.faults(day, found.plan()));
+                plan,
+                search.order(),
+                Worth.of(day, plan),
+                Math.max(bound, found.map(this::proven).orElse(0)),
+                Worth.of(day, DayStart.firstCome(day)),
+                kept,
+                moves ? Optional.of(Move.of(kept, plan)) : Optional.empty(),
+                DayCheck.faults(day, plan));
+    }
+
+    private DayPlan as(Stood s) {
+        return s.plan().from((int) (now.getEpochSecond() - s.book().now().getEpochSecond()));
+    }
+
+    /** What was proven holds as long as nothing was done sooner than planned. */
+    private int proven(Stood s) {
+        return s.bound().isPresent() && asks(s.book())
+                ? seconds(s.book().at(s.bound().getAsInt()))
+                : 0;
+    }
+
+    /** Whether this asks what {@code before} asked, but that time has gone by. */
+    public boolean asks(DayBook before) {
+        return zone.equals(before.zone)
+                && hours.equals(before.hours)
+                && hands.equals(before.hands)
+                && lamps == before.lamps
+                && ovens == before.ovens
+                && away.equals(before.away)
+                && repairs.size() == before.repairs.size()
+                && IntStream.range(0, repairs.size())
+                        .allMatch(i -> repairs.get(i).goesOn(before.repairs.get(i)));
     }
 
     /**

@@ -22,6 +22,16 @@ public record DayPlan(List<Placed> placed, List<String> left) {
         left = List.copyOf(left);
     }
 
+    /** The same by seconds that are counted from {@code later} s later on. */
+    DayPlan from(int later) {
+        return new DayPlan(
+                placed.stream()
+                        .map(p -> new Placed(
+                                p.job(), p.task(), p.person(), new Span(p.at().from() - later, p.at().to() - later)))
+                        .toList(),
+                left);
+    }
+
     /** When each job that has a time is done, s. */
     public Map<String, Integer> finishes() {
         return placed.stream().collect(Collectors.toMap(Placed::job, p -> p.at().to(), Math::max));

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
+import java.util.stream.Collectors;
 
 /**
  * A plan of a day that is always there: list scheduling in time order, what a greatest wait ties together placed as one, and a search over how
@@ -40,7 +41,7 @@ public final class DayStart {
     /** One job after the other, in the order they came in: the next begins when the one before is done. */
     public static DayPlan oneAfterTheOther(Day day) {
         DayStart s = new DayStart(day);
-        Filling f = s.new Filling();
+        Filling f = s.new Filling(Map.of());
         f.inHand();
         int from = 0;
         for (int j = 0; j < s.works.size(); j++) {
@@ -94,15 +95,15 @@ public final class DayStart {
         }
         double[][] at = best;
         List<Integer> late = s.late(plan);
-        double atWalk = s.walk(worth);
+        double atWalk = worth.walk(s.works.size());
         double length = Math.max(1, plan.last());
         for (int i = 0; i < turns && best.length > 0; i++) {
             double[][] tried = s.turned(at, late, random, length / SCALES[random.nextInt(SCALES.length)]);
             DayPlan p = s.laid(tried);
             Worth w = Worth.of(day, p);
-            if (s.walk(w) <= atWalk) {
+            if (w.walk(s.works.size()) <= atWalk) {
                 at = tried;
-                atWalk = s.walk(w);
+                atWalk = w.walk(s.works.size());
                 late = s.late(p);
             }
             if (w.compareTo(worth) < 0) {
@@ -133,12 +134,6 @@ public final class DayStart {
             }
         }
         return out;
-    }
-
-    /** One figure to walk by, where {@link Worth} only says which is better: a promise missed by a minute is worth ten of the last finish. */
-    private double walk(Worth w) {
-        double mean = (double) w.finishes() / Math.max(1, works.size());
-        return w.left() * 1e12 + 10.0 * w.late() + 3.0 * w.wished() + w.last() + mean / 10;
     }
 
     /** Who has least time left goes first; without a promise, as if it were for the last of them. */
@@ -210,8 +205,41 @@ public final class DayStart {
         return out;
     }
 
+    /**
+     * The day in the order in which {@code before} has it, with the same hands where that makes nothing later than it was: everything as soon as
+     * it can be. What is new goes in where it can begin. Never worth less than {@code before} itself, where that can still be done.
+     *
+     * @param before a plan of this day, or of about this day, by the same seconds
+     */
+    public static DayPlan closedUp(Day day, DayPlan before) {
+        DayStart s = new DayStart(day);
+        Map<List<String>, Placed> was =
+                before.placed().stream().collect(Collectors.toMap(p -> List.of(p.job(), p.task()), p -> p));
+        DayPlan closed = s.laid(s.new Filling(was), (j, k, fit) -> {
+            Work w = s.works.get(j);
+            Placed p =
+                    was.get(List.of(w.job().id(), w.groups().get(k).getFirst().id()));
+            return p == null ? fit.getFirst().at().from() : p.at().from();
+        });
+        // Where two are tied around a third, the third may be pushed out by what closes up before it.
+        return Worth.of(day, before).compareTo(Worth.of(day, closed)) < 0
+                        && DayCheck.faults(day, before).isEmpty()
+                ? before
+                : closed;
+    }
+
     private DayPlan laid(double[][] holdsBack) {
-        Filling f = new Filling();
+        return laid(
+                new Filling(Map.of()),
+                (j, k, fit) -> fit.getFirst().at().from() + holdsBack[j][0] + holdsBack[j][1 + k]);
+    }
+
+    /** When the next group of a job would have its turn, by its earliest places: the least of all jobs goes first. */
+    private interface Turn {
+        double of(int job, int group, List<Board.Place> fit);
+    }
+
+    private DayPlan laid(Filling f, Turn turn) {
         f.inHand();
         List<Optional<List<Board.Place>>> fits = new ArrayList<>();
         for (int j = 0; j < works.size(); j++) {
@@ -222,9 +250,7 @@ public final class DayStart {
             double when = 0;
             for (int j = 0; j < works.size(); j++) {
                 if (fits.get(j).isPresent()) {
-                    double at = fits.get(j).get().getFirst().at().from()
-                            + holdsBack[j][0]
-                            + holdsBack[j][1 + f.next[j]]
+                    double at = turn.of(j, f.next[j], fits.get(j).get())
                             + (works.get(j).job().first() ? FIRST : 0);
                     if (first < 0 || at < when) {
                         first = j;
@@ -255,10 +281,13 @@ public final class DayStart {
         private final int[] next = new int[works.size()];
         private final List<Map<String, Board.Place>> done = new ArrayList<>();
         private final boolean[] left = new boolean[works.size()];
+        private final Map<List<String>, Placed> was;
         private int notBefore;
         private int last;
 
-        Filling() {
+        /** {@code was}: how a plan before has tasks, by job and task. */
+        Filling(Map<List<String>, Placed> was) {
+            this.was = was;
             works.forEach(w -> done.add(new HashMap<>()));
         }
 
@@ -309,7 +338,7 @@ public final class DayStart {
                     most = l.binds() ? Math.min(most, p.at().to() + l.most()) : most;
                     same = l.sameHands() ? p.person() : same;
                 }
-                Optional<Board.Place> place = board.earliest(t, least, same);
+                Optional<Board.Place> place = place(j, t, least, same);
                 if (place.isEmpty()) {
                     return OptionalInt.empty();
                 }
@@ -326,6 +355,23 @@ public final class DayStart {
                 own.put(t.id(), place.get());
             }
             return OptionalInt.empty();
+        }
+
+        /** The earliest; by the hands of before, where those are done no later than then, or than others are. */
+        private Optional<Board.Place> place(int j, Task t, int least, Optional<Person> same) {
+            Optional<Board.Place> soonest = board.earliest(t, least, same);
+            Placed before =
+                    was.isEmpty() ? null : was.get(List.of(works.get(j).job().id(), t.id()));
+            if (before == null || same.isPresent() || soonest.isEmpty()) {
+                return soonest;
+            }
+            int allowed = Math.max(soonest.get().at().to(), before.at().to());
+            return day.people().stream()
+                    .filter(p -> before.person().filter(p.id()::equals).isPresent())
+                    .findFirst()
+                    .flatMap(p -> board.earliest(t, least, Optional.of(p)))
+                    .filter(p -> p.at().to() <= allowed)
+                    .or(() -> soonest);
         }
 
         List<Board.Place> take(int j, List<Board.Place> places) {

@@ -8,15 +8,15 @@ import java.util.Random;
 import java.util.Set;
 
 /** Days of every kind: people with breaks and nights, things, live blocks, windows, promises. */
-final class AnyDay {
-    static final int MINUTE = 60;
-    static final int HOUR = 60 * MINUTE;
+public final class AnyDay {
+    public static final int MINUTE = 60;
+    public static final int HOUR = 60 * MINUTE;
     private static final int DAY = 24 * HOUR;
 
     private AnyDay() {}
 
     /** Working hours of {@code days} days with a break at noon; the day is planned from the first morning. */
-    static List<Span> hours(int days, int breakMin) {
+    public static List<Span> hours(int days, int breakMin) {
         List<Span> out = new ArrayList<>();
         for (int d = 0; d < days; d++) {
             int from = d * DAY;
@@ -26,7 +26,7 @@ final class AnyDay {
         return out;
     }
 
-    static Day of(Random r) {
+    public static Day of(Random r) {
         List<Person> people = new ArrayList<>();
         int hands = 1 + r.nextInt(3);
         for (int i = 0; i < hands; i++) {

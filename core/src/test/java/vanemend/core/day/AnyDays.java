@@ -113,7 +113,7 @@ public final class AnyDays {
     }
 
     /** Repairs of every family in turn, half of them promised, for two technicians and an apprentice with a lamp and an oven. */
-    private static Day mixed(int repairs, Random r) {
+    public static Day mixed(int repairs, Random r) {
         List<String> recipes = List.copyOf(Cases.all().keySet());
         List<Job> jobs = new ArrayList<>();
         for (int i = 0; jobs.size() < repairs; i++) {
@@ -141,7 +141,8 @@ public final class AnyDays {
                 AnyDay.HOUR);
     }
 
-    private static String hours(long seconds) {
+    /** Hours and minutes. */
+    public static String hours(long seconds) {
         return "%d:%02d".formatted(seconds / 3600, seconds / 60 % 60);
     }
 }

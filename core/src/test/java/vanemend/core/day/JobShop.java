@@ -7,9 +7,9 @@ import java.util.OptionalInt;
 import java.util.stream.IntStream;
 
 /** Published job shops as days without hands: a machine is a thing of which there is one. */
-final class JobShop {
+public final class JobShop {
     /** Fisher and Thompson 1963, in Muth and Thompson, Industrial Scheduling: optimum 55. */
-    static final int[][] FT06 = {
+    public static final int[][] FT06 = {
         {2, 1, 0, 3, 1, 6, 3, 7, 5, 3, 4, 6},
         {1, 8, 2, 5, 4, 10, 5, 10, 0, 10, 3, 4},
         {2, 5, 3, 4, 5, 8, 0, 9, 1, 1, 4, 7},
@@ -19,7 +19,7 @@ final class JobShop {
     };
 
     /** Fisher and Thompson 1963, in Muth and Thompson, Industrial Scheduling: optimum 930. */
-    static final int[][] FT10 = {
+    public static final int[][] FT10 = {
         {0, 29, 1, 78, 2, 9, 3, 36, 4, 49, 5, 11, 6, 62, 7, 56, 8, 44, 9, 21},
         {0, 43, 2, 90, 4, 75, 9, 11, 3, 69, 1, 28, 6, 46, 5, 46, 7, 72, 8, 30},
         {1, 91, 0, 85, 3, 39, 2, 74, 8, 90, 5, 10, 7, 12, 6, 89, 9, 45, 4, 33},
@@ -33,7 +33,7 @@ final class JobShop {
     };
 
     /** Lawrence 1984: optimum 945. */
-    static final int[][] LA16 = {
+    public static final int[][] LA16 = {
         {1, 21, 6, 71, 9, 16, 8, 52, 7, 26, 2, 34, 0, 53, 4, 21, 3, 55, 5, 95},
         {4, 55, 2, 31, 5, 98, 9, 79, 0, 12, 7, 66, 1, 42, 8, 77, 6, 77, 3, 39},
         {3, 34, 2, 64, 8, 62, 1, 19, 4, 92, 9, 79, 7, 43, 6, 54, 0, 83, 5, 37},
@@ -47,7 +47,7 @@ final class JobShop {
     };
 
     /** Lawrence 1984: optimum 666, the load of the fifth machine. */
-    static final int[][] LA01 = {
+    public static final int[][] LA01 = {
         {1, 21, 0, 53, 4, 95, 3, 55, 2, 34},
         {0, 21, 3, 52, 4, 16, 2, 26, 1, 71},
         {3, 39, 4, 98, 1, 42, 2, 31, 0, 12},
@@ -63,7 +63,7 @@ final class JobShop {
     private JobShop() {}
 
     /** Rows are jobs, pairs machine and length. */
-    static Day day(int[][] rows) {
+    public static Day day(int[][] rows) {
         List<Job> jobs = new ArrayList<>();
         for (int j = 0; j < rows.length; j++) {
             List<Task> tasks = new ArrayList<>();
