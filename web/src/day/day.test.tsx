@@ -7,6 +7,7 @@ import { keys } from "../api/queries";
 import { onScreen, show } from "../test/screen";
 import DayPlace from "./day";
 import { lines } from "./job-sheet";
+import { told } from "./moved";
 import { inOneGo, rows, type Sheet, sheets, within, workedMin } from "./day-book";
 
 const at = (time: string, date = "2026-11-24") => `${date}T${time}:00Z`;
@@ -92,6 +93,64 @@ const shown = (day: client.Api["DayView"], rights = SESSION.rights) =>
   ]);
 
 onScreen();
+
+describe("what was moved", () => {
+  const shift = (name: string, before: string, after: string, promised?: string) => ({
+    repair: 1,
+    name,
+    before: at(before),
+    after: at(after),
+    ...(promised ? { promisedAt: at(promised) } : {}),
+  });
+  const moved = {
+    at: at("12:52"),
+    turned: { person: "Tam Okafor", first: "Skirt", then: "Door" },
+    repairs: [shift("Skirt", "15:20", "14:50", "15:00"), shift("Door", "15:24", "15:46", "16:00")],
+  };
+
+  it("says who goes first, what that keeps, and what it costs", () => {
+    expect(told(moved, (m) => m.slice(11, 16))).toEqual([
+      "Skirt before Door for Tam.",
+      "Skirt keeps 15:00.",
+      "Door is ready 22\u202fmin later, 14\u202fmin before its 16:00.",
+    ]);
+    expect(
+      told(
+        {
+          at: moved.at,
+          repairs: [
+            shift("A", "15:00", "14:00"),
+            shift("B", "15:00", "14:50", "14:40"),
+            shift("C", "15:00", "15:30"),
+            shift("D", "15:00", "15:40", "15:10"),
+            shift("E", "15:00", "15:50"),
+          ],
+        },
+        (m) => m.slice(11, 16),
+      ),
+    ).toEqual([
+      "A is ready 14:00, 1\u202fh\u202f00 sooner.",
+      "B is ready 10\u202fmin sooner, still 10\u202fmin past its 14:40.",
+      "C is ready 15:30, 30\u202fmin later.",
+      "2 more move.",
+    ]);
+  });
+
+  it("is kept off by whoever may say so, and stands without the button for others", async () => {
+    const ask = vi.spyOn(client, "ask").mockResolvedValue(DAY);
+    const day = { ...DAY, moved };
+    shown(day, ["DAY"]);
+    await userEvent.click(screen.getByRole("button", { name: "Keep it off" }));
+    expect(ask).toHaveBeenCalledWith("/api/day/moved/off", { method: "POST", body: {} });
+    expect(screen.queryByText(/Skirt before Door/)).toBeNull();
+  });
+
+  it("stands without the button for who may only look", () => {
+    shown({ ...DAY, moved }, []);
+    expect(screen.getByText(/Skirt before Door for Tam/)).toBeTruthy();
+    expect(screen.queryByRole("button", { name: "Keep it off" })).toBeNull();
+  });
+});
 
 describe("the day as sheets", () => {
   it("is from when people come in until they leave, breaks cut out, and days on which nothing is done are left out", () => {

@@ -16,6 +16,7 @@ import { CalendarDialog } from "./calendar-dialog";
 import { HoursDialog } from "./hours-dialog";
 import { JobSheet, pinned } from "./job-sheet";
 import { Lanes } from "./lanes";
+import { Moved } from "./moved";
 
 /** Who does what today and on the days after, in which order, and when each repair is ready in it. */
 export default function DayPlace() {
@@ -62,6 +63,14 @@ export default function DayPlace() {
         <Acts day={day} planned={planned} />
       </div>
       {day.trouble !== "" && <p className="firm-b bg-tape text-on-tape p-4 text-20 font-semibold">{day.trouble}</p>}
+      {planned && <Moved day={day} now={now} />}
+      {planned && day.solverGone && (
+        <p className="firm-b no-print px-4 py-3 text-16">
+          {msg(
+            "Nothing looks for a better order any more: what did has ended. This order can be kept; start the server again.",
+          )}
+        </p>
+      )}
       {planned && (
         <div className="firm-b no-print flex shrink-0 flex-wrap items-center">
           {all.length > 1 && (

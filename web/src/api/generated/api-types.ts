@@ -148,6 +148,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day/moved/off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepOff"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/day/repairs/{id}": {
         parameters: {
             query?: never;
@@ -1671,6 +1687,7 @@ export interface components {
             /** Format: int64 */
             lateMin: number;
             left: components["schemas"]["NotPlanned"][];
+            moved?: components["schemas"]["MovedView"];
             /** Format: date-time */
             now: string;
             open: components["schemas"]["OpenView"][];
@@ -1680,6 +1697,7 @@ export interface components {
                 };
             };
             people: components["schemas"]["Account"][];
+            solverGone: boolean;
             trouble: string;
             zone: string;
         };
@@ -2400,6 +2418,12 @@ export interface components {
             route: components["schemas"]["DryingRoute"];
             routes: components["schemas"]["DryingRoute"][];
             title: string;
+        };
+        MovedView: {
+            /** Format: date-time */
+            at: string;
+            repairs: components["schemas"]["ShiftView"][];
+            turned?: components["schemas"]["TurnedView"];
         };
         Must: {
             detail: string;
@@ -3405,6 +3429,17 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        ShiftView: {
+            /** Format: date-time */
+            after: string;
+            /** Format: date-time */
+            before: string;
+            name: string;
+            /** Format: date-time */
+            promisedAt?: string;
+            /** Format: int64 */
+            repair: number;
+        };
         ShopView: {
             /** Format: double */
             dewPointC: number;
@@ -3774,6 +3809,11 @@ export interface components {
             change?: components["schemas"]["HouseChange"];
             problems: components["schemas"]["InputProblem"][];
         };
+        TurnedView: {
+            first: string;
+            person: string;
+            then: string;
+        };
         TypicalView: {
             draft: components["schemas"]["PartDraft"];
             id: string;
@@ -4122,6 +4162,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AddressView"];
+                };
+            };
+        };
+    };
+    keepOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
                 };
             };
         };

@@ -170,6 +170,16 @@ class DayController {
         return kept.anew();
     }
 
+    /** The order before what was moved last stands again, until something else is asked of the day. */
+    @Needs(Right.DAY)
+    @PostMapping("/day/moved/off")
+    DayView keepOff(Principal me) {
+        if (!views.keepOff()) {
+            throw new Refused(HttpStatus.CONFLICT, "Day", "Nothing was moved that could be kept off.");
+        }
+        return kept.anew();
+    }
+
     /** The id of {@code person}, whose hands are planned. */
     private String handsOf(String person, String field, String title) {
         return accounts.all().stream()

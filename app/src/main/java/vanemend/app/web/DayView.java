@@ -29,6 +29,8 @@ import vanemend.core.day.DayBook;
  * @param firstComeLast when it would be done if whoever can begin first went first
  * @param lateMin minutes past promises, of all jobs
  * @param firstComeLateMin the same if whoever can begin first went first
+ * @param moved what changed last of the order; empty where nothing did for a while
+ * @param solverGone whether nothing looks for a better order any more, as what did has died
  */
 record DayView(
         Instant now,
@@ -47,7 +49,23 @@ record DayView(
         Optional<Instant> bound,
         Optional<Instant> firstComeLast,
         long lateMin,
-        long firstComeLateMin) {
+        long firstComeLateMin,
+        Optional<MovedView> moved,
+        boolean solverGone) {
+
+    /**
+     * What changed of the order that people went by.
+     *
+     * @param turned two repairs that changed places in somebody's hands
+     * @param repairs that end at another time, those that gain most first
+     */
+    record MovedView(Instant at, Optional<TurnedView> turned, List<ShiftView> repairs) {}
+
+    /** Names of {@code person}, of the repair that goes first now, and of the one that went before it. */
+    record TurnedView(String person, String first, String then) {}
+
+    /** When a repair would have been ready, and when it is. */
+    record ShiftView(long repair, String name, Optional<Instant> promisedAt, Instant before, Instant after) {}
 
     /** A stretch of work. */
     record OpenView(Instant from, Instant to) {}

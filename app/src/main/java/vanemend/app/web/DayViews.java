@@ -21,6 +21,8 @@ import vanemend.app.access.Account;
 import vanemend.app.access.Accounts;
 import vanemend.app.access.Role;
 import vanemend.app.bench.RepairWork;
+import vanemend.app.day.BetterOrders;
+import vanemend.app.day.StandingOrder;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.DaySaid;
 import vanemend.app.store.Repairs;
@@ -57,7 +59,7 @@ class DayViews {
     /** As many repairs as a plan is made for at once: the promised first; more wait until these are done. */
     private static final int MOST = 40;
 
-    /** Each time that the day is asked for anew it is looked at so much further for a better order; the first answer does not wait for more. */
+    /** As far as an answer to "can I promise" looks. */
     private static final int TURNS = 30;
 
     /** What a repair asks of the day, and what it was worked out from. */
@@ -93,6 +95,9 @@ class DayViews {
     /** The plan that was told last. */
     private record Shown(DayBook book, DayBook.Made made, Map<String, Entry> entries) {}
 
+    private final StandingOrder order;
+    private final BetterOrders better;
+
     private final RepairWork work;
     private final Repairs repairs;
     private final Accounts accounts;
@@ -114,7 +119,11 @@ class DayViews {
             ShopSettings settings,
             DaySaid said,
             Lines lines,
-            Clock clock) {
+            Clock clock,
+            StandingOrder order,
+            BetterOrders better) {
+        this.order = order;
+        this.better = better;
         this.work = work;
         this.repairs = repairs;
         this.accounts = accounts;
@@ -177,8 +186,8 @@ class DayViews {
             List<DaySaid.Gone> gone) {
         Map<String, Entry> byId =
                 entries.stream().collect(Collectors.toMap(e -> String.valueOf(e.repair()), Function.identity()));
-        DayBook.Made made =
-                book.made(TURNS, shown.get().map(s -> s.made().order()).orElse(Map.of()));
+        StandingOrder.Now now = order.of(book);
+        DayBook.Made made = now.made();
         shown.set(Optional.of(new Shown(book, made, byId)));
         boolean sound = made.faults().isEmpty();
         DayPlan plan = sound ? made.plan() : new DayPlan(List.of(), List.of());
@@ -211,7 +220,37 @@ class DayViews {
                 last(book, made.bound()),
                 last(book, made.firstCome().last()),
                 made.worth().late() / 60,
-                made.firstCome().late() / 60);
+                made.firstCome().late() / 60,
+                sound ? now.told().map(t -> moved(t, people, byId)) : Optional.empty(),
+                better.state() == BetterOrders.State.GONE);
+    }
+
+    private static DayView.MovedView moved(StandingOrder.Told t, List<Account> people, Map<String, Entry> byId) {
+        Function<String, String> name =
+                id -> Optional.ofNullable(byId.get(id)).map(Entry::name).orElse("");
+        return new DayView.MovedView(
+                t.at(),
+                t.move()
+                        .turned()
+                        .flatMap(x -> people.stream()
+                                .filter(p -> p.id().equals(x.person()))
+                                .findFirst()
+                                .map(p ->
+                                        new DayView.TurnedView(p.name(), name.apply(x.first()), name.apply(x.then())))),
+                t.move().repairs().stream()
+                        .filter(r -> byId.containsKey(r.job()))
+                        .map(r -> new DayView.ShiftView(
+                                byId.get(r.job()).repair(),
+                                name.apply(r.job()),
+                                byId.get(r.job()).promised(),
+                                at(t.book(), r.before()),
+                                at(t.book(), r.after())))
+                        .toList());
+    }
+
+    /** Goes back to the order before what was moved last; false where nothing was. */
+    boolean keepOff() {
+        return order.keepOff();
     }
 
     private static Map<DayOfWeek, String> typed(Hours hours) {

@@ -1,8 +1,10 @@
 package vanemend.app.web;
 
+import org.springframework.context.event.EventListener;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Component;
 import vanemend.app.bench.Bell;
+import vanemend.app.day.BetterOrders;
 import vanemend.app.store.Json;
 
 /** The day as it is sent to everybody: all look at the same order. */
@@ -27,6 +29,15 @@ class KeptDay {
 
     DayView value() {
         return kept.value(views::day);
+    }
+
+    /** A better order was found: everybody asks for it. */
+    @EventListener
+    void looked(BetterOrders.Happened.Looked went) {
+        if (went.better()) {
+            bell.ring();
+            kept.drop();
+        }
     }
 
     /** The day after something was said of it. */

@@ -17,6 +17,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.servlet.HandlerExceptionResolver;
 import org.springframework.web.util.ContentCachingResponseWrapper;
+import vanemend.app.day.Typing;
 import vanemend.app.problem.Refused;
 
 /**
@@ -35,12 +36,15 @@ class Turns extends OncePerRequestFilter {
     private final Duration patience;
     private final HandlerExceptionResolver refusals;
 
+    private final Typing typing;
+
     @Autowired
-    Turns(@Qualifier("handlerExceptionResolver") HandlerExceptionResolver refusals) {
-        this(Math.max(2, Runtime.getRuntime().availableProcessors()), PATIENCE, refusals);
+    Turns(@Qualifier("handlerExceptionResolver") HandlerExceptionResolver refusals, Typing typing) {
+        this(Math.max(2, Runtime.getRuntime().availableProcessors()), PATIENCE, refusals, typing);
     }
 
-    Turns(int atOnce, Duration patience, HandlerExceptionResolver refusals) {
+    Turns(int atOnce, Duration patience, HandlerExceptionResolver refusals, Typing typing) {
+        this.typing = typing;
         this.turns = new Semaphore(atOnce, true);
         this.patience = patience;
         this.refusals = refusals;
@@ -53,6 +57,16 @@ class Turns extends OncePerRequestFilter {
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        typing.begins();
+        try {
+            inTurn(request, response, chain);
+        } finally {
+            typing.ends();
+        }
+    }
+
+    private void inTurn(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         if (!taken()) {
             refusals.resolveException(

@@ -236,6 +236,43 @@ class DayApiTest {
     }
 
     @Test
+    @DisplayName("a promise that turns two repairs round is told with who and when, and kept off by whoever may say it")
+    void movedAndKeptOff() {
+        assertThat(TestServer.as("joss").post("/api/day/moved/off", Map.of()).status())
+                .isEqualTo(403);
+        JsonNode day = isla.get("/api/day").body();
+        List<JsonNode> waiting = day.get("jobs")
+                .valueStream()
+                .filter(j -> !j.get("begun").asBoolean())
+                .toList();
+        JsonNode last = waiting.getLast();
+        String pin = "/api/day/repairs/" + last.get("repair").asLong() + "/pin";
+        try {
+            // First of all, told by nobody as a move: it is what was asked for. Then let go again: whatever that is
+            // worth may move it.
+            JsonNode first =
+                    TestServer.as("tam").put(pin, Map.of("first", true)).body();
+            assertThat(first.get("trouble").asString()).isEmpty();
+            JsonNode now = TestServer.as("tam").put(pin, Map.of("first", false)).body();
+            Caller.Answer off = TestServer.as("tam").post("/api/day/moved/off", Map.of());
+            if (now.has("moved")) {
+                assertThat(now.get("moved").get("repairs").valueStream())
+                        .allSatisfy(r -> assertThat(Duration.between(at(r, "before"), at(r, "after"))
+                                        .abs())
+                                .isGreaterThanOrEqualTo(Duration.ofMinutes(5)));
+                assertThat(off.status()).isEqualTo(200);
+                assertThat(off.body().has("moved")).isFalse();
+            } else {
+                assertThat(off.status()).isEqualTo(409);
+            }
+            assertThat(TestServer.as("tam").post("/api/day/moved/off", Map.of()).status())
+                    .isEqualTo(409);
+        } finally {
+            isla.put(pin, Map.of("first", false));
+        }
+    }
+
+    @Test
     @DisplayName(
             "what a technician says of a repair's place is kept to until it is taken back, an apprentice may not say it")
     void pins() {

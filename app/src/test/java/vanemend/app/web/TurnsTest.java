@@ -12,15 +12,20 @@ import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.web.servlet.HandlerExceptionResolver;
 import vanemend.app.TestServer;
+import vanemend.app.day.Typing;
 import vanemend.app.problem.Refused;
 
 @DisplayName("turns of what is computed while typing")
 class TurnsTest {
     private final List<Exception> refused = new ArrayList<>();
-    private final Turns turns = new Turns(1, Duration.ZERO, (request, response, handler, e) -> {
-        refused.add(e);
-        return null;
-    });
+    private final Turns turns = new Turns(
+            1,
+            Duration.ZERO,
+            (request, response, handler, e) -> {
+                refused.add(e);
+                return null;
+            },
+            new Typing());
 
     private static MockHttpServletRequest typed(String path) {
         return new MockHttpServletRequest("POST", path);
@@ -81,7 +86,11 @@ class TurnsTest {
     @Test
     void whoWaitedTooLongGetsAProblemLikeAnyOther() throws Exception {
         MockHttpServletResponse busy = new MockHttpServletResponse();
-        new Turns(0, Duration.ZERO, TestServer.bean("handlerExceptionResolver", HandlerExceptionResolver.class))
+        new Turns(
+                        0,
+                        Duration.ZERO,
+                        TestServer.bean("handlerExceptionResolver", HandlerExceptionResolver.class),
+                        new Typing())
                 .doFilter(typed("/api/preview"), busy, (request, response) -> {
                     throw new AssertionError("computed without a turn");
                 });

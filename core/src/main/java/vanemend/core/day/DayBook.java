@@ -88,10 +88,8 @@ public record DayBook(
 
         /** Whether it is {@code before}, but that what is in hand has gone on. */
         private boolean goesOn(Repair before) {
-            return id.equals(before.id)
-                    && promised.equals(before.promised)
+            return isCaseOf(before)
                     && begun == before.begun
-                    && pin.equals(before.pin)
                     && tasks.size() == before.tasks.size()
                     && (begun
                             ? tasks.getFirst()
@@ -99,6 +97,10 @@ public record DayBook(
                                             .equals(before.tasks.getFirst().id())
                                     && later().equals(before.later())
                             : tasks.equals(before.tasks));
+        }
+
+        private boolean isCaseOf(Repair before) {
+            return id.equals(before.id) && promised.equals(before.promised) && pin.equals(before.pin);
         }
 
         /** What follows what is in hand: its waits may have begun, so that they grow shorter. */
@@ -316,6 +318,13 @@ public record DayBook(
 
     /** Whether this asks what {@code before} asked, but that time has gone by. */
     public boolean asks(DayBook before) {
+        return isCaseOf(before)
+                && IntStream.range(0, repairs.size())
+                        .allMatch(i -> repairs.get(i).goesOn(before.repairs.get(i)));
+    }
+
+    /** Whether the same repairs, people, hours, things and what was said of them are there as in {@code before}, however far the work has gone. */
+    public boolean isCaseOf(DayBook before) {
         return zone.equals(before.zone)
                 && hours.equals(before.hours)
                 && hands.equals(before.hands)
@@ -323,8 +332,7 @@ public record DayBook(
                 && ovens == before.ovens
                 && away.equals(before.away)
                 && repairs.size() == before.repairs.size()
-                && IntStream.range(0, repairs.size())
-                        .allMatch(i -> repairs.get(i).goesOn(before.repairs.get(i)));
+                && repairs.stream().allMatch(r -> before.repairs.stream().anyMatch(r::isCaseOf));
     }
 
     /**

@@ -80,7 +80,7 @@ public record Move(Optional<Turned> turned, List<Shift> repairs) {
     }
 
     /** Whether {@code now} gains more than it moves: where somebody finds no time in {@code stood} it always does. */
-    static boolean pays(Day day, DayPlan stood, DayPlan now) {
+    public static boolean pays(Day day, DayPlan stood, DayPlan now) {
         Worth before = Worth.of(day, stood);
         Worth after = Worth.of(day, now);
         if (after.compareTo(before) >= 0) {
