@@ -129,10 +129,22 @@ describe("what was moved", () => {
         (m) => m.slice(11, 16),
       ),
     ).toEqual([
+      "D is ready 40\u202fmin later, 30\u202fmin past its 15:10.",
       "A is ready 14:00, 1\u202fh\u202f00 sooner.",
+      "3 more move.",
+    ]);
+  });
+
+  it("tells who gains most and who loses most where no promise turns", () => {
+    const say = (r: client.Api["ShiftView"][]) => told({ at: moved.at, repairs: r }, (m) => m.slice(11, 16));
+    expect(say([shift("A", "15:00", "14:00"), shift("B", "15:00", "14:50", "14:40"), shift("C", "15:00", "15:30")])).toEqual(
+      ["A is ready 14:00, 1\u202fh\u202f00 sooner.", "C is ready 15:30, 30\u202fmin later.", "1 more moves."],
+    );
+    expect(say([shift("B", "15:00", "14:50", "14:40")])).toEqual([
       "B is ready 10\u202fmin sooner, still 10\u202fmin past its 14:40.",
-      "C is ready 15:30, 30\u202fmin later.",
-      "2 more move.",
+    ]);
+    expect(say([shift("B", "15:00", "15:10", "16:40")])).toEqual([
+      "B is ready 10\u202fmin later, 1\u202fh\u202f30 before its 16:40.",
     ]);
   });
 

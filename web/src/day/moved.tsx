@@ -12,7 +12,7 @@ import { ms } from "./day-book";
 type Shift = Api["ShiftView"];
 
 /** As many repairs as are told by name; of more it is told how many. */
-const NAMED = 3;
+const NAMED = 2;
 
 /** What changed of the order, in a sentence each: who goes first now, what that keeps, and what it costs. */
 export function told(moved: Api["MovedView"], when: (at: string) => string): string[] {
@@ -21,10 +21,17 @@ export function told(moved: Api["MovedView"], when: (at: string) => string): str
     const { first, then, person } = moved.turned;
     out.push(msg("{first} before {then} for {person}.", { first, then, person: firstName(person) }));
   }
-  moved.repairs.slice(0, NAMED).forEach((r) => out.push(one(r, when)));
+  weightiest(moved.repairs).forEach((r) => out.push(one(r, when)));
   const more = moved.repairs.length - NAMED;
   if (more > 0) out.push(msg("{n, plural, one {# more moves.} other {# more move.}}", { n: more }));
   return out;
+}
+
+/** Whose promise is kept or missed by it; then who gains most and who loses most. */
+function weightiest(repairs: readonly Shift[]): Shift[] {
+  const misses = (r: Shift, at: string) => r.promisedAt !== undefined && ms(at) > ms(r.promisedAt);
+  const turned = repairs.filter((r) => misses(r, r.before) !== misses(r, r.after));
+  return [...new Set([...turned, ...repairs.slice(0, 1), ...repairs.slice(-1)])].slice(0, NAMED);
 }
 
 function one(r: Shift, when: (at: string) => string): string {

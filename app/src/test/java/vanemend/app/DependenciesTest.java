@@ -26,7 +26,7 @@ class DependenciesTest {
                 .readTree(Files.readString(ROOT.resolve("web/package.json")))
                 .get("dependencies")
                 .propertyNames()));
-        for (String pom : List.of("core/pom.xml", "app/pom.xml")) {
+        for (String pom : List.of("core/pom.xml", "solver/pom.xml", "app/pom.xml")) {
             Matcher m = DEPENDENCY.matcher(Files.readString(ROOT.resolve(pom)));
             while (m.find()) {
                 String d = m.group(1);
