@@ -8,6 +8,7 @@ import { onScreen, show } from "../test/screen";
 import DayPlace from "./day";
 import { lines } from "./job-sheet";
 import { told } from "./moved";
+import { asked as askedFor } from "./what-if-dialog";
 import { inOneGo, rows, type Sheet, sheets, within, workedMin } from "./day-book";
 
 const at = (time: string, date = "2026-11-24") => `${date}T${time}:00Z`;
@@ -137,9 +138,9 @@ describe("what was moved", () => {
 
   it("tells who gains most and who loses most where no promise turns", () => {
     const say = (r: client.Api["ShiftView"][]) => told({ at: moved.at, repairs: r }, (m) => m.slice(11, 16));
-    expect(say([shift("A", "15:00", "14:00"), shift("B", "15:00", "14:50", "14:40"), shift("C", "15:00", "15:30")])).toEqual(
-      ["A is ready 14:00, 1\u202fh\u202f00 sooner.", "C is ready 15:30, 30\u202fmin later.", "1 more moves."],
-    );
+    expect(
+      say([shift("A", "15:00", "14:00"), shift("B", "15:00", "14:50", "14:40"), shift("C", "15:00", "15:30")]),
+    ).toEqual(["A is ready 14:00, 1\u202fh\u202f00 sooner.", "C is ready 15:30, 30\u202fmin later.", "1 more moves."]);
     expect(say([shift("B", "15:00", "14:50", "14:40")])).toEqual([
       "B is ready 10\u202fmin sooner, still 10\u202fmin past its 14:40.",
     ]);
@@ -161,6 +162,42 @@ describe("what was moved", () => {
     shown({ ...DAY, moved }, []);
     expect(screen.getByText(/Skirt before Door for Tam/)).toBeTruthy();
     expect(screen.queryByRole("button", { name: "Keep it off" })).toBeNull();
+  });
+});
+
+describe("what if", () => {
+  it("asks for what was chosen alone", () => {
+    expect(askedFor({ lamps: "0", without: "", airC: undefined })).toBe("");
+    expect(askedFor({ lamps: "1", without: "tam", airC: 6, from: at("14:00") })).toBe(
+      "?lamps=1&without=tam&airC=6&from=2026-11-24T14%3A00%3A00Z",
+    );
+  });
+
+  it("stands beside the day as it is, with who is ready at another time", async () => {
+    const ask = vi.spyOn(client, "ask").mockResolvedValue({
+      last: at("10:00"),
+      lateMin: 0,
+      missed: 0,
+      asLast: at("10:30"),
+      asLateMin: 30,
+      asMissed: 1,
+      repairs: [{ repair: 8, name: "Skirt split", promisedAt: at("10:00"), before: at("10:30"), after: at("10:00") }],
+      left: [],
+    });
+    shown(DAY);
+    await userEvent.click(screen.getByRole("button", { name: "What if" }));
+    const lamps = await screen.findByRole("group", { name: "Lamps" });
+    await userEvent.click(inside(lamps).getByText("One more"));
+    expect(ask).toHaveBeenLastCalledWith("/api/day/what-if?lamps=1");
+    const row = await screen.findByRole("row", { name: /Promises missed/ });
+    expect(
+      inside(row)
+        .getAllByRole("cell")
+        .map((c) => c.textContent),
+    ).toEqual(["1 by 30\u202fmin in all", "none"]);
+    expect(screen.getByRole("list", { name: "Ready at another time" }).textContent).toBe(
+      "Skirt split: 10:30 → 10:00, promised 10:00",
+    );
   });
 });
 

@@ -17,6 +17,7 @@ import { HoursDialog } from "./hours-dialog";
 import { JobSheet, pinned } from "./job-sheet";
 import { Lanes } from "./lanes";
 import { Moved } from "./moved";
+import { WhatIfDialog } from "./what-if-dialog";
 
 /** Who does what today and on the days after, in which order, and when each repair is ready in it. */
 export default function DayPlace() {
@@ -119,7 +120,7 @@ export default function DayPlace() {
   );
 }
 
-const ACT = "btn border-y-0 border-r-0 max-[699px]:flex-1 max-[699px]:border-t";
+const ACT = "btn px-3 border-y-0 border-r-0 max-[699px]:flex-1 max-[699px]:border-t";
 
 /** What can be done with a day; where there is no room beside its figures, all of it stands under them. */
 function Acts({ day, planned }: { day: Api["DayView"]; planned: boolean }) {
@@ -130,6 +131,11 @@ function Acts({ day, planned }: { day: Api["DayView"]; planned: boolean }) {
         <CalendarDialog day={day}>
           <button className={ACT}>{msg("Calendar")}</button>
         </CalendarDialog>
+      )}
+      {planned && day.jobs.length > 0 && (
+        <WhatIfDialog day={day}>
+          <button className={ACT}>{msg("What if")}</button>
+        </WhatIfDialog>
       )}
       {planned && (
         <button className={ACT} onClick={() => window.print()}>
@@ -157,7 +163,7 @@ const said = (at: number, zone: string) =>
 
 function Figure({ label, value }: { label: string; value: string }) {
   return (
-    <div className="border-l border-hair px-4 py-2 max-[699px]:flex-1 max-[699px]:border-t">
+    <div className="border-l border-hair px-3 py-2 max-[699px]:flex-1 max-[699px]:border-t">
       <span className="lab block">{label}</span>
       <span className="n block text-18 font-semibold">{value}</span>
     </div>

@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day/what-if": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["whatIf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -3907,6 +3923,24 @@ export interface components {
             /** @enum {string} */
             weight: "FINE" | "OTHER" | "STOP" | "NEVER";
         };
+        WhatIfView: {
+            /** Format: date-time */
+            another?: string;
+            /** Format: date-time */
+            asLast?: string;
+            /** Format: int64 */
+            asLateMin: number;
+            /** Format: int32 */
+            asMissed: number;
+            /** Format: date-time */
+            last?: string;
+            /** Format: int64 */
+            lateMin: number;
+            left: string[];
+            /** Format: int32 */
+            missed: number;
+            repairs: components["schemas"]["ShiftView"][];
+        };
         Word: {
             /** @enum {string} */
             sort: "PART" | "VEHICLE" | "SUBSTRATE" | "METHOD" | "DAMAGE" | "MATERIAL" | "LOT" | "PERSON" | "DAY" | "DEVIATION" | "NOTE" | "STATE";
@@ -4232,6 +4266,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DayView"];
+                };
+            };
+        };
+    };
+    whatIf: {
+        parameters: {
+            query?: {
+                lamps?: number;
+                ovens?: number;
+                without?: string;
+                like?: number;
+                from?: string;
+                airC?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfView"];
                 };
             };
         };

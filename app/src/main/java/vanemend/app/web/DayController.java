@@ -31,9 +31,12 @@ import vanemend.app.access.Right;
 import vanemend.app.bench.RepairWork;
 import vanemend.app.problem.Refused;
 import vanemend.app.store.DaySaid;
+import vanemend.app.store.Shop;
 import vanemend.app.store.ShopSettings;
 import vanemend.core.day.DayBook;
 import vanemend.core.day.Hours;
+import vanemend.core.trade.Air;
+import vanemend.core.trade.AirDraft;
 import vanemend.core.trade.Check;
 
 /** The day, and when the shop works. */
@@ -41,6 +44,9 @@ import vanemend.core.trade.Check;
 @RequestMapping("/api")
 class DayController {
     private static final String A_MOMENT = "a day and a time";
+
+    /** More than a shop would buy at once. */
+    private static final int MORE = 3;
 
     private final DayViews views;
     private final RepairWork work;
@@ -50,6 +56,7 @@ class DayController {
     private final Clock clock;
     private final People people;
     private final KeptDay kept;
+    private final Shop shop;
 
     DayController(
             DayViews views,
@@ -59,7 +66,9 @@ class DayController {
             ShopSettings settings,
             Clock clock,
             People people,
-            KeptDay kept) {
+            KeptDay kept,
+            Shop shop) {
+        this.shop = shop;
         this.views = views;
         this.work = work;
         this.accounts = accounts;
@@ -91,6 +100,38 @@ class DayController {
     RepairDayView repair(@PathVariable long id, @RequestParam Optional<Instant> by) {
         kept.value();
         return views.of(id, by);
+    }
+
+    /**
+     * The day with something of it otherwise; nothing is changed by asking.
+     *
+     * @param lamps how many more
+     * @param ovens how many more
+     * @param without whose hands go
+     * @param like a repair of the day of which another is brought in
+     * @param from when that one may begin; at once where nobody said
+     * @param airC °C of the air that repairs which nobody has begun are planned by, at the shop's humidity
+     */
+    @GetMapping("/day/what-if")
+    WhatIfView whatIf(
+            @RequestParam(defaultValue = "0") int lamps,
+            @RequestParam(defaultValue = "0") int ovens,
+            @RequestParam Optional<String> without,
+            @RequestParam Optional<Long> like,
+            @RequestParam Optional<Instant> from,
+            @RequestParam Optional<Double> airC) {
+        DayView now = kept.value();
+        Check check = new Check();
+        check.range("lamps", "Lamps more", (double) lamps, 0, MORE, "");
+        check.range("ovens", "Ovens more", (double) ovens, 0, MORE, "");
+        if (like.isPresent() && now.jobs().stream().noneMatch(j -> j.repair() == like.get())) {
+            check.refuse(
+                    "like", like.get(), "a repair of this day", "No repair " + like.get() + " is planned on this day.");
+        }
+        Optional<Air> air = airC.map(t -> new AirDraft(t, shop.air().rhPercent()).check(check));
+        Refused.unlessClean("What if", check);
+        return views.whatIf(
+                lamps, ovens, without.map(w -> handsOf(w, "without", "What if")), like.map(String::valueOf), from, air);
     }
 
     /**

@@ -45,6 +45,7 @@ import vanemend.core.day.Placed;
 import vanemend.core.day.Promise;
 import vanemend.core.day.Right;
 import vanemend.core.day.Task;
+import vanemend.core.day.WhatIf;
 import vanemend.core.day.Why;
 import vanemend.core.method.Conditions;
 import vanemend.core.method.Step;
@@ -52,6 +53,7 @@ import vanemend.core.part.PartDraft;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
 import vanemend.core.run.RunState;
+import vanemend.core.trade.Air;
 
 /** The day as it is planned: runs under way and repairs that are ready, by the hands, hours, lamps and ovens there are. */
 @Component
@@ -316,6 +318,52 @@ class DayViews {
                         .toList());
     }
 
+    /**
+     * The day that was told last, with something of it otherwise.
+     *
+     * @param air that repairs which nobody has begun are planned by; the shop's where none is given
+     */
+    WhatIfView whatIf(
+            int lamps,
+            int ovens,
+            Optional<String> without,
+            Optional<String> like,
+            Optional<Instant> from,
+            Optional<Air> air) {
+        Shown s = shown.get()
+                .filter(x -> x.made().faults().isEmpty())
+                .orElseThrow(
+                        () -> new Refused(HttpStatus.CONFLICT, "Day", "There is no plan that could be otherwise."));
+        Map<String, List<Task>> asked = new HashMap<>();
+        air.ifPresent(a -> {
+            Conditions then = shop.conditions(false).in(a);
+            s.entries().values().stream()
+                    .filter(e -> !e.begun())
+                    .forEach(e -> planned(work.repair(e.repair()), then)
+                            .ifPresent(x -> asked.put(String.valueOf(e.repair()), x.tasks())));
+        });
+        WhatIf w = WhatIf.of(s.book(), s.made(), new WhatIf.If(lamps, ovens, without, like, from, asked), TURNS);
+        return new WhatIfView(
+                w.last(),
+                w.lateMin(),
+                w.missed(),
+                last(s.book(), s.made().worth().last()),
+                s.made().worth().late() / 60,
+                WhatIf.missed(s.made().day(), s.made().plan().finishes()),
+                w.repairs().stream()
+                        .map(r -> {
+                            Entry e = s.entries().get(r.repair());
+                            return new DayView.ShiftView(e.repair(), e.name(), e.promised(), r.before(), r.after());
+                        })
+                        .toList(),
+                w.left().stream()
+                        .map(id -> Optional.ofNullable(s.entries().get(id))
+                                .map(Entry::name)
+                                .orElse(""))
+                        .toList(),
+                w.another());
+    }
+
     private static String trouble(DayBook book, List<Account> people, List<String> faults) {
         if (book.hours().unsaid()) {
             return "Nobody said yet when this shop works.";
@@ -472,10 +520,7 @@ class DayViews {
         Conditions today = shop.conditions(false);
         Known k = known.getIfPresent(line.id());
         if (k == null || !k.holds(r, today)) {
-            Optional<Asked> asked = RepairWork.work(r.draft(), today)
-                    .workup()
-                    .flatMap(w -> w.plan())
-                    .map(p -> asked(p, r.draft().part()));
+            Optional<Asked> asked = planned(r, today);
             if (asked.isEmpty()) {
                 return Optional.empty();
             }
@@ -483,6 +528,13 @@ class DayViews {
             known.put(line.id(), k);
         }
         return Optional.of(new Entry(line.id(), line.name(), line.vehicle(), false, line.promisedAt(), k.asked()));
+    }
+
+    private static Optional<Asked> planned(Repairs.Stored r, Conditions under) {
+        return RepairWork.work(r.draft(), under)
+                .workup()
+                .flatMap(w -> w.plan())
+                .map(p -> asked(p, r.draft().part()));
     }
 
     private static Asked asked(Plan p, PartDraft part) {

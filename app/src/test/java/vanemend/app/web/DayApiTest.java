@@ -236,6 +236,32 @@ class DayApiTest {
     }
 
     @Test
+    @DisplayName("what if is told beside the day as it is, changes nothing, and what cannot be is said at its field")
+    void whatIf() {
+        JsonNode day = isla.get("/api/day").body();
+        JsonNode as = isla.get("/api/day/what-if").body();
+        assertThat(at(as, "asLast")).isEqualTo(at(day, "last"));
+        assertThat(as.get("asLateMin").asLong()).isEqualTo(day.get("lateMin").asLong());
+        assertThat(at(as, "last")).isBeforeOrEqualTo(at(day, "last"));
+        JsonNode less = isla.get("/api/day/what-if?without=priya&lamps=1").body();
+        assertThat(less.get("lateMin").asLong()).isGreaterThanOrEqualTo(0);
+        assertThat(at(less, "last")).isAfter(at(day, "now"));
+        long id = day.get("jobs").get(0).get("repair").asLong();
+        Instant from = at(day, "now").plusSeconds(86_400);
+        assertThat(at(isla.get("/api/day/what-if?like=" + id + "&from=" + from).body(), "another"))
+                .isAfter(from);
+        assertThat(isla.get("/api/day/what-if?airC=6").status()).isEqualTo(200);
+        for (String wrong : List.of("lamps=9", "ovens=-1", "without=isla", "like=999999", "airC=200")) {
+            Caller.Answer no = isla.get("/api/day/what-if?" + wrong);
+            assertThat(no.status()).as(wrong).isEqualTo(422);
+            assertThat(no.body().get("problems").get(0).get("field").asString())
+                    .endsWith(wrong.split("=")[0].replace("airC", "tempC"));
+        }
+        assertThat(isla.get("/api/day").body().get("jobs").size())
+                .isEqualTo(day.get("jobs").size());
+    }
+
+    @Test
     @DisplayName("a promise that turns two repairs round is told with who and when, and kept off by whoever may say it")
     void movedAndKeptOff() {
         assertThat(TestServer.as("joss").post("/api/day/moved/off", Map.of()).status())

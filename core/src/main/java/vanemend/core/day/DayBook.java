@@ -1,5 +1,6 @@
 package vanemend.core.day;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
@@ -236,6 +237,11 @@ public record DayBook(
 
     Instant at(int seconds) {
         return now.plusSeconds(seconds);
+    }
+
+    /** After all that is looked ahead. */
+    Instant end() {
+        return now.plus(Duration.ofDays(DAYS + 1L));
     }
 
     /** What goes off in somebody's hands is spread, at lunch and after hours too. */

@@ -42,6 +42,11 @@ public record Conditions(
         return new Conditions(air, other, shelf, now, zone, spreadMlPerMin, place, heat);
     }
 
+    /** A copy in other air. */
+    public Conditions in(Air other) {
+        return new Conditions(other, house, shelf, now, zone, spreadMlPerMin, place, heat);
+    }
+
     /** A copy at another time. */
     public Conditions at(Instant other) {
         return new Conditions(air, house, shelf, other, zone, spreadMlPerMin, place, heat);
