@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { screen, within as inside } from "@testing-library/react";
+import { cleanup, screen, within as inside } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import * as client from "../api/client";
@@ -404,6 +404,23 @@ describe("a repair of the day, opened", () => {
     expect(await sheet.findByText("At the cost of others, in the best order found:")).toBeTruthy();
     expect(sheet.getByText(/^Door dent, promised .*15:00: ready .*15:40 instead of .*09:30$/)).toBeTruthy();
     expect(sent).toHaveBeenCalledWith(`/api/day/repairs/8?by=${encodeURIComponent("2026-11-24T09:30:00.000Z")}`);
+    sent.mockRestore();
+  });
+
+  it("is opened by a link to it, and says so where it has no time on the day", async () => {
+    const sent = vi
+      .spyOn(client, "ask")
+      .mockImplementation(((path: string) =>
+        Promise.resolve(path.startsWith("/api/day/repairs") ? TOLD : DAY)) as typeof client.ask);
+    const given = [
+      [keys.day, DAY],
+      [keys.session, SESSION],
+    ] as const;
+    show(<DayPlace />, given, "/day?repair=8");
+    expect(await screen.findByRole("region", { name: "Skirt split on this day" })).toBeTruthy();
+    cleanup();
+    show(<DayPlace />, given, "/day?repair=77");
+    expect(screen.getByRole("status").textContent).toMatch(/has no time on this day/);
     sent.mockRestore();
   });
 

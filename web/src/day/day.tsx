@@ -1,5 +1,5 @@
-import { useState } from "react";
-import { Link } from "react-router";
+import { useEffect, useRef, useState } from "react";
+import { Link, useSearchParams } from "react-router";
 import type { Api } from "../api/client";
 import { useNow } from "../api/clock";
 import { useDay } from "../api/queries";
@@ -25,7 +25,10 @@ export default function DayPlace() {
   const asked = useDay();
   const now = useNow();
   const [date, setDate] = useState("");
-  const [touched, setTouched] = useState<number>();
+  const [params, setParams] = useSearchParams();
+  const touched = Number(params.get("repair")) || undefined;
+  const setTouched = (repair: number | undefined) =>
+    setParams(repair === undefined ? {} : { repair: String(repair) }, { replace: true });
   if (asked.isError && !asked.data)
     return <p className="p-6 text-20 font-bold text-oxide-text">{asked.error.message}</p>;
   if (!asked.data) return <Skeleton />;
@@ -105,6 +108,13 @@ export default function DayPlace() {
       {planned && <OnPaper day={day} sheet={sheet} now={now} />}
       {planned && day.jobs.length === 0 && (
         <p className="border-b border-hair p-4 text-20">{msg("Nothing runs and nothing is ready to begin.")}</p>
+      )}
+      {planned && touched !== undefined && day.jobs.every((j) => j.repair !== touched) && (
+        <p role="status" className="firm-b p-4 text-18 font-semibold">
+          {msg(
+            "The repair that was asked for has no time on this day: it has no plan, is done, or waits until others are.",
+          )}
+        </p>
       )}
       <Jobs day={day} now={now} touched={touched} touch={setTouched} />
       <Not title={msg("Held by a stop")} some={day.held} told={(n) => n.why} />
@@ -216,13 +226,19 @@ function Jobs({
   touched: number | undefined;
   touch: (repair: number | undefined) => void;
 }) {
+  // Whoever comes by a link to one repair sees it; who touches one has it before them.
+  const [came] = useState(touched);
+  const there = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (came !== undefined) there.current?.scrollIntoView?.({ block: "start" });
+  }, []);
   if (day.jobs.length === 0) return null;
   return (
     <section aria-label={msg("Repairs of this plan")} className="no-print">
       {day.jobs.map((j) => {
         const over = j.promisedAt ? (ms(j.ready) - ms(j.promisedAt)) / 60_000 : 0;
         return (
-          <div key={j.repair}>
+          <div key={j.repair} ref={j.repair === came ? there : undefined}>
             <div className="flex min-h-16 items-stretch border-b border-hair max-[699px]:flex-wrap">
               <button
                 aria-expanded={touched === j.repair}

@@ -151,7 +151,7 @@ function Beside({ day, what, brought }: { day: Api["DayView"]; what: Api["WhatIf
         <ul aria-label={msg("Ready at another time")} className="n py-2 text-16">
           {what.repairs.map((r) => (
             <li key={r.repair} className="border-t border-hair py-1.5">
-              {r.name}: {at(r.before)} → <b>{at(r.after)}</b>
+              {r.name}: {at(r.before)} → <b className="whitespace-nowrap">{at(r.after)}</b>
               {r.promisedAt && `, ${msg("promised {at}", { at: moment(r.promisedAt, now, day.zone) })}`}
             </li>
           ))}

@@ -231,6 +231,7 @@ function Title({
   /** The record prints a heading of its own. */
   record: boolean;
 }) {
+  const { id } = useParams();
   const zone = useZone();
   const part = on.draft?.part;
   const workup = on.workup;
@@ -272,7 +273,17 @@ function Title({
         {steps !== undefined && (
           <TitleFigure label={msg("Steps done")} value={msg("{done} of {all}", { done: stepsDone ?? 0, all: steps })} />
         )}
-        {on.draft?.promisedAt && <TitleFigure label={msg("Promised")} value={dayAndTime(on.draft.promisedAt, zone)} />}
+        {workup && !record && (
+          <Link
+            to={`/day?repair=${id}`}
+            className={`no-print hover:bg-ground flex ${on.draft?.promisedAt ? "" : "max-[1099px]:hidden"}`}
+          >
+            <TitleFigure
+              label={on.draft?.promisedAt ? msg("Promised") : msg("Promise")}
+              value={on.draft?.promisedAt ? dayAndTime(on.draft.promisedAt, zone) : msg("Can I?")}
+            />
+          </Link>
+        )}
       </div>
     </div>
   );

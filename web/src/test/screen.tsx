@@ -17,7 +17,7 @@ const QUANTITIES = [
 ] satisfies Api["QuantityView"][];
 
 /** A component on a screen of its own: in metric, by day, with what the server would have told it. */
-export function show(what: ReactNode, given: readonly (readonly [readonly unknown[], unknown])[] = []) {
+export function show(what: ReactNode, given: readonly (readonly [readonly unknown[], unknown])[] = [], at = "/") {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } });
   client.setQueryData(keys.catalogue, { quantities: QUANTITIES, measured: [], roles: [], tools: [] });
   client.setQueryData(keys.session, {
@@ -40,7 +40,7 @@ export function show(what: ReactNode, given: readonly (readonly [readonly unknow
   return render(
     <QueryClientProvider client={client}>
       <PreferencesProvider>
-        <MemoryRouter>{what}</MemoryRouter>
+        <MemoryRouter initialEntries={[at]}>{what}</MemoryRouter>
       </PreferencesProvider>
     </QueryClientProvider>,
   );
