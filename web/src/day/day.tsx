@@ -67,6 +67,13 @@ export default function DayPlace() {
         <Acts day={day} planned={planned} />
       </div>
       {day.trouble !== "" && <p className="firm-b bg-tape text-on-tape p-4 text-20 font-semibold">{day.trouble}</p>}
+      {planned && touched !== undefined && day.jobs.every((j) => j.repair !== touched) && (
+        <p role="status" className="firm-b p-4 text-18 font-semibold">
+          {msg(
+            "The repair that was asked for has no time on this day: it has no plan, is done, or waits until others are.",
+          )}
+        </p>
+      )}
       {planned && <Moved day={day} now={now} />}
       {planned && day.solverGone && (
         <p className="firm-b no-print px-4 py-3 text-16">
@@ -108,13 +115,6 @@ export default function DayPlace() {
       {planned && <OnPaper day={day} sheet={sheet} now={now} />}
       {planned && day.jobs.length === 0 && (
         <p className="border-b border-hair p-4 text-20">{msg("Nothing runs and nothing is ready to begin.")}</p>
-      )}
-      {planned && touched !== undefined && day.jobs.every((j) => j.repair !== touched) && (
-        <p role="status" className="firm-b p-4 text-18 font-semibold">
-          {msg(
-            "The repair that was asked for has no time on this day: it has no plan, is done, or waits until others are.",
-          )}
-        </p>
       )}
       <Jobs day={day} now={now} touched={touched} touch={setTouched} />
       <Not title={msg("Held by a stop")} some={day.held} told={(n) => n.why} />
@@ -231,7 +231,7 @@ function Jobs({
   const there = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (came !== undefined) there.current?.scrollIntoView?.({ block: "start" });
-  }, []);
+  }, [came]);
   if (day.jobs.length === 0) return null;
   return (
     <section aria-label={msg("Repairs of this plan")} className="no-print">

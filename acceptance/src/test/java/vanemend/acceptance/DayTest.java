@@ -75,6 +75,20 @@ class DayTest {
         isla.station("Part");
         assertThat(isla.page().getByLabel("Promised for", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue(Pattern.compile("\\d"));
+        isla.page()
+                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Promised")))
+                .click();
+        assertThat(isla.page()).hasURL(Depot.url() + "/day?repair=" + tam.number());
+        assertThat(region(isla.page(), "Brought in at ten on this day").getByText("Hands are at it"))
+                .isVisible();
+        isla.button("What if").click();
+        isla.page()
+                .getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Hands gone from now on"))
+                .getByText("Tam")
+                .click();
+        // It is in Tam's hands alone, as was said.
+        assertThat(isla.page().getByText(Pattern.compile("^No time found: .*Brought in at ten")))
+                .isVisible();
     }
 
     @Test
