@@ -177,7 +177,7 @@ final class DayModel {
         long[] room = {job.from(), horizon - t.seconds()};
         Domain when = t.eyes()
                 ? domain(
-                        open().stream()
+                        day.open().stream()
                                 .map(s -> new long[] {s.from(), s.to() - t.seconds()})
                                 .toList(),
                         room)
@@ -298,23 +298,6 @@ final class DayModel {
                 .filter(s -> s[0] <= s[1])
                 .toArray(long[][]::new);
         return Domain.fromIntervals(in);
-    }
-
-    /** When somebody is in the shop. */
-    private List<Span> open() {
-        List<Span> out = new ArrayList<>();
-        day.people().stream()
-                .flatMap(p -> p.hours().stream())
-                .sorted((a, b) -> Integer.compare(a.from(), b.from()))
-                .forEach(s -> {
-                    if (!out.isEmpty() && s.from() <= out.getLast().to()) {
-                        Span last = out.removeLast();
-                        out.add(new Span(last.from(), Math.max(last.to(), s.to())));
-                    } else {
-                        out.add(s);
-                    }
-                });
-        return out;
     }
 
     private void links(Job job, Task t) {

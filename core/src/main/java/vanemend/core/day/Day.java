@@ -28,7 +28,7 @@ public record Day(List<Person> people, List<Thing> things, List<Job> jobs, int l
     }
 
     /** When somebody is in the shop, in order, stretches that touch made one. */
-    List<Span> open() {
+    public List<Span> open() {
         List<Span> all = people.stream()
                 .flatMap(p -> p.hours().stream())
                 .sorted(Comparator.comparingInt(Span::from))
