@@ -131,8 +131,7 @@ public class BetterOrders {
         try {
             told.publishEvent(new Happened.Looked(took(a, solver().asked(ordered(a)))));
         } catch (IOException | RuntimeException e) {
-            LOG.warn("the solver gave no order: {}", e.toString());
-            ended();
+            ended(e);
         }
     }
 
@@ -176,10 +175,11 @@ public class BetterOrders {
         return process.get();
     }
 
-    private synchronized void ended() {
+    private synchronized void ended(Exception why) {
         if (closed) {
             return;
         }
+        LOG.warn("the solver gave no order: {}", why.toString());
         if (process.isPresent()) {
             try {
                 process.get().close();
