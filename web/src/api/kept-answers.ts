@@ -5,7 +5,7 @@ import { createStore, del, get, set } from "idb-keyval";
 const NEEDED = new Set(["session", "bench", "day", "run", "catalogue", "rules", "repairs"]);
 const KEY = "answers";
 /** Goes up where what is answered gets another shape: a page never shows what an earlier release kept. */
-const SHAPE = 2;
+const SHAPE = 3;
 const OLDEST_MS = 24 * 3_600_000;
 const BREATH_MS = 1_000;
 /** So old what is kept may grow before an answer that says the same is kept again. */

@@ -42,6 +42,15 @@ export function within<T extends { from: string; to: string }>(blocks: readonly 
     .filter((b) => b.to > b.from);
 }
 
+export type Done = Api["DoneView"];
+
+/** Until when today's part that is over reaches, and what was done in it; nothing on other days. */
+export function past(day: Api["DayView"], sheet: Sheet): { from: number; to: number; done: readonly Done[] } {
+  const today = sheet.date === dateOf(ms(day.now), day.zone);
+  const done = today ? day.done : [];
+  return { from: Math.min(...done.map((d) => ms(d.from))), to: Math.min(ms(day.now), sheet.from), done };
+}
+
 /** What hands are at work of {@code some}, min: a break that falls into a block is none of it. */
 export function workedMin(some: readonly { from: number; to: number }[], sheet: Sheet): number {
   const meets = (a: { from: number; to: number }, b: { from: number; to: number }) =>

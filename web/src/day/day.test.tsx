@@ -9,7 +9,7 @@ import DayPlace from "./day";
 import { lines } from "./job-sheet";
 import { told } from "./moved";
 import { asked as askedFor } from "./what-if-dialog";
-import { inOneGo, rows, type Sheet, sheets, within, workedMin } from "./day-book";
+import { inOneGo, past, rows, type Sheet, sheets, within, workedMin } from "./day-book";
 
 const at = (time: string, date = "2026-11-24") => `${date}T${time}:00Z`;
 const block = (
@@ -77,6 +77,7 @@ const DAY = {
     block(1, "tam", "09:00", "09:30"),
     block(2, "tam", "10:00", "10:30"),
   ],
+  done: [],
   held: [{ repair: 9, name: "Roof hatch", why: "Deeper than planned" }],
   left: [],
   trouble: "",
@@ -162,6 +163,29 @@ describe("what was moved", () => {
     shown({ ...DAY, moved }, []);
     expect(screen.getByText(/Skirt before Door for Tam/)).toBeTruthy();
     expect(screen.queryByRole("button", { name: "Keep it off" })).toBeNull();
+  });
+});
+
+describe("what was done today", () => {
+  const done = [
+    { repair: 7, name: "Door dent", person: "tam", from: at("07:30"), to: at("07:50"), steps: 3 },
+    { repair: 6, name: "Lid", person: "tam", from: at("07:50"), to: at("07:55"), steps: 1 },
+  ];
+
+  it("stands on its own day alone, from the first of it until now", () => {
+    const day = { ...DAY, done };
+    const [today] = sheets(day);
+    if (!today) throw new Error("no sheet");
+    expect(past(day, today)).toEqual({ from: Date.parse(at("07:30")), to: Date.parse(at("08:00")), done });
+    expect(past(day, { ...today, date: "2026-11-25" }).done).toEqual([]);
+  });
+
+  it("is told to whom it is, in words", () => {
+    shown({ ...DAY, done });
+    const tam = region("Tam Okafor");
+    expect(tam.getByText("Done today: 25 min")).toBeTruthy();
+    expect(tam.getByText("Door dent, 3 steps")).toBeTruthy();
+    expect(region("Priya Lindqvist").queryByText(/Done today/)).toBeNull();
   });
 });
 

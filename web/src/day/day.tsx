@@ -10,7 +10,7 @@ import { Skeleton } from "../shell/skeleton";
 import { useTitle } from "../shell/title";
 import { dated } from "../units/dated";
 import { minutes, moment, timeOfDay } from "../units/units";
-import { inOneGo, ms, type Sheet, sheets, within } from "./day-book";
+import { type Done, inOneGo, ms, past, type Sheet, sheets, within } from "./day-book";
 import { AwayDialog } from "./away-dialog";
 import { CalendarDialog } from "./calendar-dialog";
 import { HoursDialog } from "./hours-dialog";
@@ -122,7 +122,7 @@ export default function DayPlace() {
       {planned && (
         <p className="lab no-print p-4">
           {msg(
-            "An order that can be kept, by planned minutes: what goes wrong is not counted. An apprentice is given nothing that goes off, no glass and no tyre. Upright line: promised. Dashed: wished for. Dark notch: ready.",
+            "An order that can be kept, by planned minutes: what goes wrong is not counted. An apprentice is given nothing that goes off, no glass and no tyre. Upright line: promised. Dashed: wished for. Dark notch: ready. Pale: done, as it was said.",
           )}
         </p>
       )}
@@ -208,8 +208,31 @@ function ByHand({ day, sheet }: { day: Api["DayView"]; sheet: Sheet }) {
               </li>
             ))}
           </ol>
+          <Over some={past(day, sheet).done.filter((d) => d.person === p.id)} zone={day.zone} />
         </section>
       ))}
+    </div>
+  );
+}
+
+/** What one did today already, in words. */
+function Over({ some, zone }: { some: readonly Done[]; zone: string }) {
+  if (some.length === 0) return null;
+  return (
+    <div className="pt-2">
+      <h3 className="text-16 font-semibold">
+        {msg("Done today: {time}", { time: minutes(some.reduce((sum, d) => sum + ms(d.to) - ms(d.from), 0) / 60_000) })}
+      </h3>
+      <ol>
+        {some.map((d) => (
+          <li key={`${d.repair}-${d.from}`} className="n flex gap-3 py-1 text-16">
+            <span className="shrink-0 font-semibold">
+              {timeOfDay(d.from, zone)}–{timeOfDay(d.to, zone)}
+            </span>
+            <span>{d.steps > 1 ? msg("{name}, {n} steps", { name: d.name, n: d.steps }) : d.name}</span>
+          </li>
+        ))}
+      </ol>
     </div>
   );
 }

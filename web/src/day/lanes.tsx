@@ -5,9 +5,13 @@ import { useSize } from "../marks/use-size";
 import { msg } from "../messages/messages";
 import { firstName } from "../shell/first-name";
 import { minutes, timeOfDay } from "../units/units";
-import { type Block, ms, rows, type Sheet, within, workedMin } from "./day-book";
+import { type Block, ms, past, rows, type Sheet, within, workedMin } from "./day-book";
 
 const NAME_PX = 124;
+/** What is over is folded: as wide however long it was. */
+const PAST_PX = 148;
+/** Between what is over and what is to come. */
+const FOLD_PX = 8;
 const HEAD_PX = 54;
 const BLOCK_PX = 46;
 const TAPE_PX = 22;
@@ -93,8 +97,11 @@ export function Lanes({
   const id = useId();
   const [ref, { width: room }] = useSize();
   const minutesLong = (sheet.to - sheet.from) / 60_000;
-  const perMs = Math.max(LEAST_PX_A_MINUTE, (room - NAME_PX - 16) / minutesLong) / 60_000;
-  const x = (at: number) => NAME_PX + (at - sheet.from) * perMs;
+  const before = past(day, sheet);
+  const left = NAME_PX + (before.done.length > 0 ? PAST_PX : 0);
+  const perMs = Math.max(LEAST_PX_A_MINUTE, (room - left - 16) / minutesLong) / 60_000;
+  const x = (at: number) => left + (at - sheet.from) * perMs;
+  const folded = (at: number) => NAME_PX + ((at - before.from) / (before.to - before.from)) * (PAST_PX - FOLD_PX);
   const width = x(sheet.to) + 16;
   const all = lanes(day, sheet);
   const tops = all.map((_, i) => HEAD_PX + all.slice(0, i).reduce((sum, l) => sum + heightOf(l), 0));
@@ -116,6 +123,17 @@ export function Lanes({
         <svg width={width} height={height} aria-hidden="true" className="block">
           <Hatches id={id} />
           <rect x={NAME_PX} width={width - NAME_PX} height={HEAD_PX} fill="var(--ground)" />
+          {before.done.length > 0 && (
+            <g>
+              <text x={NAME_PX + 4} y="18" style={{ fontWeight: 700, fontSize: 16 }}>
+                {timeOfDay(before.from, day.zone)}
+              </text>
+              <text x={NAME_PX + 4} y="40" style={{ fontSize: 14 }}>
+                {msg("done")}
+              </text>
+              <path d={`M${left - FOLD_PX / 2} 4V${height}`} stroke="var(--ink)" strokeDasharray="2 4" />
+            </g>
+          )}
           {sheet.breaks.map((b) => (
             <rect
               key={b.from}
@@ -174,6 +192,20 @@ export function Lanes({
                     {l.told}
                   </text>
                 )}
+                {before.done
+                  .filter((d) => d.person === l.key)
+                  .map((d) => (
+                    <Over
+                      key={`${d.repair}-${d.from}`}
+                      number={day.jobs.find((j) => j.repair === d.repair)?.number}
+                      x={folded(ms(d.from))}
+                      y={top + GAP_PX}
+                      width={folded(Math.min(ms(d.to), before.to)) - folded(ms(d.from))}
+                      touched={
+                        touched !== undefined && day.jobs.some((j) => j.number === touched && j.repair === d.repair)
+                      }
+                    />
+                  ))}
                 {l.hands.map(({ block, from, to }) => (
                   <Hands
                     key={`${block.number}-${block.from}`}
@@ -250,6 +282,40 @@ function Hands({
       {words && (
         <text x={x + 30} y={y + 26} style={{ fill: "var(--on-pine)", fontSize: 14 }}>
           {words}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** What was done, pale; numbered where its repair is still of the day. */
+function Over({
+  number,
+  x,
+  y,
+  width,
+  touched,
+}: {
+  number: number | undefined;
+  x: number;
+  y: number;
+  width: number;
+  touched: boolean;
+}) {
+  return (
+    <g>
+      <rect
+        x={x}
+        y={y}
+        width={Math.max(2, width)}
+        height={BLOCK_PX - 4}
+        fill="var(--ground)"
+        stroke={touched ? "var(--violet)" : "var(--ink)"}
+        strokeWidth={touched ? 4 : 1}
+      />
+      {number !== undefined && width > NUMBER_PX && (
+        <text x={x + 6} y={y + 27} style={{ fontWeight: 700, fontSize: 16 }}>
+          {number}
         </text>
       )}
     </g>

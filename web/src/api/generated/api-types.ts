@@ -1689,6 +1689,7 @@ export interface components {
             blocks: components["schemas"]["DayBlock"][];
             /** Format: date-time */
             bound?: string;
+            done: components["schemas"]["DoneView"][];
             /** Format: date-time */
             firstComeLast?: string;
             /** Format: int64 */
@@ -1755,6 +1756,18 @@ export interface components {
             repair?: number;
             repairName?: string;
             shown: components["schemas"]["Shown"];
+        };
+        DoneView: {
+            /** Format: date-time */
+            from: string;
+            name: string;
+            person: string;
+            /** Format: int64 */
+            repair: number;
+            /** Format: int32 */
+            steps: number;
+            /** Format: date-time */
+            to: string;
         };
         DoseLine: {
             /** Format: double */

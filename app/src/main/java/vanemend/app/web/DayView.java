@@ -30,6 +30,7 @@ import vanemend.core.day.DayBook;
  * @param lateMin minutes past promises, of all jobs
  * @param firstComeLateMin the same if whoever can begin first went first
  * @param moved what changed last of the order; empty where nothing did for a while
+ * @param done what was done today by those whose hands there are, by its beginning
  * @param solverGone whether nothing looks for a better order any more, as what did has died
  */
 record DayView(
@@ -51,7 +52,16 @@ record DayView(
         long lateMin,
         long firstComeLateMin,
         Optional<MovedView> moved,
-        boolean solverGone) {
+        boolean solverGone,
+        List<DoneView> done) {
+
+    /**
+     * What hands did today, as it was.
+     *
+     * @param person id of whose
+     * @param steps how many, one after the other
+     */
+    record DoneView(long repair, String name, String person, Instant from, Instant to, int steps) {}
 
     /**
      * What changed of the order that people went by.

@@ -99,6 +99,7 @@ class DayViews {
 
     private final StandingOrder order;
     private final BetterOrders better;
+    private final PastViews past;
 
     private final RepairWork work;
     private final Repairs repairs;
@@ -123,7 +124,9 @@ class DayViews {
             Lines lines,
             Clock clock,
             StandingOrder order,
-            BetterOrders better) {
+            BetterOrders better,
+            PastViews past) {
+        this.past = past;
         this.order = order;
         this.better = better;
         this.work = work;
@@ -142,7 +145,8 @@ class DayViews {
         List<Account> people =
                 accounts.all().stream().filter(a -> a.role().works()).toList();
         List<NotPlanned> held = new ArrayList<>();
-        List<Entry> entries = new ArrayList<>(underWay(now, people, held));
+        List<RepairWork.Live> live = work.underWay().live();
+        List<Entry> entries = new ArrayList<>(underWay(live, now, people, held));
         int room = MOST - entries.size();
         List<NotPlanned> left = new ArrayList<>();
         for (RepairLine line : ready()) {
@@ -176,7 +180,7 @@ class DayViews {
                 gone.stream()
                         .map(g -> new DayBook.Away(g.who(), g.from(), g.to()))
                         .toList());
-        return view(book, people, entries, held, left, gone);
+        return view(book, people, entries, held, left, gone, past.today(live, people, now, shop.zone(), hours));
     }
 
     private DayView view(
@@ -185,7 +189,8 @@ class DayViews {
             List<Entry> entries,
             List<NotPlanned> held,
             List<NotPlanned> left,
-            List<DaySaid.Gone> gone) {
+            List<DaySaid.Gone> gone,
+            List<DayView.DoneView> done) {
         Map<String, Entry> byId =
                 entries.stream().collect(Collectors.toMap(e -> String.valueOf(e.repair()), Function.identity()));
         StandingOrder.Now now = order.of(book);
@@ -224,7 +229,8 @@ class DayViews {
                 made.worth().late() / 60,
                 made.firstCome().late() / 60,
                 sound ? now.told().map(t -> moved(t, people, byId)) : Optional.empty(),
-                better.state() == BetterOrders.State.GONE);
+                better.state() == BetterOrders.State.GONE,
+                done);
     }
 
     private static DayView.MovedView moved(StandingOrder.Told t, List<Account> people, Map<String, Entry> byId) {
@@ -473,9 +479,10 @@ class DayViews {
         return tasks.get(i).hands() ? Math.max(1, to - from) : 0;
     }
 
-    private List<Entry> underWay(Instant now, List<Account> people, List<NotPlanned> held) {
+    private static List<Entry> underWay(
+            List<RepairWork.Live> live, Instant now, List<Account> people, List<NotPlanned> held) {
         List<Entry> out = new ArrayList<>();
-        for (RepairWork.Live l : work.underWay().live()) {
+        for (RepairWork.Live l : live) {
             RunState s = l.state();
             String name = l.frozen().workup().name();
             if (!s.stops().isEmpty()) {

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.StringReader;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -233,6 +235,25 @@ class DayApiTest {
         }
         assertThat(isla.get("/api/day/repairs/999999").status()).isEqualTo(404);
         assertThat(isla.get("/api/day/repairs/1?by=soon").status()).isEqualTo(400);
+    }
+
+    @Test
+    @DisplayName("what was done today is somebody's, of today, and over")
+    void doneToday() {
+        JsonNode day = isla.get("/api/day").body();
+        Instant now = at(day, "now");
+        ZoneId zone = ZoneId.of(day.get("zone").asString());
+        Instant midnight = LocalDate.ofInstant(now, zone).atStartOfDay(zone).toInstant();
+        List<String> people =
+                day.get("people").valueStream().map(p -> p.get("id").asString()).toList();
+        assertThat(day.get("done").valueStream()).allSatisfy(d -> {
+            assertThat(people).contains(d.get("person").asString());
+            assertThat(at(d, "from")).isBefore(at(d, "to")).isAfterOrEqualTo(midnight);
+            assertThat(at(d, "to")).isBeforeOrEqualTo(now);
+            assertThat(d.get("steps").asInt()).isPositive();
+        });
+        // The demo's run began an hour before it was loaded.
+        assertThat(day.get("done").size()).isGreaterThanOrEqualTo(now.isAfter(midnight.plusSeconds(7200)) ? 1 : 0);
     }
 
     @Test

@@ -12,6 +12,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -124,6 +125,13 @@ public record Hours(Map<DayOfWeek, List<Stretch>> days) {
             }
         }
         return out;
+    }
+
+    /** When the shop opens on {@code date}; empty on a day off. */
+    public Optional<Instant> opens(LocalDate date, ZoneId zone) {
+        return days.getOrDefault(date.getDayOfWeek(), List.of()).stream()
+                .findFirst()
+                .map(s -> date.atTime(s.from()).atZone(zone).toInstant());
     }
 
     private static int seconds(Instant now, LocalDate date, LocalTime at, ZoneId zone) {
