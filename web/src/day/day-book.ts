@@ -51,6 +51,36 @@ export function past(day: Api["DayView"], sheet: Sheet): { from: number; to: num
   return { from: Math.min(...done.map((d) => ms(d.from))), to: Math.min(ms(day.now), sheet.from), done };
 }
 
+/** Another's work that goes off, while an apprentice's own hands are free. */
+export interface Beside {
+  person: string;
+  block: Block;
+  from: number;
+  to: number;
+}
+
+const meet = (a: { from: number; to: number }, b: { from: number; to: number }) => a.from < b.to && b.from < a.to;
+
+/**
+ * Whom each apprentice can stand beside, by the order that is planned: nothing of theirs, no break and no absence falls into it, and of two at
+ * once it is the first. Whoever keeps hours of their own is left out: when they are free is not told here.
+ */
+export function beside(day: Api["DayView"], sheet: Sheet): Beside[] {
+  const here = within(day.blocks, sheet).filter(({ block }) => block.work !== "WAIT" && block.person !== undefined);
+  return day.people
+    .filter((p) => p.role === "APPRENTICE" && day.own[p.id] === undefined)
+    .flatMap((p) => {
+      const away = day.away.filter((a) => a.who === p.id).map((a) => ({ from: ms(a.from), to: ms(a.to) }));
+      const taken = [...here.filter(({ block }) => block.person === p.id), ...sheet.breaks, ...away];
+      const out: Beside[] = [];
+      for (const { block, from, to } of [...here].sort((a, b) => a.from - b.from)) {
+        const live = block.work === "LIVE" && block.person !== p.id;
+        if (live && ![...taken, ...out].some((t) => meet(t, { from, to }))) out.push({ person: p.id, block, from, to });
+      }
+      return out;
+    });
+}
+
 /** What hands are at work of {@code some}, min: a break that falls into a block is none of it. */
 export function workedMin(some: readonly { from: number; to: number }[], sheet: Sheet): number {
   const meets = (a: { from: number; to: number }, b: { from: number; to: number }) =>

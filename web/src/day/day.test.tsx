@@ -9,7 +9,7 @@ import DayPlace from "./day";
 import { lines } from "./job-sheet";
 import { told } from "./moved";
 import { asked as askedFor } from "./what-if-dialog";
-import { inOneGo, past, rows, type Sheet, sheets, within, workedMin } from "./day-book";
+import { beside, inOneGo, past, rows, type Sheet, sheets, within, workedMin } from "./day-book";
 
 const at = (time: string, date = "2026-11-24") => `${date}T${time}:00Z`;
 const block = (
@@ -186,6 +186,42 @@ describe("what was done today", () => {
     expect(tam.getByText("Done today: 25 min")).toBeTruthy();
     expect(tam.getByText("Door dent, 3 steps")).toBeTruthy();
     expect(region("Priya Lindqvist").queryByText(/Done today/)).toBeNull();
+  });
+});
+
+describe("whom to stand beside", () => {
+  const joss = { id: "joss", name: "Joss Marr", role: "APPRENTICE" as const };
+  const day = {
+    ...DAY,
+    people: [...DAY.people, joss],
+    blocks: [
+      ...DAY.blocks,
+      block(3, "joss", "10:00", "10:30"),
+      block(4, "priya", "10:20", "10:40", { work: "LIVE" }),
+      block(5, "tam", "08:10", "08:25", { work: "LIVE" }),
+      block(6, "tam", "11:00", "11:10", { work: "LIVE" }),
+      block(7, "priya", "12:10", "12:20", { work: "LIVE" }),
+    ],
+  } as unknown as client.Api["DayView"];
+  const [sheet] = sheets(day);
+  const told = (d: client.Api["DayView"]) =>
+    sheet ? beside(d, sheet).map((b) => `${b.person} ${b.block.number} ${b.block.person}`) : [];
+
+  it("is what goes off in others' hands while an apprentice's are free, one at a time, not in a break", () => {
+    expect(told(day)).toEqual(["joss 2 priya", "joss 6 tam"]);
+  });
+
+  it("is nobody while they are away, and not told where their hours are their own", () => {
+    expect(told({ ...day, away: [{ id: 1, who: "joss", from: at("10:50"), to: at("12:00") }] })).toEqual([
+      "joss 2 priya",
+    ]);
+    expect(told({ ...day, own: { joss: {} } } as unknown as client.Api["DayView"])).toEqual([]);
+  });
+
+  it("is said to them in words", () => {
+    shown(day);
+    expect(region("Joss Marr").getByText("Priya at 2: Sand 2")).toBeTruthy();
+    expect(region("Tam Okafor").queryByText("With hands free, to stand beside")).toBeNull();
   });
 });
 

@@ -10,7 +10,7 @@ import { Skeleton } from "../shell/skeleton";
 import { useTitle } from "../shell/title";
 import { dated } from "../units/dated";
 import { minutes, moment, timeOfDay } from "../units/units";
-import { type Done, inOneGo, ms, past, type Sheet, sheets, within } from "./day-book";
+import { beside, type Beside, type Done, inOneGo, ms, past, type Sheet, sheets, within } from "./day-book";
 import { AwayDialog } from "./away-dialog";
 import { CalendarDialog } from "./calendar-dialog";
 import { HoursDialog } from "./hours-dialog";
@@ -122,7 +122,7 @@ export default function DayPlace() {
       {planned && (
         <p className="lab no-print p-4">
           {msg(
-            "An order that can be kept, by planned minutes: what goes wrong is not counted. An apprentice is given nothing that goes off, no glass and no tyre. Upright line: promised. Dashed: wished for. Dark notch: ready. Pale: done, as it was said.",
+            "An order that can be kept, by planned minutes: what goes wrong is not counted. An apprentice is given nothing that goes off, no glass and no tyre. Upright line: promised. Dashed line: wished for. Dark notch: ready. Pale: done, as it was said. Dashed box: an apprentice can stand beside what goes off.",
           )}
         </p>
       )}
@@ -208,9 +208,33 @@ function ByHand({ day, sheet }: { day: Api["DayView"]; sheet: Sheet }) {
               </li>
             ))}
           </ol>
+          <StandBeside day={day} some={beside(day, sheet).filter((b) => b.person === p.id)} />
           <Over some={past(day, sheet).done.filter((d) => d.person === p.id)} zone={day.zone} />
         </section>
       ))}
+    </div>
+  );
+}
+
+/** Whom an apprentice can stand beside, in words. */
+function StandBeside({ day, some }: { day: Api["DayView"]; some: readonly Beside[] }) {
+  if (some.length === 0) return null;
+  const name = (id: string | undefined) => firstName(day.people.find((p) => p.id === id)?.name ?? "");
+  return (
+    <div className="pt-2">
+      <h3 className="text-16 font-semibold">{msg("With hands free, to stand beside")}</h3>
+      <ol>
+        {some.map(({ block, from, to }) => (
+          <li key={`${block.number}-${block.from}`} className="n flex gap-3 py-1 text-16">
+            <span className="shrink-0 font-semibold">
+              {timeOfDay(from, day.zone)}–{timeOfDay(to, day.zone)}
+            </span>
+            <span>
+              {msg("{name} at {n}: {title}", { name: name(block.person), n: block.number, title: block.title })}
+            </span>
+          </li>
+        ))}
+      </ol>
     </div>
   );
 }

@@ -5,7 +5,7 @@ import { useSize } from "../marks/use-size";
 import { msg } from "../messages/messages";
 import { firstName } from "../shell/first-name";
 import { minutes, timeOfDay } from "../units/units";
-import { type Block, ms, past, rows, type Sheet, within, workedMin } from "./day-book";
+import { beside, type Block, ms, past, rows, type Sheet, within, workedMin } from "./day-book";
 
 const NAME_PX = 124;
 /** What is over is folded: as wide however long it was. */
@@ -98,6 +98,7 @@ export function Lanes({
   const [ref, { width: room }] = useSize();
   const minutesLong = (sheet.to - sheet.from) / 60_000;
   const before = past(day, sheet);
+  const stands = beside(day, sheet);
   const left = NAME_PX + (before.done.length > 0 ? PAST_PX : 0);
   const perMs = Math.max(LEAST_PX_A_MINUTE, (room - left - 16) / minutesLong) / 60_000;
   const x = (at: number) => left + (at - sheet.from) * perMs;
@@ -204,6 +205,21 @@ export function Lanes({
                       touched={
                         touched !== undefined && day.jobs.some((j) => j.number === touched && j.repair === d.repair)
                       }
+                    />
+                  ))}
+                {stands
+                  .filter((b) => b.person === l.key)
+                  .map(({ block, from, to }) => (
+                    <rect
+                      key={`beside-${block.number}-${block.from}`}
+                      x={x(from)}
+                      y={top + GAP_PX}
+                      width={Math.max(3, x(to) - x(from) - 1)}
+                      height={BLOCK_PX - 4}
+                      fill="none"
+                      stroke="var(--pine)"
+                      strokeWidth="2"
+                      strokeDasharray="4 3"
                     />
                   ))}
                 {l.hands.map(({ block, from, to }) => (
