@@ -6,6 +6,7 @@ import * as client from "../api/client";
 import { keys } from "../api/queries";
 import { onScreen, show } from "../test/screen";
 import DayPlace from "./day";
+import { dragged } from "./drag";
 import { lines } from "./job-sheet";
 import { told } from "./moved";
 import { asked as askedFor } from "./what-if-dialog";
@@ -186,6 +187,42 @@ describe("what was done today", () => {
     expect(tam.getByText("Done today: 25 min")).toBeTruthy();
     expect(tam.getByText("Door dent, 3 steps")).toBeTruthy();
     expect(region("Priya Lindqvist").queryByText(/Done today/)).toBeNull();
+  });
+});
+
+describe("a block that is dragged", () => {
+  const joss = { id: "joss", name: "Joss Marr", role: "APPRENTICE" as const };
+  const day = {
+    ...DAY,
+    people: [...DAY.people, joss],
+    jobs: DAY.jobs.map((j) => (j.number === 2 ? { ...j, pin: { first: false, wished: true } } : j)),
+  } as unknown as client.Api["DayView"];
+  const of = (number: number, from: string) => {
+    const b = day.blocks.find((x) => x.number === number && x.from === at(from));
+    if (!b) throw new Error("no such block");
+    return b;
+  };
+  const MIN = 60_000;
+
+  it("later is not before then, by its repair's first block, to five minutes; a wish stays one", () => {
+    expect(dragged(day, of(2, "10:00"), 32 * MIN, "tam")).toEqual({
+      drop: { repair: 8, person: undefined, notBefore: "2026-11-24T08:35:00.000Z", first: false, wished: true },
+      told: "Skirt split: not before 08:35",
+    });
+  });
+
+  it("sooner is before all others; to another's lane it is theirs, an apprentice's as far as they may", () => {
+    expect(dragged(day, of(2, "10:00"), -20 * MIN, "priya")).toEqual({
+      drop: { repair: 8, person: "priya", notBefore: undefined, first: true, wished: true },
+      told: "Skirt split: before all others, by Priya",
+    });
+    expect(dragged(day, of(2, "08:00"), 0, "joss").told).toBe("Skirt split: by Joss, what an apprentice may of it");
+  });
+
+  it("says why it cannot be, and nothing where a hand only shook", () => {
+    expect(dragged(day, of(1, "08:00"), 60 * MIN, "priya")).toEqual({ told: "Door dent is in hand: it stays." });
+    expect(dragged(day, of(2, "08:00"), 60 * MIN, "LAMP").drop).toBeUndefined();
+    expect(dragged(day, of(2, "08:00"), 2 * MIN, "priya")).toEqual({ told: "" });
   });
 });
 

@@ -1,8 +1,9 @@
+import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import type { Api } from "../api/client";
+import { ask, type Api } from "../api/client";
 import { useNow } from "../api/clock";
-import { useDay } from "../api/queries";
+import { keys, useDay } from "../api/queries";
 import { locale, msg } from "../messages/messages";
 import { firstName } from "../shell/first-name";
 import { useMay, useMe } from "../shell/me";
@@ -12,6 +13,7 @@ import { dated } from "../units/dated";
 import { minutes, moment, timeOfDay } from "../units/units";
 import { beside, type Beside, type Done, inOneGo, ms, past, type Sheet, sheets, within } from "./day-book";
 import { AwayDialog } from "./away-dialog";
+import type { Drop } from "./drag";
 import { CalendarDialog } from "./calendar-dialog";
 import { HoursDialog } from "./hours-dialog";
 import { JobSheet, pinned } from "./job-sheet";
@@ -109,7 +111,7 @@ export default function DayPlace() {
         </div>
       )}
       {planned && (
-        <Lanes day={day} sheet={sheet} now={now} touched={day.jobs.find((j) => j.repair === touched)?.number} />
+        <Placed day={day} sheet={sheet} now={now} touched={day.jobs.find((j) => j.repair === touched)?.number} />
       )}
       {planned && <ByHand day={day} sheet={sheet} />}
       {planned && <OnPaper day={day} sheet={sheet} now={now} />}
@@ -127,6 +129,34 @@ export default function DayPlace() {
         </p>
       )}
     </div>
+  );
+}
+
+/** The lanes, in which whoever may say so drags a block to another time or to other hands. */
+function Placed(props: { day: Api["DayView"]; sheet: Sheet; now: number; touched: number | undefined }) {
+  const may = useMay("DAY");
+  const client = useQueryClient();
+  const [refused, setRefused] = useState("");
+  const drop = async ({ repair, ...body }: Drop) => {
+    try {
+      client.setQueryData(
+        keys.day,
+        await ask<Api["DayView"]>(`/api/day/repairs/${repair}/pin`, { method: "PUT", body }),
+      );
+      setRefused("");
+    } catch (e) {
+      setRefused(e instanceof Error ? e.message : String(e));
+    }
+  };
+  return (
+    <>
+      <Lanes {...props} {...(may && { drop: (said: Drop) => void drop(said) })} />
+      {refused && (
+        <p role="alert" className="firm-b text-oxide-text p-3 font-bold">
+          {refused}
+        </p>
+      )}
+    </>
   );
 }
 

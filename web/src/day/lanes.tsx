@@ -1,10 +1,11 @@
-import { useId } from "react";
+import { type PointerEvent, useId, useState } from "react";
 import type { Api } from "../api/client";
 import { Hatches } from "../marks/hatch";
 import { useSize } from "../marks/use-size";
 import { msg } from "../messages/messages";
 import { firstName } from "../shell/first-name";
 import { minutes, timeOfDay } from "../units/units";
+import { dragged, type Drop } from "./drag";
 import { beside, type Block, ms, past, rows, type Sheet, within, workedMin } from "./day-book";
 
 const NAME_PX = 124;
@@ -88,13 +89,17 @@ export function Lanes({
   sheet,
   now,
   touched,
+  drop,
 }: {
   day: Api["DayView"];
   sheet: Sheet;
   now: number;
   touched: number | undefined;
+  /** What becomes of a block that was dragged; without it none is. */
+  drop?: (said: Drop) => void;
 }) {
   const id = useId();
+  const [drag, setDrag] = useState<Drag>();
   const [ref, { width: room }] = useSize();
   const minutesLong = (sheet.to - sheet.from) / 60_000;
   const before = past(day, sheet);
@@ -107,6 +112,25 @@ export function Lanes({
   const all = lanes(day, sheet);
   const tops = all.map((_, i) => HEAD_PX + all.slice(0, i).reduce((sum, l) => sum + heightOf(l), 0));
   const height = HEAD_PX + all.reduce((sum, l) => sum + heightOf(l), 0);
+  const laneAt = (y: number) => all.find((l, i) => y >= (tops[i] ?? 0) && y < (tops[i] ?? 0) + heightOf(l))?.key;
+  const over = drag && dragged(day, drag.block, drag.dx / perMs, laneAt(drag.y));
+  const pull = {
+    move: (e: PointerEvent<SVGGElement>, block: Block) => {
+      if (!e.currentTarget.hasPointerCapture(e.pointerId)) return;
+      const top = e.currentTarget.ownerSVGElement?.getBoundingClientRect().top ?? 0;
+      setDrag((d) => ({
+        block,
+        from: d?.from ?? e.clientX,
+        dx: e.clientX - (d?.from ?? e.clientX),
+        y: e.clientY - top,
+      }));
+    },
+    end: () => {
+      if (over?.drop) drop?.(over.drop);
+      setDrag(undefined);
+    },
+    away: () => setDrag(undefined),
+  };
   const hours: number[] = [];
   for (let t = Math.ceil(sheet.from / 3_600_000) * 3_600_000; t <= sheet.to; t += 3_600_000) hours.push(t);
   const inSheet = (at: number) => at > sheet.from && at <= sheet.to;
@@ -230,6 +254,7 @@ export function Lanes({
                     y={top + GAP_PX}
                     width={x(to) - x(from)}
                     touched={touched === block.number}
+                    pull={drop && pull}
                   />
                 ))}
                 {l.tape.map(({ block, from, to, row }) => (
@@ -247,6 +272,16 @@ export function Lanes({
               </g>
             );
           })}
+          {drag && over && over.told !== "" && (
+            <Pulled
+              told={over.told}
+              stays={!over.drop}
+              x={x(Math.max(sheet.from, ms(drag.block.from))) + drag.dx}
+              y={drag.y}
+              width={(ms(drag.block.to) - ms(drag.block.from)) * perMs}
+              room={width}
+            />
+          )}
           {now > sheet.from && now < sheet.to && (
             <g>
               <path d={`M${x(now)} ${HEAD_PX - 24}V${height}`} stroke="var(--ink)" strokeWidth="3" />
@@ -258,6 +293,58 @@ export function Lanes({
   );
 }
 
+/** A block on its way: where it was taken hold of, how far it is, px. */
+interface Drag {
+  block: Block;
+  from: number;
+  dx: number;
+  y: number;
+}
+
+interface Pull {
+  move: (e: PointerEvent<SVGGElement>, block: Block) => void;
+  end: () => void;
+  away: () => void;
+}
+
+/** What is being dragged, with what it would say; edged in oxide where it cannot be. */
+function Pulled({
+  told,
+  stays,
+  x,
+  y,
+  width,
+  room,
+}: {
+  told: string;
+  stays: boolean;
+  x: number;
+  y: number;
+  width: number;
+  room: number;
+}) {
+  const colour = stays ? "var(--oxide)" : "var(--violet)";
+  const wide = told.length * LETTER_PX + 20;
+  const at = Math.max(4, Math.min(x, room - wide - 4));
+  return (
+    <g pointerEvents="none">
+      <rect
+        x={x}
+        y={y - BLOCK_PX / 2}
+        width={Math.max(12, width)}
+        height={BLOCK_PX - 4}
+        fill="none"
+        stroke={colour}
+        strokeWidth="4"
+      />
+      <rect x={at} y={y - BLOCK_PX - 14} width={wide} height="30" fill="var(--ink)" />
+      <text x={at + 10} y={y - BLOCK_PX + 6} style={{ fill: "var(--sheet)", fontWeight: 600, fontSize: 16 }}>
+        {told}
+      </text>
+    </g>
+  );
+}
+
 /** Hands at work: dark, what is live edged; the number always where there is room for it, words where there is room for them. */
 function Hands({
   block,
@@ -265,19 +352,34 @@ function Hands({
   y,
   width,
   touched,
+  pull,
 }: {
   block: Block;
   x: number;
   y: number;
   width: number;
   touched: boolean;
+  pull?: Pull;
 }) {
   const words = wholeWords(
     block.steps > 1 ? msg("{title} and {n} more", { title: block.title, n: block.steps - 1 }) : block.title,
     Math.floor((width - 36) / LETTER_PX),
   );
   return (
-    <g>
+    <g
+      {...(pull && {
+        className: "cursor-grab",
+        style: { touchAction: "pan-y" },
+        onPointerDown: (e: PointerEvent<SVGGElement>) => {
+          e.currentTarget.setPointerCapture(e.pointerId);
+          pull.move(e, block);
+        },
+        onPointerMove: (e: PointerEvent<SVGGElement>) => pull.move(e, block),
+        onPointerUp: pull.end,
+        onPointerCancel: pull.away,
+        onLostPointerCapture: pull.away,
+      })}
+    >
       <rect
         x={x}
         y={y}

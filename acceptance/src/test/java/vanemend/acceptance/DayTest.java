@@ -4,8 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -88,6 +90,33 @@ class DayTest {
                 .click();
         // It is in Tam's hands alone, as was said.
         assertThat(isla.page().getByText(Pattern.compile("^No time found: .*Brought in at ten")))
+                .isVisible();
+    }
+
+    @Test
+    void aBlockThatIsDraggedLaterPinsItsRepair() {
+        Technician tam = new Technician(Depot.as("tam", 1280, 800));
+        tam.place("Day");
+        Locator repairs = region(tam.page(), REPAIRS);
+        Locator blocks = tam.page().locator("svg g.cursor-grab");
+        assertThat(blocks.first()).isVisible();
+        // What comes last is not in hand yet, whatever hour it is.
+        Locator days = tam.page().getByRole(AriaRole.TAB);
+        if (days.count() > 0) {
+            days.last().click();
+            assertThat(days.last()).hasAttribute("aria-selected", "true");
+        }
+        BoundingBox at = blocks.last().boundingBox();
+        Mouse mouse = tam.page().mouse();
+        mouse.move(at.x + at.width / 2, at.y + at.height / 2);
+        mouse.down();
+        mouse.move(at.x + 60, at.y + at.height / 2, new Mouse.MoveOptions().setSteps(4));
+        assertThat(tam.page().getByText(Pattern.compile(": not before "))).isVisible();
+        tam.page()
+                .waitForResponse(
+                        r -> r.request().method().equals("PUT") && r.url().endsWith("/pin") && r.status() == 200,
+                        mouse::up);
+        assertThat(repairs.getByText(Pattern.compile("of hands, not before ")).first())
                 .isVisible();
     }
 
