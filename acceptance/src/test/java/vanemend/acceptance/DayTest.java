@@ -106,6 +106,7 @@ class DayTest {
             days.last().click();
             assertThat(days.last()).hasAttribute("aria-selected", "true");
         }
+        blocks.last().scrollIntoViewIfNeeded();
         BoundingBox at = blocks.last().boundingBox();
         Mouse mouse = tam.page().mouse();
         mouse.move(at.x + at.width / 2, at.y + at.height / 2);
