@@ -307,7 +307,7 @@ public record DayBook(
                 Math.max(bound, found.map(this::proven).orElse(0)),
                 Worth.of(day, DayStart.firstCome(day)),
                 kept,
-                moves ? Optional.of(Move.of(kept, plan)) : Optional.empty(),
+                moves ? Optional.of(Move.of(kept, plan)).filter(Move::isTold) : Optional.empty(),
                 DayCheck.faults(day, plan));
     }
 

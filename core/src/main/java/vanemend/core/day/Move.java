@@ -32,7 +32,12 @@ public record Move(Optional<Turned> turned, List<Shift> repairs) {
     /** When {@code job} is done as it stood, and now; s. */
     public record Shift(String job, int before, int after) {}
 
-    /** From {@code stood} to {@code now}, both of {@code day}. */
+    /** Whether there is anything to tell: what moves by a minute or two is taken without a word. */
+    boolean isTold() {
+        return !repairs.isEmpty();
+    }
+
+    /** From {@code stood} to {@code now}, both of one day. */
     static Move of(DayPlan stood, DayPlan now) {
         Map<String, Integer> before = stood.finishes();
         List<Shift> repairs = new ArrayList<>();

@@ -129,6 +129,25 @@ class MoveTest {
     }
 
     @Test
+    @DisplayName("what moves by a minute or two is taken without a word: nothing is told that says nothing")
+    void aMinuteOrTwo() {
+        DayBook book = book(MORNING, repair("long", 4, Optional.empty()), repair("short", 2, Optional.empty()));
+        DayPlan longFirst = new DayPlan(
+                List.of(
+                        new Placed("long", "sand", Optional.of("Tam"), new Span(0, 240)),
+                        new Placed("short", "sand", Optional.of("Tam"), new Span(240, 360))),
+                List.of());
+        DayBook.Made made = book.made(
+                30,
+                Map.of(),
+                Optional.of(new DayBook.Stood(book, longFirst, OptionalInt.empty())),
+                Optional.empty(),
+                false);
+        assertThat(made.plan().finishes()).isEqualTo(Map.of("short", 120, "long", 360));
+        assertThat(made.moved()).isEmpty();
+    }
+
+    @Test
     @DisplayName("what was found elsewhere is taken where it is better; what it proved holds while only time goes by")
     void foundElsewhere() {
         DayBook book = book(MORNING, repair("a", 62, Optional.empty()), repair("b", 60, Optional.empty()));
