@@ -7,17 +7,14 @@ import { firstName } from "../shell/first-name";
 import { minutes, timeOfDay } from "../units/units";
 import { dragged, type Drop } from "./drag";
 import { beside, type Block, ms, past, rows, type Sheet, within, workedMin } from "./day-book";
+import { NAME_PX, scale } from "./scale";
 
-const NAME_PX = 124;
-/** What is over is folded: as wide however long it was. */
-const PAST_PX = 148;
 /** Between what is over and what is to come. */
 const FOLD_PX = 8;
 const HEAD_PX = 54;
 const BLOCK_PX = 46;
 const TAPE_PX = 22;
 const GAP_PX = 8;
-const LEAST_PX_A_MINUTE = 1.4;
 /** Readable where a promise's line runs through it. */
 const OVER_A_LINE = {
   fontWeight: 700,
@@ -104,11 +101,10 @@ export function Lanes({
   const minutesLong = (sheet.to - sheet.from) / 60_000;
   const before = past(day, sheet);
   const stands = beside(day, sheet);
-  const left = NAME_PX + (before.done.length > 0 ? PAST_PX : 0);
-  const perMs = Math.max(LEAST_PX_A_MINUTE, (room - left - 16) / minutesLong) / 60_000;
+  const { past: pastPx, left, perMin, width } = scale(room, minutesLong, before.done.length > 0);
+  const perMs = perMin / 60_000;
   const x = (at: number) => left + (at - sheet.from) * perMs;
-  const folded = (at: number) => NAME_PX + ((at - before.from) / (before.to - before.from)) * (PAST_PX - FOLD_PX);
-  const width = x(sheet.to) + 16;
+  const folded = (at: number) => NAME_PX + ((at - before.from) / (before.to - before.from)) * (pastPx - FOLD_PX);
   const all = lanes(day, sheet);
   const tops = all.map((_, i) => HEAD_PX + all.slice(0, i).reduce((sum, l) => sum + heightOf(l), 0));
   const height = HEAD_PX + all.reduce((sum, l) => sum + heightOf(l), 0);
@@ -139,7 +135,7 @@ export function Lanes({
   return (
     <div
       ref={ref}
-      className="firm-b no-print shrink-0 overflow-x-auto max-[699px]:hidden"
+      className="firm-b no-print shrink-0 overflow-x-auto overflow-y-hidden max-[699px]:hidden"
       tabIndex={0}
       role="group"
       aria-label={msg("The day as lanes")}

@@ -323,6 +323,14 @@ public final class Depot {
         /** Longer than the longest test takes on a busy machine, ms. */
         private static final long LONG_MS = 300_000;
 
+        /** Whether the page is drawn at all: what waits for a place to be still waits for frames. */
+        private static final String FRAMES = """
+                () => new Promise(r => {
+                  const from = performance.now();
+                  requestAnimationFrame(() => requestAnimationFrame(() => r(Math.round(performance.now() - from) + ' ms for two')));
+                  setTimeout(() => r('none in 5 s, ' + document.visibilityState), 5000);
+                })""";
+
         private static final Timer WATCH = new Timer("what takes long", true);
         private TimerTask late = tellOf("", Thread.currentThread());
 
@@ -361,6 +369,7 @@ public final class Depot {
             try {
                 System.err.println(
                         "On " + page.url() + " stood:\n" + page.locator("body").innerText());
+                System.err.println("and its frames: " + page.evaluate(FRAMES));
             } catch (PlaywrightException e) {
                 System.err.println("On " + page.url() + " nothing could be read: " + e.getMessage());
             }
