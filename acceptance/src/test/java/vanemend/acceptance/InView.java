@@ -42,6 +42,9 @@ final class InView {
             }
             """;
 
+    /** As often as it takes on a machine that stands still for half a minute. */
+    private static final int TRIES = 12;
+
     private final Set<String> seen = new HashSet<>();
     private final List<String> wrong = new ArrayList<>();
 
@@ -53,19 +56,37 @@ final class InView {
         int width = page.viewportSize().width;
         int height = page.viewportSize().height;
         for (int[] size : SIZES) {
-            page.setViewportSize(size[0], size[1]);
-            settled(page);
+            sized(page, size[0], size[1]);
             for (Object cut : (List<?>) page.evaluate(CUT)) {
                 wrong.add(plan + ", " + step + " at " + size[0] + " by " + size[1] + ": " + cut);
             }
         }
-        page.setViewportSize(width, height);
+        sized(page, width, height);
     }
 
-    /** What is laid out is drawn: two frames, or a second where the machine has no time to draw; its places can be asked for then too. */
-    private static void settled(Page page) {
-        page.evaluate(
-                "() => new Promise(r => { requestAnimationFrame(() => requestAnimationFrame(r)); setTimeout(r, 1000) })");
+    /**
+     * Makes the glass {@code width} by {@code height} and waits until the page is drawn on it. Once in some thousand times a browser without a screen
+     * draws a page no more after its glass was changed, and what then waits for a place to be still waits without an end: changed once more it draws.
+     */
+    private static void sized(Page page, int width, int height) {
+        page.setViewportSize(width, height);
+        for (int more = 1; !isDrawn(page); more++) {
+            if (more > TRIES) {
+                throw new IllegalStateException(page.url() + " is not drawn at " + width + " by " + height);
+            }
+            System.err.println(page.url() + " is not drawn at " + width + " by " + height + ", changed once more");
+            page.setViewportSize(width, height + 1);
+            page.setViewportSize(width, height);
+        }
+    }
+
+    /** Two frames, within some seconds for a machine with little time. */
+    private static boolean isDrawn(Page page) {
+        return (Boolean) page.evaluate("""
+                () => new Promise(r => {
+                  requestAnimationFrame(() => requestAnimationFrame(() => r(true)));
+                  setTimeout(() => r(false), 3000);
+                })""");
     }
 
     List<String> wrong() {

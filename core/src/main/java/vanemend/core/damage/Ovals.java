@@ -10,7 +10,6 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /**
  * A few ovals, grown outward. An oval's outline offset by a distance is its parallel curve, each point moved along its normal (textbook
@@ -158,7 +157,7 @@ public final class Ovals {
         return Optional.of(field)
                 .filter(f -> f.size() == 2)
                 .flatMap(f -> joined(f.getFirst(), f.getLast()))
-                .orElseGet(() -> OverlayNGRobust.union(field.stream()
+                .orElseGet(() -> Joined.of(field.stream()
                         .map(Convex::polygon)
                         .map(Geometry.class::cast)
                         .toList()));

@@ -23,4 +23,9 @@ public record Laid(
         Supplier<Section> section,
         Ladder ladder,
         List<Piece> pieces,
-        Supplier<MethodSteps> page) {}
+        Supplier<MethodSteps> page) {
+    /** Whoever asks what it takes and who plans it get the same page, written once. */
+    public Laid {
+        page = new Once<>(page);
+    }
+}

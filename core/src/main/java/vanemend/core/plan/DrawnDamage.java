@@ -3,6 +3,7 @@ package vanemend.core.plan;
 import java.util.List;
 import java.util.Optional;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
 import vanemend.core.damage.Crack;
 import vanemend.core.damage.Damage;
 import vanemend.core.damage.Dent;
@@ -51,14 +52,15 @@ public record DrawnDamage(
             case Seam s -> xy(s.trace());
             default -> List.of();
         };
-        Coordinate middle = damage.outline().getEnvelopeInternal().centre();
+        Geometry outline = damage.outline();
+        Coordinate middle = outline.getEnvelopeInternal().centre();
         return new DrawnDamage(
                 index,
                 damage.kind(),
                 damage.kind().word() + " " + (index + 1),
                 damage.kind().mark() + " " + (index + 1)
                         + (damage instanceof Dent d && !d.filled() ? ", pushed out" : ""),
-                Ring.of(damage.outline()),
+                Ring.of(outline),
                 trace,
                 middle.x,
                 middle.y,

@@ -6,7 +6,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
@@ -16,6 +15,7 @@ import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import vanemend.core.damage.Dent;
 import vanemend.core.damage.DepthField;
+import vanemend.core.damage.Joined;
 import vanemend.core.footprint.Footprint;
 import vanemend.core.footprint.Reach;
 import vanemend.core.footprint.Zone;
@@ -103,31 +103,10 @@ public final class DentFootprint {
         Map<Zone.Kind, Zone> zones = new EnumMap<>(Zone.Kind.class);
         for (Zone.Kind kind : past.keySet()) {
             List<Geometry> all = pieces.stream().map(m -> m.get(kind)).toList();
-            zones.put(kind, new Zone(kind, past.get(kind), joined(all)));
+            zones.put(kind, new Zone(kind, past.get(kind), Joined.of(all)));
         }
         Reach.edges(part, zones.get(Zone.Kind.FINE_320).shape(), "320", flags);
         return new Footprint(zones, List.copyOf(flags));
-    }
-
-    private static Geometry joined(List<Geometry> all) {
-        return switch (all.size()) {
-            case 1 -> all.getFirst();
-            case 2 -> joined(all.getFirst(), all.getLast());
-            default -> OverlayNGRobust.union(all);
-        };
-    }
-
-    private static Geometry joined(Geometry a, Geometry b) {
-        boolean apart = !a.getEnvelopeInternal().intersects(b.getEnvelopeInternal());
-        return apart
-                ? a.getFactory()
-                        .buildGeometry(
-                                Stream.of(a, b).flatMap(DentFootprint::polygons).toList())
-                : OverlayNGRobust.overlay(a, b, OverlayNG.UNION);
-    }
-
-    private static Stream<Geometry> polygons(Geometry g) {
-        return IntStream.range(0, g.getNumGeometries()).mapToObj(g::getGeometryN);
     }
 
     /** Dents that no body line holds up go together; a field that one does stands by itself. */
