@@ -28,11 +28,11 @@ const LETTER_PX = 7.6;
 const NUMBER_PX = 30;
 const THINGS = { LAMP: msg("Lamp"), OVEN: msg("Oven") } as const;
 
-/** As many whole words of {@code text} as there is room for {@code letters}; none where that would be one short word. */
+/** As many whole words of `text` as there is room for `letters`, told to go on; none where that would be one short word. */
 function wholeWords(text: string, letters: number): string {
   if (text.length <= letters) return text;
-  const cut = text.lastIndexOf(" ", letters);
-  return cut > 4 ? text.slice(0, cut).replace(/[,:;]$/, "") : "";
+  const cut = text.lastIndexOf(" ", letters - 1);
+  return cut > 4 ? `${text.slice(0, cut).replace(/[,:;]$/, "")}…` : "";
 }
 
 /** What is drawn in one line of the day: a person with what cures behind their hands, or a lamp. */

@@ -2,13 +2,19 @@ package vanemend.acceptance;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.google.gson.JsonElement;
+import com.google.gson.JsonObject;
+import com.google.gson.JsonParser;
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import java.time.Instant;
+import java.util.Comparator;
 import java.util.regex.Pattern;
+import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -119,6 +125,62 @@ class DayTest {
                         mouse::up);
         assertThat(repairs.getByText(Pattern.compile("of hands, not before ")).first())
                 .isVisible();
+    }
+
+    /** A reading that stops the work sends hands back: the day has that work too, everybody's is planned round it, and what was begun goes on. */
+    @Test
+    void aLoopThatBreaksThePlanIsInTheMendedOne() {
+        Technician tam = Technician.running("tam", "Load-door hail dings");
+        tam.workTo("depth-2");
+        tam.sent();
+        Technician isla = new Technician(Depot.as("isla", 1280, 800));
+        isla.place("Day");
+        Locator row = row(isla, tam.number());
+        assertThat(row).containsText("of hands");
+        Planned before = planned(isla, tam.number());
+        tam.read("Depth left", "7");
+        tam.button("Straighten again").click();
+        assertThat(tam.page().locator("[data-step='depth-2:deep/straighten']")).isVisible();
+        tam.sent();
+        // Nobody asks for it: the bell rings.
+        assertThat(row).not().containsText(before.told());
+        Planned mended = planned(isla, tam.number());
+        org.assertj.core.api.Assertions.assertThat(mended.handsMin()).isGreaterThan(before.handsMin() + 1);
+        org.assertj.core.api.Assertions.assertThat(mended.ready()).isAfter(before.ready());
+        org.assertj.core.api.Assertions.assertThat(mended.first()).startsWith("depth-2:deep/");
+        org.assertj.core.api.Assertions.assertThat(mended.begun()).isTrue();
+    }
+
+    /** What the day says of one repair: minutes of hands that are left as the screen tells them, when it is ready, what of it comes first. */
+    private record Planned(String told, double handsMin, Instant ready, String first, boolean begun) {}
+
+    private static Locator row(Technician who, String repair) {
+        return region(who.page(), REPAIRS).locator("a[href^='/repairs/" + repair + "/']");
+    }
+
+    private static Planned planned(Technician who, String repair) {
+        JsonObject day = JsonParser.parseString(
+                        (String) who.page().evaluate("async () => (await fetch('/api/day')).text()"))
+                .getAsJsonObject();
+        JsonObject job = StreamSupport.stream(day.getAsJsonArray("jobs").spliterator(), false)
+                .map(JsonElement::getAsJsonObject)
+                .filter(j -> j.get("repair").getAsString().equals(repair))
+                .findFirst()
+                .orElseThrow();
+        String first = StreamSupport.stream(day.getAsJsonArray("blocks").spliterator(), false)
+                .map(JsonElement::getAsJsonObject)
+                .filter(b -> b.get("number").equals(job.get("number")))
+                .min(Comparator.comparing(b -> b.get("from").getAsString()))
+                .orElseThrow()
+                .get("task")
+                .getAsString();
+        String told = row(who, repair).getByText("of hands").innerText();
+        return new Planned(
+                told,
+                job.get("handsMin").getAsDouble(),
+                Instant.parse(job.get("ready").getAsString()),
+                first,
+                job.get("begun").getAsBoolean());
     }
 
     @Test
