@@ -48,8 +48,8 @@ function Chosen({ day }: { day: Api["DayView"] }) {
     retry: false,
   });
   return (
-    <div className="grid gap-6 min-[700px]:grid-cols-2">
-      <div className="grid content-start gap-4">
+    <div className="grid grid-cols-1 gap-6 min-[700px]:grid-cols-2">
+      <div className="grid grid-cols-1 content-start gap-4">
         <Choice label={msg("Lamps")} value={lamps} options={MORE} onChange={setLamps} atLeast={90} />
         <Choice label={msg("Ovens")} value={ovens} options={MORE} onChange={setOvens} atLeast={90} />
         <Choice
@@ -63,7 +63,7 @@ function Chosen({ day }: { day: Api["DayView"] }) {
           atLeast={90}
         />
         <Measure label={msg("Air for what is not begun")} value={airC} quantity="temperature" onChange={setAirC} />
-        <label className="grid gap-1">
+        <label className="grid grid-cols-1 gap-1">
           <span className="lab">{msg("One more repair like")}</span>
           <select className="firm bg-sheet h-14 px-2.5 text-16" value={like} onChange={(e) => setLike(e.target.value)}>
             <option value="">{msg("None")}</option>

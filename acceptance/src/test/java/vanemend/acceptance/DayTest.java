@@ -13,6 +13,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.DisplayName;
@@ -97,6 +98,26 @@ class DayTest {
         // It is in Tam's hands alone, as was said.
         assertThat(isla.page().getByText(Pattern.compile("^No time found: .*Brought in at ten")))
                 .isVisible();
+    }
+
+    /** The longest name that a part may have stands in its choice, and takes none of the sheet's width. */
+    @Test
+    void whatIfFitsAPhoneWithTheLongestName() {
+        Page page = Technician.called(
+                        "isla",
+                        390,
+                        844,
+                        "Load-door scratch",
+                        "Load-door scratch ".repeat(5).substring(0, 80).strip())
+                .page();
+        page.navigate(Depot.url() + "/day");
+        new Technician(page).button("What if").click();
+        Locator sheet = page.getByRole(AriaRole.DIALOG);
+        assertThat(sheet.getByText("Promises missed")).isVisible();
+        assertThat(sheet.locator("option").last()).isAttached();
+        org.assertj.core.api.Assertions.assertThat(
+                        (List<?>) sheet.evaluate("d => [d.scrollWidth - d.clientWidth, d.scrollWidth > 300]"))
+                .isEqualTo(List.of(0, true));
     }
 
     @Test

@@ -36,16 +36,28 @@ final class Technician {
     /** A repair of its own with the draft of the demo's {@code name}, at its {@code station}. */
     static Technician at(String station, String who, String name) {
         Technician t = new Technician(Depot.as(who, 1280, 800));
-        Object id = t.page().evaluate("""
-                async name => {
+        t.page().navigate(Depot.url() + "/repairs/" + t.copied(name, name) + "/" + station);
+        return t;
+    }
+
+    /** Somebody before a glass of {@code width} by {@code height}, with a repair like the demo's {@code name} that is {@code called} otherwise. */
+    static Technician called(String who, int width, int height, String name, String called) {
+        Technician t = new Technician(Depot.as(who, width, height));
+        t.copied(name, called);
+        return t;
+    }
+
+    /** The number of a new repair with the draft of the demo's {@code name}, whose part is {@code called} so. */
+    private Object copied(String name, String called) {
+        return page.evaluate("""
+                async ([name, called]) => {
                   const all = await (await fetch('/api/repairs')).json();
                   const draft = (await (await fetch('/api/repairs/' + all.find(r => r.name === name).id)).json()).draft;
+                  draft.part.name = called;
                   const made = await fetch('/api/repairs', {method: 'POST', body: JSON.stringify({clientId: crypto.randomUUID(), draft}),
                     headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': /XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1]}});
                   return (await made.json()).id;
-                }""", name);
-        t.page().navigate(Depot.url() + "/repairs/" + id + "/" + station);
-        return t;
+                }""", List.of(name, called));
     }
 
     /** A repair of its own with the draft of the demo's {@code name}, its run begun. */

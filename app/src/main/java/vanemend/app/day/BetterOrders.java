@@ -27,7 +27,7 @@ public class BetterOrders {
     private static final Logger LOG = LoggerFactory.getLogger(BetterOrders.class);
 
     /** So many goes a day that is asked for, about two seconds of a processor each. */
-    private static final int GOES = 8;
+    static final int GOES = 8;
 
     private static final int TURNS = 60;
     private static final double EFFORT = 0.08;
@@ -150,6 +150,10 @@ public class BetterOrders {
                 return false;
             }
             goes++;
+            if (goes == GOES) {
+                // It came to the end of a day: what died in weeks before is no sign of what it does now.
+                starts = 1;
+            }
             OptionalInt bound = b.bound().isPresent()
                     ? b.bound()
                     : found.map(DayBook.Stood::bound).orElse(OptionalInt.empty());

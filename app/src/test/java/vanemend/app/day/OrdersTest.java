@@ -212,6 +212,34 @@ class OrdersTest {
     }
 
     @Test
+    @DisplayName("a solver that died, and has then come to the end of a day, may die as often again")
+    void deathsAreForgotten() throws Exception {
+        Heard heard = new Heard();
+        BetterOrders better = new BetterOrders(new Typing(), heard.all::add, true);
+        try {
+            DayBook book = mixed();
+            better.look(book, book.made(0, Map.of()));
+            for (int i = 0; i < 2; i++) {
+                kill(heard.next(Begun.class));
+                heard.next(Died.class);
+            }
+            Begun last = heard.next(Begun.class);
+            for (int i = 0; i < BetterOrders.GOES; i++) {
+                heard.next(Looked.class);
+            }
+            kill(last);
+            DayBook another = book(MORNING, List.of(mixed().repairs().getFirst()));
+            better.look(another, another.made(0, Map.of()));
+            heard.next(Died.class);
+            assertThat(better.state()).isEqualTo(BetterOrders.State.ON);
+            heard.next(Begun.class);
+            heard.next(Looked.class);
+        } finally {
+            better.close();
+        }
+    }
+
+    @Test
     @DisplayName("while many type nothing is begun; it is when they stop")
     void typing() throws Exception {
         Typing typing = new Typing();
