@@ -65,8 +65,9 @@ final class InView {
     }
 
     /**
-     * Makes the glass {@code width} by {@code height} and waits until the page is drawn on it. Once in some thousand times a browser without a screen
-     * draws a page no more after its glass was changed, and what then waits for a place to be still waits without an end: changed once more it draws.
+     * Makes the glass {@code width} by {@code height} and waits until the page is drawn on it. Twice a page in a browser without a screen was not drawn
+     * any more in a run of thousands of such changes, and what then waited for a place to be still waited without an end; why is not known. It is
+     * changed once more, and the log says so.
      */
     private static void sized(Page page, int width, int height) {
         page.setViewportSize(width, height);

@@ -13,7 +13,6 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /**
@@ -26,12 +25,7 @@ public final class Joined {
 
     private Joined() {}
 
-    /** {@code a} and {@code b}, which each hold no piece twice, together. */
-    public static Geometry of(Geometry a, Geometry b) {
-        return simply(a, b).orElseGet(() -> OverlayNGRobust.overlay(a, b, OverlayNG.UNION));
-    }
-
-    /** All of {@code some}, one or more, together. */
+    /** All of {@code some}, one or more whose own pieces lie apart, together. */
     public static Geometry of(List<Geometry> some) {
         Optional<Geometry> out = Optional.of(some.getFirst());
         for (Geometry g : some.subList(1, some.size())) {

@@ -60,8 +60,8 @@ class JoinedTest {
             Polygon one = star(r);
             Polygon other = star(r);
             Geometry theirs = OverlayNGRobust.union(List.of(one, other));
-            same(Joined.of(one, other), theirs);
-            same(Joined.of(other, one), theirs);
+            same(Joined.of(List.of(one, other)), theirs);
+            same(Joined.of(List.of(other, one)), theirs);
         });
     }
 
@@ -78,26 +78,26 @@ class JoinedTest {
     @Test
     void edgesThatLieOnEachOtherCornersThatTouchAndHolesAreTheLibrarys() {
         Polygon one = box(0, 0, 100, 50);
-        same(Joined.of(one, box(100, 0, 200, 50)), box(0, 0, 200, 50));
-        same(Joined.of(one, box(20, 0, 80, 50)), one);
-        same(Joined.of(one, one), one);
+        same(Joined.of(List.of(one, box(100, 0, 200, 50))), box(0, 0, 200, 50));
+        same(Joined.of(List.of(one, box(20, 0, 80, 50))), one);
+        same(Joined.of(List.of(one, one)), one);
         Polygon corner = box(100, 50, 150, 90);
-        same(Joined.of(one, corner), OverlayNGRobust.union(List.of(one, corner)));
+        same(Joined.of(List.of(one, corner)), OverlayNGRobust.union(List.of(one, corner)));
         Geometry frame = box(-50, -50, 150, 100).difference(box(-20, -20, 120, 70));
-        same(Joined.of(frame, one), OverlayNGRobust.union(List.of(frame, one)));
-        assertThat(Joined.of(frame, one).getNumGeometries()).isEqualTo(2);
+        same(Joined.of(List.of(frame, one)), OverlayNGRobust.union(List.of(frame, one)));
+        assertThat(Joined.of(List.of(frame, one)).getNumGeometries()).isEqualTo(2);
     }
 
     @Test
     void acrossEachOtherInFourPlaces() {
         same(
-                Joined.of(box(0, 20, 100, 40), box(40, 0, 60, 60)),
+                Joined.of(List.of(box(0, 20, 100, 40), box(40, 0, 60, 60))),
                 OverlayNGRobust.union(List.of(box(0, 20, 100, 40), box(40, 0, 60, 60))));
     }
 
     @Test
     void nothingStaysNothing() {
         Polygon one = box(0, 0, 100, 50);
-        same(Joined.of(one, GEOMETRY.createPolygon()), one);
+        same(Joined.of(List.of(one, GEOMETRY.createPolygon())), one);
     }
 }

@@ -49,6 +49,16 @@ class MoveTest {
         return Optional.of(new DayBook.Stood(book, made.plan(), OptionalInt.empty()));
     }
 
+    /** The plan of {@code book} where {@code stood} is what people go by. */
+    private static DayBook.Made made(DayBook book, DayPlan stood) {
+        return book.made(
+                30,
+                Map.of(),
+                Optional.of(new DayBook.Stood(book, stood, OptionalInt.empty())),
+                Optional.empty(),
+                false);
+    }
+
     @Test
     @DisplayName("any plan closed up has no fault, leaves nobody out, and is never worth less")
     void closedUp() {
@@ -118,12 +128,7 @@ class MoveTest {
                         new Placed("short", "sand", Optional.of("Tam"), new Span(62 * 60, 122 * 60))),
                 List.of());
         assertThat(DayCheck.faults(day, longFirst)).isEmpty();
-        DayBook.Made made = book.made(
-                30,
-                Map.of(),
-                Optional.of(new DayBook.Stood(book, longFirst, OptionalInt.empty())),
-                Optional.empty(),
-                false);
+        DayBook.Made made = made(book, longFirst);
         assertThat(made.plan()).isEqualTo(longFirst);
         assertThat(made.moved()).isEmpty();
     }
@@ -137,12 +142,7 @@ class MoveTest {
                         new Placed("long", "sand", Optional.of("Tam"), new Span(0, 240)),
                         new Placed("short", "sand", Optional.of("Tam"), new Span(240, 360))),
                 List.of());
-        DayBook.Made made = book.made(
-                30,
-                Map.of(),
-                Optional.of(new DayBook.Stood(book, longFirst, OptionalInt.empty())),
-                Optional.empty(),
-                false);
+        DayBook.Made made = made(book, longFirst);
         assertThat(made.plan().finishes()).isEqualTo(Map.of("short", 120, "long", 360));
         assertThat(made.moved()).isEmpty();
     }
