@@ -12,9 +12,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import vanemend.app.access.Account;
@@ -341,14 +343,18 @@ class DayViews {
                 .orElseThrow(
                         () -> new Refused(HttpStatus.CONFLICT, "Day", "There is no plan that could be otherwise."));
         Map<String, List<Task>> asked = new HashMap<>();
+        Map<String, String> unplanned = new TreeMap<>();
         air.ifPresent(a -> {
             Conditions then = shop.conditions(false).in(a);
-            s.entries().values().stream()
-                    .filter(e -> !e.begun())
-                    .forEach(e -> planned(work.repair(e.repair()), then)
-                            .ifPresent(x -> asked.put(String.valueOf(e.repair()), x.tasks())));
+            s.entries().forEach((id, e) -> {
+                if (!e.begun()) {
+                    planned(work.repair(e.repair()), then)
+                            .ifPresentOrElse(x -> asked.put(id, x.tasks()), () -> unplanned.put(id, e.name()));
+                }
+            });
         });
-        WhatIf w = WhatIf.of(s.book(), s.made(), new WhatIf.If(lamps, ovens, without, like, from, asked), TURNS);
+        WhatIf w = WhatIf.of(
+                s.book(), s.made(), new WhatIf.If(lamps, ovens, without, like, from, asked, unplanned.keySet()), TURNS);
         return new WhatIfView(
                 w.last(),
                 w.lateMin(),
@@ -362,10 +368,13 @@ class DayViews {
                             return new DayView.ShiftView(e.repair(), e.name(), e.promised(), r.before(), r.after());
                         })
                         .toList(),
-                w.left().stream()
-                        .map(id -> Optional.ofNullable(s.entries().get(id))
-                                .map(Entry::name)
-                                .orElse(""))
+                Stream.concat(
+                                w.left().stream()
+                                        .map(id -> Optional.ofNullable(
+                                                        s.entries().get(id))
+                                                .map(Entry::name)
+                                                .orElse("the one brought in")),
+                                unplanned.values().stream().map(name -> name + " (no plan in that air)"))
                         .toList(),
                 w.another());
     }

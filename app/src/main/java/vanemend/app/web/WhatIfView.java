@@ -13,7 +13,7 @@ import java.util.Optional;
  * @param asLateMin the same of the day that stands
  * @param asMissed the same of the day that stands
  * @param repairs that end at another time, those that gain most first
- * @param left names of repairs that find no time
+ * @param left names of repairs that find no time, or have no plan in the air that is asked for, which is said
  * @param another when the one that is brought in is ready; empty where none is, or it finds no time
  */
 record WhatIfView(

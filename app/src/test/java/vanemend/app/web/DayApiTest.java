@@ -271,7 +271,13 @@ class DayApiTest {
         Instant from = at(day, "now").plusSeconds(86_400);
         assertThat(at(isla.get("/api/day/what-if?like=" + id + "&from=" + from).body(), "another"))
                 .isAfter(from);
-        assertThat(isla.get("/api/day/what-if?airC=6").status()).isEqualTo(200);
+        // What does not cure there is named; at the depot's own air all of it has its plan.
+        JsonNode cold = isla.get("/api/day/what-if?airC=3").body();
+        assertThat(cold.get("left").valueStream().map(JsonNode::asString))
+                .anyMatch(l -> l.endsWith(" (no plan in that air)"));
+        assertThat(cold.get("missed").asInt())
+                .isGreaterThanOrEqualTo(as.get("missed").asInt());
+        assertThat(as.get("left").valueStream()).isEmpty();
         for (String wrong : List.of("lamps=9", "ovens=-1", "without=isla", "like=999999", "airC=200")) {
             Caller.Answer no = isla.get("/api/day/what-if?" + wrong);
             assertThat(no.status()).as(wrong).isEqualTo(422);

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -14,7 +15,7 @@ import java.util.stream.Stream;
  *
  * @param last when all of it is done then; empty where nothing is planned
  * @param lateMin minutes past firm promises then, over all repairs
- * @param missed how many firm promises are missed then
+ * @param missed how many firm promises are missed then, by what has no plan or finds no time too
  * @param repairs that end at another time, those that gain most first
  * @param left ids of repairs that find no time then
  * @param another when the one that is brought in is ready; empty where none is, or it finds no time
@@ -41,6 +42,7 @@ public record WhatIf(
      * @param like id of a repair of which another is brought in
      * @param from when that one may begin; at once where nobody said
      * @param asked what repairs ask then, by id, where that is another; of those that have begun nothing changes
+     * @param unplanned ids of repairs, none of them begun, that have no plan then
      */
     public record If(
             int lamps,
@@ -48,9 +50,11 @@ public record WhatIf(
             Optional<String> without,
             Optional<String> like,
             Optional<Instant> from,
-            Map<String, List<Task>> asked) {
+            Map<String, List<Task>> asked,
+            Set<String> unplanned) {
         public If {
             asked = Map.copyOf(asked);
+            unplanned = Set.copyOf(unplanned);
         }
     }
 
@@ -70,7 +74,7 @@ public record WhatIf(
                         ? Optional.empty()
                         : Optional.of(book.at(made.plan().last())),
                 made.worth().late() / 60,
-                missed(made.day(), finishes),
+                missed(made.day(), finishes) + missedWithoutPlan(book, otherwise),
                 Move.of(shown.plan(), made.plan()).repairs().stream()
                         .filter(s -> !s.job().equals(ANOTHER))
                         .map(s -> new Shift(s.job(), book.at(s.before()), book.at(s.after())))
@@ -79,17 +83,29 @@ public record WhatIf(
                 another);
     }
 
-    /** How many firm promises of {@code day} are missed by what ends as {@code finishes} say. */
+    private static int missedWithoutPlan(DayBook book, If otherwise) {
+        return (int) book.repairs().stream()
+                .filter(r -> otherwise.unplanned().contains(r.id())
+                        && r.promised().isPresent()
+                        && !r.pin().wished())
+                .count();
+    }
+
+    /** How many firm promises of {@code day} are missed by what ends as {@code finishes} say; by what finds no time too. */
     public static int missed(Day day, Map<String, Integer> finishes) {
         return (int) day.jobs().stream()
                 .filter(j -> !j.wished()
-                        && finishes.getOrDefault(j.id(), 0) > j.promised().orElse(Integer.MAX_VALUE))
+                        && finishes.getOrDefault(j.id(), Integer.MAX_VALUE)
+                                > j.promised().orElse(Integer.MAX_VALUE))
                 .count();
     }
 
     private static DayBook otherwise(DayBook book, DayBook.Made shown, If i) {
         List<DayBook.Repair> repairs = new ArrayList<>();
         for (DayBook.Repair r : book.repairs()) {
+            if (i.unplanned().contains(r.id())) {
+                continue;
+            }
             List<Task> tasks = r.begun() ? r.tasks() : i.asked().getOrDefault(r.id(), r.tasks());
             repairs.add(new DayBook.Repair(r.id(), r.promised(), r.begun(), tasks, r.pin()));
             if (i.like().filter(r.id()::equals).isPresent()) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
@@ -18,7 +19,7 @@ class WhatIfTest {
     private static final Instant MORNING = Instant.parse("2026-11-24T07:30:00Z");
     private static final Hours WEEK = Hours.kept("TUESDAY 07:30-16:30; WEDNESDAY 07:30-16:30; THURSDAY 07:30-16:30");
     private static final WhatIf.If NOTHING =
-            new WhatIf.If(0, 0, Optional.empty(), Optional.empty(), Optional.empty(), Map.of());
+            new WhatIf.If(0, 0, Optional.empty(), Optional.empty(), Optional.empty(), Map.of(), Set.of());
 
     private static Task hands(String id, int min, Link... links) {
         return new Task(id, min * 60, true, Right.ANY, true, false, List.of(), List.of(links));
@@ -66,14 +67,17 @@ class WhatIfTest {
         assertThat(as.missed()).isEqualTo(1);
         assertThat(as.lateMin()).isEqualTo(90);
         assertThat(as.repairs()).isEmpty();
-        WhatIf more = of(book, new WhatIf.If(1, 0, Optional.empty(), Optional.empty(), Optional.empty(), Map.of()));
+        WhatIf more =
+                of(book, new WhatIf.If(1, 0, Optional.empty(), Optional.empty(), Optional.empty(), Map.of(), Set.of()));
         assertThat(more.last()).contains(at("10:30"));
         assertThat(more.missed()).isZero();
         assertThat(more.repairs()).hasSize(1).first().satisfies(s -> {
             assertThat(s.before()).isEqualTo(at("12:30"));
             assertThat(s.after()).isEqualTo(at("10:30"));
         });
-        assertThat(of(book, new WhatIf.If(0, 1, Optional.empty(), Optional.empty(), Optional.empty(), Map.of())))
+        assertThat(of(
+                        book,
+                        new WhatIf.If(0, 1, Optional.empty(), Optional.empty(), Optional.empty(), Map.of(), Set.of())))
                 .isEqualTo(as);
     }
 
@@ -94,7 +98,8 @@ class WhatIfTest {
                 1,
                 List.of(inHand, repair("b", "", hands("sand", 90))));
         assertThat(of(book, NOTHING).last()).contains(at("09:00"));
-        WhatIf less = of(book, new WhatIf.If(0, 0, Optional.of("tam"), Optional.empty(), Optional.empty(), Map.of()));
+        WhatIf less = of(
+                book, new WhatIf.If(0, 0, Optional.of("tam"), Optional.empty(), Optional.empty(), Map.of(), Set.of()));
         // Priya: 90 min of b and 60 of what Tam leaves.
         assertThat(less.last()).contains(at("10:00"));
         assertThat(less.left()).isEmpty();
@@ -104,8 +109,9 @@ class WhatIfTest {
     @DisplayName("another like one there, from when it is brought in; the day itself is as it was")
     void another() {
         DayBook book = book(repair("a", "", hands("sand", 120)), repair("b", "", hands("sand", 120)));
-        WhatIf w =
-                of(book, new WhatIf.If(0, 0, Optional.empty(), Optional.of("a"), Optional.of(at("08:30")), Map.of()));
+        WhatIf w = of(
+                book,
+                new WhatIf.If(0, 0, Optional.empty(), Optional.of("a"), Optional.of(at("08:30")), Map.of(), Set.of()));
         assertThat(w.another()).contains(at("11:30"));
         assertThat(w.last()).contains(at("11:30"));
         assertThat(w.repairs()).isEmpty();
@@ -126,9 +132,31 @@ class WhatIfTest {
                         Optional.empty(),
                         Optional.empty(),
                         Optional.empty(),
-                        Map.of("a", List.of(hands("fill", 30), later))));
+                        Map.of("a", List.of(hands("fill", 30), later)),
+                        Set.of()));
         assertThat(cold.repairs()).containsExactly(new WhatIf.Shift("a", at("08:50"), at("09:30")));
         assertThat(cold.missed()).isEqualTo(1);
+    }
+
+    @Test
+    @DisplayName(
+            "what has no plan in another air is none of that day, and its promise is missed; so is that of what finds no time")
+    void noPlanThen() {
+        DayBook book = book(
+                repair("a", "12:00", hands("sand", 60)),
+                repair("b", "15:00", hands("sand", 60)),
+                repair("c", "", hands("sand", 60)));
+        WhatIf cold = of(
+                book,
+                new WhatIf.If(0, 0, Optional.empty(), Optional.empty(), Optional.empty(), Map.of(), Set.of("a", "c")));
+        assertThat(cold.last()).contains(at("08:30"));
+        assertThat(cold.missed()).isEqualTo(1);
+        assertThat(of(book, NOTHING).missed()).isZero();
+        Task ever = hands("sand", 60 * 24);
+        Task never = new Task(ever.id(), ever.seconds(), true, Right.ANY, false, false, List.of(), List.of());
+        WhatIf left = of(book(repair("a", "12:00", never), repair("b", "", hands("sand", 60))), NOTHING);
+        assertThat(left.left()).containsExactly("a");
+        assertThat(left.missed()).isEqualTo(1);
     }
 
     @Test
@@ -150,13 +178,13 @@ class WhatIfTest {
             WhatIf more = WhatIf.of(
                     book,
                     made,
-                    new WhatIf.If(1, 1, Optional.empty(), Optional.empty(), Optional.empty(), Map.of()),
+                    new WhatIf.If(1, 1, Optional.empty(), Optional.empty(), Optional.empty(), Map.of(), Set.of()),
                     20);
             assertThat(more.lateMin()).isLessThanOrEqualTo(made.worth().late() / 60);
             WhatIf less = WhatIf.of(
                     book,
                     made,
-                    new WhatIf.If(0, 0, Optional.of("tam"), Optional.empty(), Optional.empty(), Map.of()),
+                    new WhatIf.If(0, 0, Optional.of("tam"), Optional.empty(), Optional.empty(), Map.of(), Set.of()),
                     20);
             assertThat(less.last().orElseThrow()).isAfterOrEqualTo(book.at(made.bound()));
         }
