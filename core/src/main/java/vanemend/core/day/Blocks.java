@@ -9,6 +9,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import vanemend.core.method.Asides;
+import vanemend.core.method.Gate;
+import vanemend.core.method.Loop;
 import vanemend.core.method.Step;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
@@ -21,6 +23,19 @@ import vanemend.core.run.RunState;
  */
 public final class Blocks {
     private static final int MINUTE = 60;
+
+    /**
+     * What a repair asks of the day.
+     *
+     * @param tasks in an order in which every task stands after those it is linked to
+     * @param gates what may send the work back, in the order in which it is asked
+     */
+    public record Asks(List<Task> tasks, List<Gated> gates) {
+        public Asks {
+            tasks = List.copyOf(tasks);
+            gates = List.copyOf(gates);
+        }
+    }
 
     /** A step with what it takes from now on: less than planned where it is in hand, nothing where it is done. */
     private record Rest(String id, Step step, boolean done, double activeMin, double waitMin) {
@@ -37,6 +52,9 @@ public final class Blocks {
     /** The block that each step, by its place, ended in. */
     private final Map<Integer, Integer> blockOf = new HashMap<>();
 
+    /** How long each wait in air takes, by its place, s. */
+    private final Map<Integer, Integer> waitOf = new HashMap<>();
+
     /** What the next block must wait for, besides the one before it. */
     private final List<Link> waits = new ArrayList<>();
 
@@ -51,20 +69,21 @@ public final class Blocks {
     }
 
     /** The blocks of {@code plan}, each called by its first step; {@code craft} is what its hands must be allowed besides. */
-    public static List<Task> of(Plan plan, Right craft) {
+    public static Asks of(Plan plan, Right craft) {
         Blocks b = new Blocks(
                 plan.steps().stream().map(PlannedStep::step).map(Rest::whole).toList(), craft);
         b.lay(0);
-        return List.copyOf(b.out);
+        return new Asks(b.out, b.gates(plan));
     }
 
     /**
      * What is left of a run at {@code now}, the step in hand first: what waits goes on waiting, and what hands are at stays in the hands of
      * {@code whose}.
      *
+     * @param plan of the run
      * @param whose id of who is at it; empty where that is nobody of this day
      */
-    public static List<Task> left(RunState run, Instant now, Right craft, Optional<String> whose) {
+    public static Asks left(RunState run, Plan plan, Instant now, Right craft, Optional<String> whose) {
         List<Rest> rests = run.steps().stream().map(s -> rest(s, run, now)).toList();
         Blocks b = new Blocks(rests, craft);
         int first = 0;
@@ -72,7 +91,7 @@ public final class Blocks {
             first++;
         }
         if (first == rests.size()) {
-            return List.of();
+            return new Asks(List.of(), List.of());
         }
         Rest inHand = rests.get(first);
         boolean waits = inHand.step().kind() == Step.Kind.WAIT;
@@ -93,7 +112,38 @@ public final class Blocks {
         if (!waits && !out.isEmpty()) {
             out.set(0, out.getFirst().by(whose));
         }
-        return List.copyOf(out);
+        return new Asks(out, b.gates(plan));
+    }
+
+    /** What may send the work back, by the blocks at whose end it is asked; a way that stops the work is left out. */
+    private List<Gated> gates(Plan plan) {
+        List<Gated> found = new ArrayList<>();
+        for (int i = 0; i < steps.size(); i++) {
+            Integer block = blockOf.get(i);
+            if (rests.get(i).done() || block == null || steps.get(i).gate().isEmpty()) {
+                continue;
+            }
+            List<Gate.Branch> branches = steps.get(i).gate().get().branches();
+            List<Gated.Way> ways = branches.stream()
+                    .filter(w -> !w.loop().isEmpty())
+                    .map(w -> way(w.id(), plan.loop(w.loop())))
+                    .toList();
+            if (!ways.isEmpty()) {
+                found.add(new Gated(
+                        out.get(Math.min(block, out.size() - 1)).id(),
+                        waitOf.getOrDefault(i, 0),
+                        branches.stream().anyMatch(w -> w.id().equals(Gate.LOW) || w.id().equals(Gate.PINHOLES)),
+                        ways));
+            }
+        }
+        return found;
+    }
+
+    private Gated.Way way(String branch, Loop loop) {
+        Blocks b = new Blocks(loop.steps().stream().map(Rest::whole).toList(), craft);
+        b.lay(0);
+        return new Gated.Way(
+                branch, b.out, b.waits.stream().mapToInt(Link::least).max().orElse(0));
     }
 
     private static Rest rest(RunState.RunStep s, RunState run, Instant now) {
@@ -186,6 +236,9 @@ public final class Blocks {
             waits.add(Link.after(before.from(), before.least() + lasts));
         } else {
             waits.add(since >= 0 && rests.get(since).done() ? fromNow(lasts) : after(since, lasts));
+        }
+        if (things.isEmpty()) {
+            waitOf.put(i, lasts);
         }
         blockOf.put(i, out.size() - 1);
     }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 import vanemend.core.TestShop;
 import vanemend.core.method.Cases;
 import vanemend.core.trade.HouseRules;
@@ -112,19 +113,29 @@ public final class AnyDays {
         return found;
     }
 
+    static Blocks.Asks asks(String recipe) {
+        return Blocks.of(
+                TestShop.workup(Cases.all().get(recipe), TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
+                        .plan()
+                        .orElseThrow(),
+                Right.ANY);
+    }
+
+    /** What may send back the jobs of {@link #mixed}. */
+    static Map<String, List<Gated>> gates(Day mixed) {
+        return mixed.jobs().stream()
+                .collect(Collectors.toMap(
+                        Job::id,
+                        j -> asks(j.id().substring(0, j.id().indexOf(' '))).gates()));
+    }
+
     /** Repairs of every family in turn, half of them promised, for two technicians and an apprentice with a lamp and an oven. */
     public static Day mixed(int repairs, Random r) {
         List<String> recipes = List.copyOf(Cases.all().keySet());
         List<Job> jobs = new ArrayList<>();
         for (int i = 0; jobs.size() < repairs; i++) {
             String recipe = recipes.get(i * 7 % recipes.size());
-            List<Task> tasks = Blocks.of(
-                    TestShop.workup(
-                                    Cases.all().get(recipe),
-                                    TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
-                            .plan()
-                            .orElseThrow(),
-                    Right.ANY);
+            List<Task> tasks = asks(recipe).tasks();
             OptionalInt by =
                     i % 2 == 0 ? OptionalInt.of((2 + r.nextInt(8 + 4 * repairs)) * AnyDay.HOUR) : OptionalInt.empty();
             jobs.add(new Job(recipe + " " + i, 0, by, 1, tasks));

@@ -41,7 +41,7 @@ class BlocksTest {
     @MethodSource("recipes")
     void aloneItTakesWhatThePlanSays(String recipe) {
         Plan p = plan(recipe);
-        List<Task> blocks = Blocks.of(p, Right.ANY);
+        List<Task> blocks = Blocks.of(p, Right.ANY).tasks();
         double hands =
                 blocks.stream().filter(Task::hands).mapToInt(Task::seconds).sum() / 60.0;
         assertThat(hands).isCloseTo(p.activeMin(), within(1 + blocks.size() / 60.0));
@@ -75,7 +75,12 @@ class BlocksTest {
                 "chip-vacuum");
         List<Job> jobs = new ArrayList<>();
         for (String recipe : twelve) {
-            jobs.add(new Job(recipe, 0, OptionalInt.empty(), 1, Blocks.of(plan(recipe), Right.ANY)));
+            jobs.add(new Job(
+                    recipe,
+                    0,
+                    OptionalInt.empty(),
+                    1,
+                    Blocks.of(plan(recipe), Right.ANY).tasks()));
         }
         Day day = new Day(
                 List.of(person("Tam"), person("Isla"), person("Sol", Right.LIVE, Right.GLASS, Right.TYRE)),

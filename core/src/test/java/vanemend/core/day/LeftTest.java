@@ -92,7 +92,8 @@ class LeftTest {
         Walk w = new Walk(recipe);
         int looked = 0;
         for (RunState s = w.state(); s.current().isPresent() && s.stops().isEmpty(); s = w.state()) {
-            List<Task> left = Blocks.left(s, w.at, Right.ANY, Optional.of("tam"));
+            List<Task> left =
+                    Blocks.left(s, w.plan, w.at, Right.ANY, Optional.of("tam")).tasks();
             Day day = alone(left);
             DayPlan plan = DayStart.firstCome(day);
             assertThat(DayCheck.faults(day, plan)).as(recipe).isEmpty();
@@ -111,7 +112,8 @@ class LeftTest {
     void whatIsInHandStays() {
         Walk w = new Walk("dent-filler-putty");
         RunState s = w.state();
-        List<Task> left = Blocks.left(s, w.at, Right.ANY, Optional.of("sol"));
+        List<Task> left =
+                Blocks.left(s, w.plan, w.at, Right.ANY, Optional.of("sol")).tasks();
         assertThat(left.getFirst().only()).contains("sol");
         Person sol = new Person("sol", TAM.hours(), EnumSet.of(Right.ANY));
         Job urgent = new Job(
