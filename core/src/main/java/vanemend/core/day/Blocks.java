@@ -3,11 +3,14 @@ package vanemend.core.day;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
+import vanemend.core.method.Act;
 import vanemend.core.method.Asides;
 import vanemend.core.method.Gate;
 import vanemend.core.method.Loop;
@@ -15,10 +18,11 @@ import vanemend.core.method.Step;
 import vanemend.core.plan.Plan;
 import vanemend.core.plan.PlannedStep;
 import vanemend.core.run.RunState;
+import vanemend.core.trade.TradeBook;
 
 /**
  * The blocks of a plan: consecutive steps that the same hands do, one block; what is live from its mixing to its last spreading, one that nothing
- * cuts; a wait in air, a least wait to what follows; a wait under a lamp or in an oven, a block that holds it without hands. What hands do
+ * cuts; a wait in air, a least wait to what follows, and a greatest one where a promoter lies open or cement tacks; a wait under a lamp or in an oven, a block that holds it without hands. What hands do
  * at the beginning of a wait belongs to the block before it.
  */
 public final class Blocks {
@@ -36,6 +40,13 @@ public final class Blocks {
             gates = List.copyOf(gates);
         }
     }
+
+    /** What covers a promoter, by what put it on: it does not lie open for long. */
+    private static final Map<Act, Act> COVERS =
+            Map.of(Act.APPLY_FACE, Act.PROMOTE, Act.APPLY_BACK, Act.PROMOTE_BACK, Act.PATCH, Act.PROMOTE_PATCH);
+
+    /** What is done as soon as the wait before it is over: what tacks would be dry, or hard, later. */
+    private static final Set<Act> WHILE_TACKY = EnumSet.of(Act.UNIT, Act.TAPE_WHILE_TACKY);
 
     /** A step with what it takes from now on: less than planned where it is in hand, nothing where it is done. */
     private record Rest(String id, Step step, boolean done, double activeMin, double waitMin) {
@@ -58,7 +69,11 @@ public final class Blocks {
     /** What the next block must wait for, besides the one before it. */
     private final List<Link> waits = new ArrayList<>();
 
+    /** What shuts before the open block begins: from which block on, and after how long, s. */
+    private final List<Link> windows = new ArrayList<>();
+
     private final List<String> open = new ArrayList<>();
+    private boolean atOnce;
     private double minutes;
     private boolean live;
 
@@ -200,12 +215,31 @@ public final class Blocks {
                 close();
             }
             live = goes;
+            keepOpen(i);
             open.add(rests.get(i).id());
             minutes += rests.get(i).activeMin();
             blockOf.put(i, out.size());
             going = goes && s.kind() != Step.Kind.SPREAD;
         }
         close();
+    }
+
+    /** What the step at {@code i} must not come too late for. */
+    private void keepOpen(int i) {
+        Step s = steps.get(i);
+        COVERS.forEach((covers, coat) -> {
+            int k = i - 1;
+            while (k >= 0 && !(s.with(steps.get(k)) && steps.get(k).acts().contains(coat))) {
+                k--;
+            }
+            Integer block = k < 0 || rests.get(k).done() ? null : blockOf.get(k);
+            if (s.acts().contains(covers) && block != null && block < out.size()) {
+                int most = seconds(TradeBook.value("promoter.covered") - minutes);
+                windows.add(new Link(out.get(block).id(), 0, Math.max(0, most), false));
+            }
+        });
+        // A wait in hand is not planned any more: whoever is there next goes on.
+        atOnce |= !waits.isEmpty() && s.acts().stream().anyMatch(WHILE_TACKY::contains);
     }
 
     /** The place of the next wait after {@code i}; {@code i} where there is none. */
@@ -259,9 +293,13 @@ public final class Blocks {
                         out.isEmpty()
                                 ? Stream.empty()
                                 : Stream.of(Link.after(out.getLast().id(), 0)),
-                        waits.stream())
+                        Stream.concat(
+                                waits.stream().map(w -> atOnce ? new Link(w.from(), w.least(), w.least(), true) : w),
+                                windows.stream()))
                 .toList();
         waits.clear();
+        windows.clear();
+        atOnce = false;
         return links;
     }
 
