@@ -164,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day/odds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["odds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/day/repairs/{id}": {
         parameters: {
             query?: never;
@@ -1894,6 +1910,13 @@ export interface components {
             secret: string;
             uri: string;
         };
+        FallView: {
+            /** Format: int32 */
+            after: number;
+            /** Format: int32 */
+            before: number;
+            name: string;
+        };
         FamilyView: {
             /** @enum {string} */
             family: "METAL" | "COMPOSITE" | "POLYOLEFIN" | "STYRENIC" | "ENGINEERING" | "POLYAMIDE" | "FLEXIBLE_THERMOSET" | "GLASS" | "RUBBER" | "FILM";
@@ -2492,6 +2515,25 @@ export interface components {
             step: string;
             text: string;
         };
+        OddsLine: {
+            /** Format: date-time */
+            holds?: string;
+            /** Format: int32 */
+            inHundred?: number;
+            /** Format: int64 */
+            repair: number;
+        };
+        OddsView: {
+            /** Format: int32 */
+            gates: number;
+            /** Format: int32 */
+            holds: number;
+            repairs: components["schemas"]["OddsLine"][];
+            /** Format: int32 */
+            runs: number;
+            /** Format: int32 */
+            times: number;
+        };
         OfDamage: {
             /** Format: int32 */
             damage: number;
@@ -2968,7 +3010,12 @@ export interface components {
             answer?: "HOLDS" | "PUSHES" | "NOT_FOUND" | "NEVER";
             /** Format: date-time */
             asked?: string;
+            falls: components["schemas"]["FallView"][];
             held: components["schemas"]["HeldView"][];
+            /** Format: date-time */
+            holds?: string;
+            /** Format: int32 */
+            inHundred?: number;
             /** Format: date-time */
             promise?: string;
             pushed: components["schemas"]["PushedView"][];
@@ -4229,6 +4276,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DayView"];
+                };
+            };
+        };
+    };
+    odds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OddsView"];
                 };
             };
         };

@@ -95,6 +95,13 @@ class DayController {
         return kept.answer(takes);
     }
 
+    /** How often the day keeps what was promised, when it is replayed with loops and minutes as they fall. */
+    @GetMapping("/day/odds")
+    OddsView odds() {
+        kept.value();
+        return views.odds();
+    }
+
     /** Why a repair is ready when it is, and what may be promised; {@code by} when it is asked for. */
     @GetMapping("/day/repairs/{id}")
     RepairDayView repair(@PathVariable long id, @RequestParam Optional<Instant> by) {

@@ -40,6 +40,7 @@ import vanemend.app.web.Views.Standing;
 import vanemend.core.day.Blocks;
 import vanemend.core.day.DayBook;
 import vanemend.core.day.DayPlan;
+import vanemend.core.day.Gated;
 import vanemend.core.day.Hours;
 import vanemend.core.day.Job;
 import vanemend.core.day.Link;
@@ -76,11 +77,12 @@ class DayViews {
         }
     }
 
-    /** Tasks of a repair, and what its steps are called. */
-    private record Asked(List<Task> tasks, List<String> ids, Map<String, String> titles) {
-        static Asked of(List<Task> tasks, List<Called> steps) {
+    /** Tasks of a repair, what may send it back, and what its steps are called. */
+    private record Asked(List<Task> tasks, List<Gated> gates, List<String> ids, Map<String, String> titles) {
+        static Asked of(Blocks.Asks asks, List<Called> steps) {
             return new Asked(
-                    tasks,
+                    asks.tasks(),
+                    asks.gates(),
                     steps.stream().map(Called::id).toList(),
                     steps.stream().collect(Collectors.toMap(Called::id, Called::title, (a, b) -> a)));
         }
@@ -97,11 +99,22 @@ class DayViews {
             long repair, String name, String vehicle, boolean begun, Optional<Instant> promised, Asked asked) {}
 
     /** The plan that was told last. */
-    private record Shown(DayBook book, DayBook.Made made, Map<String, Entry> entries) {}
+    private record Shown(DayBook book, DayBook.Made made, Map<String, Entry> entries) {
+        boolean plans(String id) {
+            return made.faults().isEmpty() && made.plan().finishes().containsKey(id);
+        }
+
+        Map<String, List<Gated>> gates() {
+            return entries.entrySet().stream()
+                    .collect(Collectors.toMap(
+                            Map.Entry::getKey, e -> e.getValue().asked().gates()));
+        }
+    }
 
     private final StandingOrder order;
     private final BetterOrders better;
     private final PastViews past;
+    private final DayOdds odds;
 
     private final RepairWork work;
     private final Repairs repairs;
@@ -127,8 +140,10 @@ class DayViews {
             Clock clock,
             StandingOrder order,
             BetterOrders better,
-            PastViews past) {
+            PastViews past,
+            DayOdds odds) {
         this.past = past;
+        this.odds = odds;
         this.order = order;
         this.better = better;
         this.work = work;
@@ -295,11 +310,10 @@ class DayViews {
     RepairDayView of(long repair, Optional<Instant> asked) {
         String id = String.valueOf(repair);
         Shown s = shown.get()
-                .filter(x -> x.made().faults().isEmpty()
-                        && x.made().plan().finishes().containsKey(id))
+                .filter(x -> x.plans(id))
                 .orElseThrow(() ->
                         new Refused(HttpStatus.NOT_FOUND, "Day", "Repair " + repair + " has no time on the day."));
-        Promise promise = s.book().promise(id, asked, TURNS, s.made());
+        Promise promise = s.book().promise(id, asked, TURNS, odds.of(s.made(), s.gates()));
         Job job = s.made().day().jobs().stream()
                 .filter(j -> j.id().equals(id))
                 .findFirst()
@@ -323,7 +337,30 @@ class DayViews {
                             return new RepairDayView.PushedView(
                                     e.repair(), e.name(), e.promised(), p.before(), p.after());
                         })
+                        .toList(),
+                promise.holds(),
+                promise.inHundred().stream().boxed().findFirst(),
+                promise.falls().stream()
+                        .map(f -> new RepairDayView.FallView(
+                                s.entries().get(f.repair()).name(), f.before(), f.after()))
                         .toList());
+    }
+
+    /** How often the day that was told last keeps what was promised, and by when each of its repairs is ready as good as surely. */
+    OddsView odds() {
+        return shown.get()
+                .filter(s -> s.made().faults().isEmpty())
+                .map(s -> {
+                    Promise.Shown shows = odds.of(s.made(), s.gates());
+                    return OddsView.of(
+                            shows.varies(),
+                            s.made().day().jobs().stream()
+                                    .filter(j -> s.plans(j.id()))
+                                    .map(j -> OddsView.line(
+                                            s.entries().get(j.id()).repair(), j, shows.replays(), t -> at(s.book(), t)))
+                                    .toList());
+                })
+                .orElseGet(() -> OddsView.of(odds.varies(Map.of()), List.of()));
     }
 
     /**
@@ -502,8 +539,9 @@ class DayViews {
                     .filter(a -> a.name().equals(s.hands()))
                     .map(Account::id)
                     .findFirst();
-            List<Task> tasks = Blocks.left(s, now, craft(l.frozen().draft().part()), whose);
-            if (!tasks.isEmpty()) {
+            Blocks.Asks asks = Blocks.left(
+                    s, l.frozen().plan(), now, craft(l.frozen().draft().part()), whose);
+            if (!asks.tasks().isEmpty()) {
                 out.add(new Entry(
                         l.id(),
                         name,
@@ -511,7 +549,7 @@ class DayViews {
                         true,
                         Optional.ofNullable(l.frozen().draft().promisedAt()),
                         Asked.of(
-                                tasks,
+                                asks,
                                 s.steps().stream()
                                         .map(x -> Called.of(x.id(), x.step()))
                                         .toList())));

@@ -16,6 +16,9 @@ import vanemend.core.day.Promise;
  * @param asked by when it was asked for
  * @param answer whether that can be
  * @param pushed promises that it would move
+ * @param holds by when it is ready as often as a promise should hold
+ * @param inHundred how often it is ready by when it was asked for, of 100
+ * @param falls firm promises of others that are kept less often then
  */
 record RepairDayView(
         long repair,
@@ -25,7 +28,13 @@ record RepairDayView(
         Optional<Instant> promise,
         Optional<Instant> asked,
         Optional<Promise.Answer> answer,
-        List<PushedView> pushed) {
+        List<PushedView> pushed,
+        Optional<Instant> holds,
+        Optional<Integer> inHundred,
+        List<FallView> falls) {
+    /** A promise that is kept {@code after} times of 100, {@code before} as it stands. */
+    record FallView(String name, int before, int after) {}
+
     /**
      * What a part of the time goes to.
      *

@@ -348,7 +348,7 @@ public record DayBook(
      * @param turns as {@link #made} takes them
      * @param shown the plan of this book that stands
      */
-    public Promise promise(String repair, Optional<Instant> asked, int turns, Made shown) {
+    public Promise promise(String repair, Optional<Instant> asked, int turns, Promise.Shown shown) {
         return Promise.of(this, shown, repair, asked, turns);
     }
 }

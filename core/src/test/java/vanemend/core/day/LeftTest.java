@@ -3,76 +3,27 @@ package vanemend.core.day;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import vanemend.core.TestShop;
 import vanemend.core.method.Cases;
-import vanemend.core.plan.Plan;
-import vanemend.core.run.BenchEvent;
-import vanemend.core.run.Replay;
 import vanemend.core.run.RunState;
 import vanemend.core.run.StillToCome;
-import vanemend.core.trade.HouseRules;
 
 @DisplayName("what is left of a run as blocks of a day, at every step of every way")
 class LeftTest {
     private static final Person TAM =
             new Person("tam", List.of(new Span(0, 400 * AnyDay.HOUR)), EnumSet.allOf(Right.class));
-
-    /** A run on its way, a minute at a time. */
-    private static final class Walk {
-        private final Plan plan;
-        private final List<BenchEvent> events = new ArrayList<>();
-        private Instant at = TestShop.NOW;
-
-        Walk(String recipe) {
-            plan = TestShop.workup(
-                            Cases.all().get(recipe), TestShop.shop(21, HouseRules.defaults(), TestShop.fullShelf()))
-                    .plan()
-                    .orElseThrow();
-            add(BenchEvent.Kind.START, "", "");
-        }
-
-        void add(BenchEvent.Kind kind, String step, String answer) {
-            at = at.plusSeconds(60);
-            events.add(new BenchEvent(
-                    UUID.nameUUIDFromBytes((events.size() + step + answer).getBytes(StandardCharsets.UTF_8)),
-                    kind,
-                    at,
-                    "Tam",
-                    step,
-                    answer,
-                    Optional.empty(),
-                    Optional.empty(),
-                    "",
-                    Optional.empty()));
-        }
-
-        RunState state() {
-            return Replay.of(plan, events, at);
-        }
-
-        void next(RunState s) {
-            String id = s.current().orElseThrow();
-            boolean gate = s.steps().stream()
-                    .anyMatch(x -> x.id().equals(id) && x.step().gate().isPresent());
-            add(gate ? BenchEvent.Kind.GATE : BenchEvent.Kind.DONE, id, gate ? "yes" : "");
-        }
-    }
 
     static Stream<String> recipes() {
         return Cases.all().keySet().stream();
@@ -89,18 +40,18 @@ class LeftTest {
     @ParameterizedTest
     @MethodSource("recipes")
     void aloneItIsDoneWhenTheRunIs(String recipe) {
-        Walk w = new Walk(recipe);
+        DayWalk w = DayWalk.of(recipe);
         int looked = 0;
         for (RunState s = w.state(); s.current().isPresent() && s.stops().isEmpty(); s = w.state()) {
-            List<Task> left =
-                    Blocks.left(s, w.plan, w.at, Right.ANY, Optional.of("tam")).tasks();
+            List<Task> left = Blocks.left(s, w.plan(), w.at(), Right.ANY, Optional.of("tam"))
+                    .tasks();
             Day day = alone(left);
             DayPlan plan = DayStart.firstCome(day);
             assertThat(DayCheck.faults(day, plan)).as(recipe).isEmpty();
-            Instant done = StillToCome.of(s, w.at).getLast().to();
+            Instant done = StillToCome.of(s, w.at()).getLast().to();
             assertThat(plan.last() / 60.0)
                     .as("%s at %s", recipe, s.current().get())
-                    .isCloseTo(Duration.between(w.at, done).toSeconds() / 60.0, within(1.5 + left.size() / 20.0));
+                    .isCloseTo(Duration.between(w.at(), done).toSeconds() / 60.0, within(1.5 + left.size() / 20.0));
             looked++;
             w.next(s);
         }
@@ -110,10 +61,10 @@ class LeftTest {
     @Test
     @DisplayName("hands that are at it go on with it, and nothing of another repair goes before")
     void whatIsInHandStays() {
-        Walk w = new Walk("dent-filler-putty");
+        DayWalk w = DayWalk.of("dent-filler-putty");
         RunState s = w.state();
         List<Task> left =
-                Blocks.left(s, w.plan, w.at, Right.ANY, Optional.of("sol")).tasks();
+                Blocks.left(s, w.plan(), w.at(), Right.ANY, Optional.of("sol")).tasks();
         assertThat(left.getFirst().only()).contains("sol");
         Person sol = new Person("sol", TAM.hours(), EnumSet.of(Right.ANY));
         Job urgent = new Job(

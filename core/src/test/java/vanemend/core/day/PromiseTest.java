@@ -50,7 +50,14 @@ class PromiseTest {
     }
 
     private static Promise promise(DayBook book, String repair, Optional<Instant> asked, int turns) {
-        return book.promise(repair, asked, turns, book.made(turns, Map.of()));
+        return book.promise(repair, asked, turns, shown(book, turns, Map.of(), LoopOdds.REMEMBERED));
+    }
+
+    /** A plan that goes as planned, but for {@code gates}. */
+    private static Promise.Shown shown(DayBook book, int turns, Map<String, List<Gated>> gates, LoopOdds odds) {
+        DayBook.Made made = book.made(turns, Map.of());
+        Replays.Varies varies = new Replays.Varies(gates, odds, 0);
+        return new Promise.Shown(made, Replays.of(made.day(), made.plan(), varies, Replays.TIMES, 1), varies);
     }
 
     private static DayBook.Repair pinned(DayBook.Repair r, DayBook.Pin pin) {
@@ -77,6 +84,32 @@ class PromiseTest {
     }
 
     @Test
+    @DisplayName(
+            "the door goes back for ten minutes every other time: half past nine is half a promise, ten o'clock a whole one")
+    void worthByHand() {
+        DayBook book = tamAlone(repair("door", Optional.of(at("09:00")), 60), repair("flap", Optional.empty(), 30));
+        Task again = new Task("again", 600, true, Right.ANY, true, false, List.of(), List.of());
+        Gated low = new Gated("t0", 0, true, List.of(new Gated.Way("low", List.of(again), 0)));
+        LoopOdds half = new LoopOdds(Map.of("low", new LoopOdds.Tally(2_000_000, 1_000_000)), 2_000_000, 1);
+        Promise.Shown shown = shown(book, 40, Map.of("door", List.of(low)), half);
+        Promise open = book.promise("flap", Optional.of(at("09:30")), 40, shown);
+        assertThat(open.ready()).contains(at("09:30"));
+        assertThat(open.answer()).contains(Answer.HOLDS);
+        assertThat(open.inHundred().orElseThrow()).isBetween(47, 53);
+        // No round, one, two, three: 50, 75, 87 and 94 of 100.
+        assertThat(open.holds()).contains(at("10:00"));
+        assertThat(open.falls()).isEmpty();
+        Promise soon = book.promise("flap", Optional.of(at("08:45")), 40, shown);
+        assertThat(soon.answer()).contains(Answer.PUSHES);
+        assertThat(soon.inHundred()).hasValue(100);
+        assertThat(soon.falls()).singleElement().satisfies(f -> {
+            assertThat(f.repair()).isEqualTo("door");
+            assertThat(f.before()).isBetween(47, 53);
+            assertThat(f.after()).isZero();
+        });
+    }
+
+    @Test
     @DisplayName("what is promised as the soonest holds, pushes nobody, and is never before what no order can beat")
     void anyDays() {
         int pushes = 0;
@@ -95,10 +128,10 @@ class PromiseTest {
             Promise open = promise(book, "r0", Optional.empty(), 20);
             Instant ready = open.ready().orElseThrow();
             // Whatever plan is shown: one that nobody searched for is as good as any.
-            DayBook.Made shown = book.made(0, Map.of());
+            Promise.Shown shown = shown(book, 0, Map.of(), LoopOdds.REMEMBERED);
             assertThat(book.promise("r0", Optional.empty(), 3, shown).ready().orElseThrow())
                     .as("%d", seed)
-                    .isBeforeOrEqualTo(book.at(shown.plan().finishes().get("r0")));
+                    .isBeforeOrEqualTo(book.at(shown.made().plan().finishes().get("r0")));
             Instant soonest = open.soonest().orElseThrow();
             assertThat(soonest).as("%d", seed).isBeforeOrEqualTo(ready);
             assertThat(promise(book, "r0", Optional.of(ready), 20))
