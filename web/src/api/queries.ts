@@ -99,6 +99,14 @@ export const useBench = () =>
 /** Who does what, when; asked again as time runs on. */
 export const useDay = () =>
   useTold({ queryKey: keys.day, queryFn: () => ask<Api["DayView"]>("/api/day"), refetchInterval: 60_000 });
+/** How often that day keeps what was promised; until it is known of a new one, what was known of the one before. */
+export const useDayOdds = (day: Api["DayView"]) =>
+  useQuery({
+    queryKey: [...keys.day, "odds", day.now],
+    queryFn: () => ask<Api["OddsView"]>("/api/day/odds"),
+    enabled: day.jobs.length > 0,
+    placeholderData: (had) => had,
+  });
 /** Repairs that wait or run. */
 export const useRepairs = () =>
   useTold({ queryKey: keys.repairs, queryFn: () => ask<Api["RepairLine"][]>("/api/repairs") });

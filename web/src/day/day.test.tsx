@@ -89,9 +89,20 @@ const DAY = {
 } as unknown as client.Api["DayView"];
 
 const SESSION = { account: { id: "tam", name: "Tam Okafor", role: "LEAD" }, rights: ["RULES", "WORK"] };
+const ODDS: client.Api["OddsView"] = {
+  times: 2000,
+  holds: 90,
+  runs: 4,
+  gates: 31,
+  repairs: [
+    { repair: 7, inHundred: 97, holds: at("10:40") },
+    { repair: 8, inHundred: 0 },
+  ],
+};
 const shown = (day: client.Api["DayView"], rights = SESSION.rights) =>
   show(<DayPlace />, [
     [keys.day, day],
+    [[...keys.day, "odds", day.now], ODDS],
     [keys.session, { ...SESSION, rights }],
   ]);
 
@@ -366,6 +377,18 @@ describe("the day on screen", () => {
     expect(screen.getByText("30 min, first come 1 h 30")).toBeTruthy();
   });
 
+  it("tells how often each promise is kept, by when it holds, and where that comes from", () => {
+    shown(DAY);
+    const jobs = region("Repairs of this plan");
+    expect(jobs.getByText("kept in 97 of 100")).toBeTruthy();
+    expect(jobs.getByText(/^by .*10:40 in 90 of 100$/)).toBeTruthy();
+    expect(jobs.getByText("kept in 0 of 100")).toBeTruthy();
+    expect(screen.getByText(/Loops from 31 answers at gates of 4 finished runs, and from memory/)).toBeTruthy();
+    cleanup();
+    shown({ ...DAY, jobs: [] });
+    expect(screen.queryByText(/answers at gates/)).toBeNull();
+  });
+
   it("says why there is no plan, and only a lead may say when the shop works", () => {
     shown({ ...DAY, trouble: "Nobody said yet when this shop works.", jobs: [], blocks: [] }, ["WORK"]);
     expect(screen.getByText("Nobody said yet when this shop works.")).toBeTruthy();
@@ -466,6 +489,9 @@ describe("a repair of the day, opened", () => {
     soonest: at("09:00"),
     promise: at("10:15"),
     pushed: [],
+    holds: at("11:05"),
+    often: 90,
+    falls: [{ name: "Door dent", before: 97, after: 81 }],
   } as unknown as client.Api["RepairDayView"];
 
   const opened = async (rights = ["PLAN", "DAY"], told: Partial<client.Api["RepairDayView"]> = {}) => {
@@ -485,7 +511,10 @@ describe("a repair of the day, opened", () => {
     expect(
       sheet.getByText(/^No order has it ready before .*09:00, even with nothing else in the shop\.$/),
     ).toBeTruthy();
-    expect(sheet.getByRole("button", { name: /^Promise .*10:15$/ })).toBeTruthy();
+    expect(sheet.getByText("holds in 90 of 100, as loops and minutes fall.")).toBeTruthy();
+    // What is promised is what holds, not what the planned minutes say.
+    expect(sheet.getByRole("button", { name: /^Promise .*11:05$/ })).toBeTruthy();
+    expect(sheet.getByText("Door dent: kept in 81 of 100 instead of 97")).toBeTruthy();
     expect(region("Repairs of this plan").getByText(/of hands, before all others, by Priya$/)).toBeTruthy();
     sent.mockRestore();
   });
@@ -494,13 +523,24 @@ describe("a repair of the day, opened", () => {
     const { sent, sheet } = await opened(["PLAN", "DAY"], {
       asked: at("09:30"),
       answer: "PUSHES",
+      inHundred: 62,
       pushed: [{ repair: 7, name: "Door dent", promisedAt: at("15:00"), before: at("09:30"), after: at("15:40") }],
     });
     await userEvent.type(sheet.getByLabelText("Asked for"), "24/11/2026");
     await userEvent.type(inside(sheet.getByRole("group", { name: "Asked for" })).getByLabelText("at"), "9:30");
     expect(await sheet.findByText("At the cost of others, in the best order found:")).toBeTruthy();
+    expect(sheet.getByText("Ready by then in 62 of 100.")).toBeTruthy();
     expect(sheet.getByText(/^Door dent, promised .*15:00: ready .*15:40 instead of .*09:30$/)).toBeTruthy();
     expect(sent).toHaveBeenCalledWith(`/api/day/repairs/8?by=${encodeURIComponent("2026-11-24T09:30:00.000Z")}`);
+    sent.mockRestore();
+  });
+
+  it("calls what seldom holds no promise", async () => {
+    const { sent, sheet } = await opened(["PLAN", "DAY"], { asked: at("10:20"), answer: "HOLDS", inHundred: 40 });
+    await userEvent.type(sheet.getByLabelText("Asked for"), "24/11/2026");
+    await userEvent.type(inside(sheet.getByRole("group", { name: "Asked for" })).getByLabelText("at"), "10:20");
+    expect(await sheet.findByText("By planned minutes it is ready by then, but that seldom holds.")).toBeTruthy();
+    expect(sheet.getByText("Ready by then in 40 of 100.")).toBeTruthy();
     sent.mockRestore();
   });
 
@@ -511,6 +551,7 @@ describe("a repair of the day, opened", () => {
         Promise.resolve(path.startsWith("/api/day/repairs") ? TOLD : DAY)) as typeof client.ask);
     const given = [
       [keys.day, DAY],
+      [[...keys.day, "odds", DAY.now], ODDS],
       [keys.session, SESSION],
     ] as const;
     show(<DayPlace />, given, "/day?repair=8");

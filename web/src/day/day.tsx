@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { ask, type Api } from "../api/client";
 import { useNow } from "../api/clock";
-import { keys, useDay } from "../api/queries";
+import { keys, useDay, useDayOdds } from "../api/queries";
 import { locale, msg } from "../messages/messages";
 import { firstName } from "../shell/first-name";
 import { useMay, useMe } from "../shell/me";
@@ -121,14 +121,29 @@ export default function DayPlace() {
       <Jobs day={day} now={now} touched={touched} touch={setTouched} />
       <Not title={msg("Held by a stop")} some={day.held} told={(n) => n.why} />
       <Not title={msg("No time found")} some={day.left} told={(n) => n.why} />
+      {planned && <HowSure day={day} />}
       {planned && (
         <p className="lab no-print p-4">
           {msg(
-            "An order that can be kept, by planned minutes: what goes wrong is not counted. An apprentice is given nothing that goes off, no glass and no tyre. Upright line: promised. Dashed line: wished for. Dark notch: ready. Pale: done, as it was said. Dashed box: an apprentice can stand beside what goes off.",
+            "An order that can be kept, by planned minutes. An apprentice is given nothing that goes off, no glass and no tyre. Upright line: promised. Dashed line: wished for. Dark notch: ready. Pale: done, as it was said. Dashed box: an apprentice can stand beside what goes off.",
           )}
         </p>
       )}
     </div>
+  );
+}
+
+/** Where the odds come from. */
+function HowSure({ day }: { day: Api["DayView"] }) {
+  const odds = useDayOdds(day).data;
+  if (!odds || day.jobs.length === 0) return null;
+  return (
+    <p className="lab no-print px-4 pt-4">
+      {msg(
+        "Odds: this order {times} times over, with loops and minutes of hands as they may fall; stops are not counted. Loops from {gates} answers at gates of {runs} finished runs, and from memory as far as those do not reach.",
+        { times: odds.times, gates: odds.gates, runs: odds.runs },
+      )}
+    </p>
   );
 }
 
@@ -303,6 +318,7 @@ function Jobs({
   touched: number | undefined;
   touch: (repair: number | undefined) => void;
 }) {
+  const odds = useDayOdds(day).data;
   // Whoever comes by a link to one repair sees it; who touches one has it before them.
   const [came] = useState(touched);
   const there = useRef<HTMLDivElement>(null);
@@ -313,6 +329,7 @@ function Jobs({
   return (
     <section aria-label={msg("Repairs of this plan")} className="no-print">
       {day.jobs.map((j) => {
+        const its = odds?.repairs.find((o) => o.repair === j.repair);
         const over = j.promisedAt ? (ms(j.ready) - ms(j.promisedAt)) / 60_000 : 0;
         return (
           <div key={j.repair} ref={j.repair === came ? there : undefined}>
@@ -340,9 +357,14 @@ function Jobs({
                     .join(", ")}
                 </span>
               </Link>
-              <div className="flex w-44 flex-col justify-center border-l border-hair px-4 max-[699px]:w-1/2 max-[699px]:border-l-0 max-[699px]:pb-2">
+              <div className="flex w-56 flex-col justify-center border-l border-hair px-4 max-[699px]:w-1/2 max-[699px]:border-l-0 max-[699px]:pb-2">
                 <span className="lab">{msg("Ready")}</span>
                 <span className="n text-18 font-semibold">{moment(j.ready, now, day.zone, "up")}</span>
+                {its?.holds && (
+                  <span className="lab n">
+                    {msg("by {at} in {n} of 100", { at: moment(its.holds, now, day.zone, "up"), n: odds?.holds ?? 0 })}
+                  </span>
+                )}
               </div>
               <div className="flex w-56 flex-col justify-center border-l border-hair px-4 max-[699px]:w-1/2 max-[699px]:pb-2">
                 <span className="lab">{j.pin.wished ? msg("Wished for") : msg("Promised")}</span>
@@ -353,6 +375,9 @@ function Jobs({
                       : moment(j.promisedAt, now, day.zone)
                     : msg("nothing")}
                 </span>
+                {its?.inHundred !== undefined && (
+                  <span className="lab n">{msg("kept in {n} of 100", { n: its.inHundred })}</span>
+                )}
               </div>
             </div>
             {touched === j.repair && <JobSheet day={day} job={j} now={now} />}

@@ -130,7 +130,7 @@ function CanIPromise({ day, job, now }: { day: Api["DayView"]; job: Job; now: nu
   const at = (m: string) => moment(m, now, day.zone, "up");
   // Until the answer to what was typed last is there, none is shown.
   const answered = by !== undefined && told?.asked && Date.parse(told.asked) === Date.parse(by) ? told : undefined;
-  const holds = answered?.answer === "HOLDS" ? by : open?.promise && fullMinute(open.promise);
+  const holds = answered?.answer === "HOLDS" ? by : open?.holds && fullMinute(open.holds);
   const promise = async (when: string) => {
     try {
       const repair = await ask<Api["RepairView"]>(`/api/repairs/${job.repair}`);
@@ -149,12 +149,19 @@ function CanIPromise({ day, job, now }: { day: Api["DayView"]; job: Job; now: nu
   return (
     <div className="flex flex-col gap-3">
       <h3 className="text-18 font-semibold">{msg("Can I promise?")}</h3>
-      {open?.promise && (
+      {open?.holds && (
         <p className="text-16">
-          <strong className="n text-24">{at(open.promise)}</strong>{" "}
-          {msg("is the soonest found that moves nobody's promise.")}
+          <strong className="n text-28">{at(open.holds)}</strong>{" "}
+          {msg("holds in {n} of 100, as loops and minutes fall.", { n: open.often })}
         </p>
       )}
+      {open?.promise && (
+        <p className="text-16">
+          <strong className="n text-18">{at(open.promise)}</strong>{" "}
+          {msg("is the soonest found by planned minutes that moves nobody's promise.")}
+        </p>
+      )}
+      {open && <Falls told={open} />}
       {open?.soonest && (
         <p className="text-16">
           {open.soonest === open.promise
@@ -183,7 +190,10 @@ function CanIPromise({ day, job, now }: { day: Api["DayView"]; job: Job; now: nu
 
 function Answer({ told, at }: { told: Told; at: (m: string) => string }) {
   const words: Record<NonNullable<Told["answer"]>, string> = {
-    HOLDS: msg("Yes: it is ready by then, and nobody's promise moves."),
+    HOLDS:
+      (told.inHundred ?? 0) < told.often
+        ? msg("By planned minutes it is ready by then, but that seldom holds.")
+        : msg("Yes: it is ready by then, and nobody's promise moves."),
     PUSHES: msg("At the cost of others, in the best order found:"),
     NOT_FOUND: msg("No order was found that has it ready by then."),
     NEVER: msg("No: no order has it ready by then."),
@@ -191,6 +201,9 @@ function Answer({ told, at }: { told: Told; at: (m: string) => string }) {
   return (
     <div role="status" className="firm bg-sheet px-3 py-2">
       <p className="text-16 font-bold">{told.answer && words[told.answer]}</p>
+      {told.inHundred !== undefined && told.answer !== "NEVER" && (
+        <p className="text-16">{msg("Ready by then in {n} of 100.", { n: told.inHundred })}</p>
+      )}
       {told.answer === "PUSHES" && told.pushed.length === 0 && (
         <p className="text-16">{msg("what was promised nobody is ready later")}</p>
       )}
@@ -208,7 +221,25 @@ function Answer({ told, at }: { told: Told; at: (m: string) => string }) {
           </li>
         ))}
       </ul>
+      {told.answer === "PUSHES" && <Falls told={told} />}
     </div>
+  );
+}
+
+/** Promises of others that are kept less often for its sake. */
+function Falls({ told }: { told: Told }) {
+  return (
+    <ul>
+      {told.falls.map((f) => (
+        <li key={f.name} className="text-16 py-1">
+          {msg("{name}: kept in {after} of 100 instead of {before}", {
+            name: f.name,
+            after: f.after,
+            before: f.before,
+          })}
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -3016,6 +3016,8 @@ export interface components {
             holds?: string;
             /** Format: int32 */
             inHundred?: number;
+            /** Format: int32 */
+            often: number;
             /** Format: date-time */
             promise?: string;
             pushed: components["schemas"]["PushedView"][];

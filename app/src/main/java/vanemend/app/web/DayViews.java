@@ -339,6 +339,7 @@ class DayViews {
                         })
                         .toList(),
                 promise.holds(),
+                OddsView.often(),
                 promise.inHundred().stream().boxed().findFirst(),
                 promise.falls().stream()
                         .map(f -> new RepairDayView.FallView(

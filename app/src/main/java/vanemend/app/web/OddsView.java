@@ -41,7 +41,8 @@ record OddsView(int times, int holds, int runs, int gates, List<OddsLine> repair
                 r.holds(job.id(), often()).stream().mapToObj(at).findFirst());
     }
 
-    private static int often() {
+    /** Of 100: as often as a time must be kept to be told as one that holds. */
+    static int often() {
         return (int) TradeBook.value("odds.holds");
     }
 }

@@ -17,6 +17,7 @@ import vanemend.core.day.Promise;
  * @param answer whether that can be
  * @param pushed promises that it would move
  * @param holds by when it is ready as often as a promise should hold
+ * @param often how often that is, of 100
  * @param inHundred how often it is ready by when it was asked for, of 100
  * @param falls firm promises of others that are kept less often then
  */
@@ -30,6 +31,7 @@ record RepairDayView(
         Optional<Promise.Answer> answer,
         List<PushedView> pushed,
         Optional<Instant> holds,
+        int often,
         Optional<Integer> inHundred,
         List<FallView> falls) {
     /** A promise that is kept {@code after} times of 100, {@code before} as it stands. */

@@ -238,6 +238,38 @@ class DayApiTest {
     }
 
     @Test
+    @DisplayName(
+            "every repair of the day has odds; what holds is never before it is ready by planned minutes, and a promise after that is kept oftener")
+    void odds() {
+        JsonNode day = isla.get("/api/day").body();
+        JsonNode odds = isla.get("/api/day/odds").body();
+        assertThat(odds.get("repairs").valueStream().map(o -> o.get("repair").asLong()))
+                .containsExactlyInAnyOrderElementsOf(day.get("jobs")
+                        .valueStream()
+                        .map(j -> j.get("repair").asLong())
+                        .toList());
+        // The demo's finished runs answered gates.
+        assertThat(odds.get("runs").asInt()).isPositive();
+        assertThat(odds.get("gates").asInt()).isGreaterThan(odds.get("runs").asInt());
+        for (JsonNode job : day.get("jobs")) {
+            JsonNode its = odds.get("repairs")
+                    .valueStream()
+                    .filter(o -> o.get("repair").equals(job.get("repair")))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(its.has("inHundred")).isEqualTo(job.has("promisedAt"));
+            if (its.has("holds")) {
+                JsonNode told = isla.get("/api/day/repairs/" + job.get("repair").asLong() + "?by="
+                                + at(its, "holds").plusSeconds(5 * 86_400))
+                        .body();
+                assertThat(told.get("inHundred").asInt())
+                        .isGreaterThanOrEqualTo(odds.get("holds").asInt());
+                assertThat(told.get("often")).isEqualTo(odds.get("holds"));
+            }
+        }
+    }
+
+    @Test
     @DisplayName("what was done today is somebody's, of today, and over")
     void doneToday() {
         JsonNode day = isla.get("/api/day").body();

@@ -9,13 +9,14 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import java.util.random.RandomGenerator;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
  * A plan of a day, done over and over: hands take more or less time than planned, gates send work back. Nobody knows beforehand how it will
- * go. Each pair of hands keeps to its order; what cannot begin yet lets a later one go first where that loses less than standing by. What a
- * greatest wait ties together keeps its hands to its end. What may be cut and is not done at night goes on next morning, all else is
- * finished.
+ * go. Each pair of hands keeps to its order: what cannot begin yet lets a later one go first that is done by then, as far as anybody can tell.
+ * So what a greatest wait ties together comes one after the other as it is planned; where it goes over that wait all the same, nothing is counted
+ * for doing it again. What may be cut and is not done at night goes on next morning, all else is finished.
  *
  * <p>Minutes of hands are lognormal around the planned ones as their median; cures, lamps and ovens take what is planned.
  */
@@ -99,13 +100,19 @@ public final class Replays {
             boolean hands,
             boolean eyes,
             int[] things,
-            double rank,
-            boolean ties) {}
+            double rank) {}
 
     /** A task put in by a gate, {@code least} s after the one before it. */
     private record More(Piece piece, int least) {}
 
-    private record Back(double upTo, List<More> again, int then) {}
+    private record Back(double upTo, List<More> again, int then) {
+        int lasts() {
+            return then
+                    + again.stream()
+                            .mapToInt(m -> m.least() + m.piece().seconds())
+                            .sum();
+        }
+    }
 
     private record Asked(int after, List<Back> ways) {}
 
@@ -116,7 +123,12 @@ public final class Replays {
         /** Of each piece: which follow it, and after how long. */
         final List<List<int[]>> next = new ArrayList<>();
 
-        final List<Integer> before = new ArrayList<>();
+        /** Of each piece: which it follows, and after how long. */
+        final List<List<int[]>> before = new ArrayList<>();
+
+        /** The pieces of each pair of hands, in their order. */
+        final int[][] orders;
+
         final List<List<Asked>> asked = new ArrayList<>();
         final int[] from;
         final int people;
@@ -158,25 +170,30 @@ public final class Replays {
                 Map<String, Integer> place = new HashMap<>();
                 for (Task t : job.tasks()) {
                     Placed p = placed.get(List.of(job.id(), t.id()));
-                    boolean ties = job.tasks().stream()
-                            .anyMatch(o -> o.links().stream()
-                                            .anyMatch(l -> l.binds() && l.from().equals(t.id()))
-                                    && placed.get(List.of(job.id(), o.id()))
-                                            .person()
-                                            .equals(p.person()));
                     int i = pieces.size();
                     place.put(t.id(), i);
-                    Piece piece = piece(t, j, p.person().map(persons::indexOf).orElse(-1), p.at().from(), ties);
+                    Piece piece = piece(t, j, p.person().map(persons::indexOf).orElse(-1), p.at().from());
                     pieces.add(piece);
                     next.add(new ArrayList<>());
-                    before.add(t.links().size());
-                    t.links().forEach(l -> next.get(place.get(l.from())).add(new int[] {i, l.least()}));
+                    before.add(t.links().stream()
+                            .map(l -> new int[] {place.get(l.from()), l.least()})
+                            .toList());
+                    before.getLast().forEach(l -> next.get(l[0]).add(new int[] {i, l[1]}));
                     asked.add(varies.gates().getOrDefault(job.id(), List.of()).stream()
                             .filter(g -> g.task().equals(t.id()))
                             .map(g -> asked(g, varies.odds(), piece, hands(day, job, t, placed)))
                             .toList());
                 }
             }
+            orders = IntStream.range(0, people)
+                    .mapToObj(p -> IntStream.range(0, pieces.size())
+                            .filter(i -> pieces.get(i).person() == p)
+                            .boxed()
+                            .sorted(Comparator.comparingDouble(
+                                    i -> pieces.get(i).rank()))
+                            .mapToInt(Integer::intValue)
+                            .toArray())
+                    .toArray(int[][]::new);
             from = begins.stream().mapToInt(Integer::intValue).toArray();
         }
 
@@ -203,7 +220,7 @@ public final class Replays {
                     .orElse(-1);
         }
 
-        private Piece piece(Task t, int job, int person, double rank, boolean ties) {
+        private Piece piece(Task t, int job, int person, double rank) {
             return new Piece(
                     job,
                     person,
@@ -212,8 +229,7 @@ public final class Replays {
                     t.hands(),
                     t.eyes(),
                     t.things().stream().mapToInt(kinds::indexOf).toArray(),
-                    rank,
-                    ties);
+                    rank);
         }
 
         private Asked asked(Gated g, LoopOdds odds, Piece at, List<Person> hands) {
@@ -226,7 +242,7 @@ public final class Replays {
                 List<More> again = new ArrayList<>();
                 for (Task t : w.again()) {
                     int least = t.links().stream().mapToInt(Link::least).max().orElse(0);
-                    again.add(new More(piece(t, at.job(), t.hands() ? by(t, hands) : -1, at.rank(), false), least));
+                    again.add(new More(piece(t, at.job(), t.hands() ? by(t, hands) : -1, at.rank()), least));
                 }
                 ways.add(new Back(upTo, again, w.then()));
             }
@@ -269,7 +285,12 @@ public final class Replays {
         private final double spread;
         private final RandomGenerator random;
         private final int[] free;
-        private final int[] tiedTo;
+        /** Until when each pair of hands stands by for the first of its order, and how far in that it is. */
+        private final int[] standsBy;
+
+        private final int[] place;
+        private final boolean[] begun;
+        private final boolean[] over;
         private final int[][] units;
         private final int[] waitsFor;
         private final int[] readyAt;
@@ -286,7 +307,10 @@ public final class Replays {
             this.random = random;
             ends = new int[model.jobs.size()];
             free = new int[model.people];
-            tiedTo = new int[model.people];
+            standsBy = new int[model.people];
+            place = new int[model.people];
+            begun = new boolean[model.pieces.size()];
+            over = new boolean[model.pieces.size()];
             units = model.things.stream().map(t -> new int[t.count()]).toArray(int[][]::new);
             waitsFor = new int[model.pieces.size()];
             readyAt = new int[model.pieces.size()];
@@ -298,7 +322,8 @@ public final class Replays {
         void run() {
             Arrays.fill(ends, 0);
             Arrays.fill(free, 0);
-            Arrays.fill(tiedTo, -1);
+            Arrays.fill(standsBy, 0);
+            Arrays.fill(place, 0);
             Arrays.fill(left, 0);
             for (int[] u : units) {
                 Arrays.fill(u, 0);
@@ -306,7 +331,9 @@ public final class Replays {
             open.clear();
             for (int i = 0; i < waitsFor.length; i++) {
                 Piece p = model.pieces.get(i);
-                waitsFor[i] = model.before.get(i);
+                waitsFor[i] = model.before.get(i).size();
+                begun[i] = false;
+                over[i] = false;
                 readyAt[i] = model.from[p.job()];
                 left[p.job()]++;
                 if (waitsFor[i] == 0) {
@@ -327,52 +354,82 @@ public final class Replays {
             Ready next = null;
             for (Ready r : open) {
                 int person = r.piece.person();
-                if (person >= 0 && !takes(person, r)) {
-                    continue;
-                }
-                int at = person < 0 ? r.ready : Math.max(free[person], r.ready);
+                int at = person < 0 ? r.ready : Math.max(Math.max(free[person], standsBy[person]), r.ready);
                 if (next == null || at < first || at == first && r.piece.rank() < next.piece.rank()) {
                     first = at;
                     next = r;
                 }
             }
-            if (next == null) {
-                // What they keep their hands for waits for something else.
-                Arrays.fill(tiedTo, -1);
-                return;
-            }
             if (next.piece.person() >= 0) {
-                next = chosen(next.piece.person());
+                next = chosen(next.piece.person(), first);
             }
-            open.remove(next);
-            begin(next);
+            if (next != null) {
+                open.remove(next);
+                begin(next);
+            }
         }
 
-        /** What {@code person} takes up: the first of the order, or a later one where that loses less than standing by for it. */
-        private Ready chosen(int person) {
+        /** What {@code person} takes up at {@code now}: the first of the order, or a later one that is done by then; null where they stand by. */
+        private Ready chosen(int person, int now) {
+            Ready first = first(person);
+            int comes = comes(person);
+            boolean waits = comes >= 0 && model.pieces.get(comes).rank() < first.piece.rank();
+            int begins = waits ? soonest(comes) : fit(first);
+            Ready best = null;
+            for (Ready r : open) {
+                boolean may = r.piece.person() == person && (r != first || waits);
+                if (may && (best == null || r.piece.rank() < best.piece.rank())) {
+                    int at = fit(r);
+                    best = at != NEVER && ended(r.piece, at, r.piece.seconds()) <= begins ? r : best;
+                }
+            }
+            if (best != null) {
+                return best;
+            }
+            if (waits && begins > now) {
+                standsBy[person] = begins;
+                return null;
+            }
+            return first;
+        }
+
+        /** The first of the order of {@code person} that can begin; null where there is none. */
+        private Ready first(int person) {
             Ready first = null;
             for (Ready r : open) {
-                if (takes(person, r) && (first == null || r.piece.rank() < first.piece.rank())) {
+                if (r.piece.person() == person && (first == null || r.piece.rank() < first.piece.rank())) {
                     first = r;
                 }
             }
-            int begins = fit(first);
-            Ready best = first;
-            for (Ready r : open) {
-                if (r != first && tiedTo[person] < 0 && takes(person, r)) {
-                    int at = fit(r);
-                    // Standing by loses what is waited; going first makes the other later by what is left of it then.
-                    boolean loses = at < begins && r.piece.seconds() < 2L * (begins - (long) at);
-                    if (loses && (best == first || r.piece.rank() < best.piece.rank())) {
-                        best = r;
-                    }
-                }
-            }
-            return best;
+            return first;
         }
 
-        private boolean takes(int person, Ready r) {
-            return r.piece.person() == person && (tiedTo[person] < 0 || tiedTo[person] == r.piece.job());
+        /** The first of the order of {@code person} that nobody has begun and that cannot begin yet; -1 where there is none. */
+        private int comes(int person) {
+            int[] order = model.orders[person];
+            while (place[person] < order.length && begun[order[place[person]]]) {
+                place[person]++;
+            }
+            for (int k = place[person]; k < order.length; k++) {
+                if (!begun[order[k]]) {
+                    return waitsFor[order[k]] > 0 ? order[k] : -1;
+                }
+            }
+            return -1;
+        }
+
+        /** When {@code task} could begin, as far as anybody can tell now: what goes before it takes what is planned. */
+        private int soonest(int task) {
+            int at = readyAt[task];
+            for (int[] l : model.before.get(task)) {
+                int done = over[l[0]]
+                        ? 0
+                        : begun[l[0]]
+                                ? Math.max(hold[l[0]], base[l[0]] + l[1])
+                                : soonest(l[0]) + model.pieces.get(l[0]).seconds() + l[1];
+                at = Math.max(at, done);
+            }
+            return at;
         }
 
         /** When {@code r} can begin by what is planned; {@link #NEVER} where it cannot. */
@@ -450,7 +507,7 @@ public final class Replays {
             if (from == NEVER) {
                 return;
             }
-            int end = p.person() < 0 ? from + p.seconds() : ended(p, from);
+            int end = p.person() < 0 ? from + p.seconds() : ended(p, from, drawn(p));
             for (int kind : p.things()) {
                 for (int u = 0; u < units[kind].length; u++) {
                     if (unit(kind, u, from, p.seconds()) == from) {
@@ -461,23 +518,30 @@ public final class Replays {
             }
             if (p.person() >= 0) {
                 free[p.person()] = end;
-                tiedTo[p.person()] = p.ties() ? p.job() : -1;
             }
             if (r.back == null) {
+                begun[r.task] = true;
                 base[r.task] = end;
                 hold[r.task] = end;
                 ask(r.task, 0, 0, end);
             } else if (r.at + 1 < r.back.again().size()) {
                 More more = r.back.again().get(r.at + 1);
                 open.add(new Ready(more.piece(), end + more.least(), r.task, r.gate, r.round, r.back, r.at + 1));
+                if (more.piece().person() >= 0) {
+                    standsBy[more.piece().person()] = 0;
+                }
             } else {
                 ask(r.task, r.gate, r.round + 1, end + r.back.then());
             }
         }
 
-        /** When the hands of {@code p} are done with what they begin at {@code from}. */
-        private int ended(Piece p, int from) {
-            int lasts = Math.max(1, (int) Math.round(p.seconds() * Math.exp(spread * random.nextGaussian())));
+        private int drawn(Piece p) {
+            return Math.max(1, (int) Math.round(p.seconds() * Math.exp(spread * random.nextGaussian())));
+        }
+
+        /** When the hands of {@code p} are done with what they begin at {@code from}, if it takes them {@code seconds}. */
+        private int ended(Piece p, int from, int seconds) {
+            int lasts = seconds;
             if (!p.cuttable()) {
                 return from + lasts;
             }
@@ -529,18 +593,28 @@ public final class Replays {
                 ask(task, gate, times + 1, when + b.then());
             } else {
                 More more = b.again().getFirst();
+                // As far as anybody can tell: what is put in takes what is planned.
+                hold[task] = Math.max(hold[task], when + b.lasts());
                 open.add(new Ready(more.piece(), when + more.least(), task, gate, times, b, 0));
+                if (more.piece().person() >= 0) {
+                    standsBy[more.piece().person()] = 0;
+                }
             }
         }
 
         private void done(int task) {
             int job = model.pieces.get(task).job();
+            over[task] = true;
             left[job]--;
             ends[job] = Math.max(ends[job], Math.max(base[task], hold[task]));
             for (int[] n : model.next.get(task)) {
                 readyAt[n[0]] = Math.max(readyAt[n[0]], Math.max(base[task] + n[1], hold[task]));
                 if (--waitsFor[n[0]] == 0) {
-                    open.add(new Ready(model.pieces.get(n[0]), readyAt[n[0]], n[0]));
+                    Piece p = model.pieces.get(n[0]);
+                    open.add(new Ready(p, readyAt[n[0]], n[0]));
+                    if (p.person() >= 0) {
+                        standsBy[p.person()] = 0;
+                    }
                 }
             }
         }
