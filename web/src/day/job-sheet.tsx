@@ -228,6 +228,7 @@ function Answer({ told, at }: { told: Told; at: (m: string) => string }) {
 
 /** Promises of others that are kept less often for its sake. */
 function Falls({ told }: { told: Told }) {
+  if (told.falls.length === 0) return null;
   return (
     <ul>
       {told.falls.map((f) => (
