@@ -38,7 +38,27 @@ public record Trace(List<Double> xy) {
 
     /** As a strip {@code widthMm} wide with round ends. */
     public Geometry strip(double widthMm) {
-        return line().buffer(widthMm / 2, SEGMENTS_A_QUARTER);
+        double dx = xy.get(2) - xy.get(0);
+        double dy = xy.get(3) - xy.get(1);
+        // What is straight needs nobody to look where it crosses itself.
+        return xy.size() == 4 && widthMm > 0 && Math.hypot(dx, dy) > 0
+                ? straight(Math.atan2(dy, dx), widthMm / 2)
+                : line().buffer(widthMm / 2, SEGMENTS_A_QUARTER);
+    }
+
+    /** Half a circle about either end, clockwise as a buffer is. */
+    private Geometry straight(double bearing, double radius) {
+        int half = 2 * SEGMENTS_A_QUARTER;
+        Coordinate[] cs = new Coordinate[2 * half + 3];
+        for (int end = 0; end < 2; end++) {
+            for (int k = 0; k <= half; k++) {
+                double at = bearing + Math.PI / 2 + end * Math.PI - Math.PI * k / half;
+                cs[end * (half + 1) + k] = new Coordinate(
+                        xy.get(2 - 2 * end) + radius * Math.cos(at), xy.get(3 - 2 * end) + radius * Math.sin(at));
+            }
+        }
+        cs[cs.length - 1] = cs[0].copy();
+        return GEOMETRY.createPolygon(cs);
     }
 
     /** Whether it starts within {@code mm} of where {@code other} starts. */

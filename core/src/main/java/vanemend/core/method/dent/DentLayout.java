@@ -7,7 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Location;
 import vanemend.core.damage.Blemish;
 import vanemend.core.damage.Dent;
 import vanemend.core.damage.DepthField;
@@ -220,7 +222,7 @@ final class DentLayout extends Layout {
         for (int k = 0; k < over.getNumGeometries(); k++) {
             Geometry one = over.getGeometryN(k);
             List<Integer> in = IntStream.range(0, owns.size())
-                    .filter(i -> one.intersects(owns.get(i).field().outline()))
+                    .filter(i -> meets(one, owns.get(i).field().outline()))
                     .boxed()
                     .toList();
             if (!in.isEmpty()) {
@@ -230,6 +232,12 @@ final class DentLayout extends Layout {
         out.sort(Comparator.comparingDouble((Island i) -> together(i.hollows()).volumeMm3())
                 .reversed());
         return out;
+    }
+
+    /** Whether {@code hollow} lies on {@code island}: a corner of it that does is proof enough, and found far sooner than by all of it. */
+    private static boolean meets(Geometry island, Geometry hollow) {
+        return SimplePointInAreaLocator.locate(hollow.getCoordinate(), island) != Location.EXTERIOR
+                || island.intersects(hollow);
     }
 
     private MixPlan filler(String id, String title, ShelfItem item, DepthField own, Geometry over, Again again) {
