@@ -67,7 +67,9 @@ public class StandingOrder {
         Optional<Told> told = made.moved()
                 .map(m -> new Told(book.now(), m, book, new DayBook.Stood(book, made.kept(), OptionalInt.empty())))
                 .or(() -> shown.flatMap(Now::told)
-                        .filter(t -> Duration.between(t.at(), book.now()).compareTo(TOLD_FOR) < 0));
+                        .filter(t -> Duration.between(t.at(), book.now()).compareTo(TOLD_FOR) < 0)
+                        // What stood before somebody said otherwise is nothing to go back to.
+                        .filter(t -> book.isSaidAs(t.book())));
         Now now = new Now(book, made, told);
         shown = Optional.of(now);
         stood = made.faults().isEmpty()

@@ -57,9 +57,8 @@ class DayApiTest {
                     .as(line.get("name").asString() + ", " + standing)
                     .isEqualTo(standing.equals("PLANNED") || standing.equals("RUNNING"));
         }
-        // An order that somebody kept by hand may be later than first come: only that both are told is sure.
-        assertThat(day.get("lateMin").asLong()).isNotNegative();
-        assertThat(day.get("firstComeLateMin").asLong()).isNotNegative();
+        assertThat(day.get("lateMin").asLong())
+                .isLessThanOrEqualTo(day.get("firstComeLateMin").asLong());
     }
 
     @Test
@@ -207,15 +206,13 @@ class DayApiTest {
     @Test
     @DisplayName("why a repair is ready when it is adds up, and what may be promised is told as asked")
     void whyAndPromise() {
-        // Each is asked three times, and the day replayed for each: some of them stand for all.
-        List<Long> some = isla.get("/api/day")
+        List<Long> all = isla.get("/api/day")
                 .body()
                 .get("jobs")
                 .valueStream()
                 .map(j -> j.get("repair").asLong())
-                .limit(6)
                 .toList();
-        for (long repair : some) {
+        for (long repair : all) {
             JsonNode day = isla.get("/api/day").body();
             String path = "/api/day/repairs/" + repair;
             JsonNode told = isla.get(path).body();
@@ -260,7 +257,6 @@ class DayApiTest {
         // The demo's finished runs answered gates.
         assertThat(odds.get("runs").asInt()).isPositive();
         assertThat(odds.get("gates").asInt()).isGreaterThan(odds.get("runs").asInt());
-        int looked = 0;
         for (JsonNode job : day.get("jobs")) {
             JsonNode its = odds.get("repairs")
                     .valueStream()
@@ -268,7 +264,7 @@ class DayApiTest {
                     .findFirst()
                     .orElseThrow();
             assertThat(its.has("inHundred")).isEqualTo(job.has("promisedAt"));
-            if (its.has("holds") && its.has("inHundred") && looked++ < 4) {
+            if (its.has("holds")) {
                 JsonNode told = isla.get("/api/day/repairs/" + job.get("repair").asLong() + "?by="
                                 + at(its, "holds").plusSeconds(5 * 86_400))
                         .body();

@@ -234,7 +234,7 @@ public final class Blocks {
             }
             Integer block = k < 0 || rests.get(k).done() ? null : blockOf.get(k);
             if (s.acts().contains(covers) && block != null && block < out.size()) {
-                int most = seconds(TradeBook.value("promoter.covered") - minutes);
+                int most = seconds(60 * TradeBook.value("promoter.covered") - minutes);
                 windows.add(new Link(out.get(block).id(), 0, Math.max(0, most), false));
             }
         });

@@ -331,14 +331,23 @@ public record DayBook(
 
     /** Whether the same repairs, people, hours, things and what was said of them are there as in {@code before}, however far the work has gone. */
     public boolean isCaseOf(DayBook before) {
+        return isSaidAs(before)
+                && repairs.size() == before.repairs.size()
+                && repairs.stream().allMatch(r -> before.repairs.stream().anyMatch(r::isCaseOf));
+    }
+
+    /** Whether the same was said as in {@code before} of people, hours, things, and of every repair that is in both, whatever came and went. */
+    public boolean isSaidAs(DayBook before) {
         return zone.equals(before.zone)
                 && hours.equals(before.hours)
                 && hands.equals(before.hands)
                 && lamps == before.lamps
                 && ovens == before.ovens
                 && away.equals(before.away)
-                && repairs.size() == before.repairs.size()
-                && repairs.stream().allMatch(r -> before.repairs.stream().anyMatch(r::isCaseOf));
+                && repairs.stream()
+                        .allMatch(r -> before.repairs.stream()
+                                .filter(b -> b.id().equals(r.id()))
+                                .allMatch(r::isCaseOf));
     }
 
     /**

@@ -2,13 +2,16 @@ package vanemend.core.day;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A plan of a day that is always there: list scheduling in time order, what a greatest wait ties together placed as one, and a search over how
@@ -28,8 +31,13 @@ public final class DayStart {
     private record Work(Job job, List<List<Task>> groups) {}
 
     private DayStart(Day day) {
+        this(day, Link::binds);
+    }
+
+    /** {@code ties}: which links tie two tasks so that they are placed as one. */
+    private DayStart(Day day, Predicate<Link> ties) {
         this.day = day;
-        this.works = day.jobs().stream().map(j -> new Work(j, groups(j))).toList();
+        this.works = day.jobs().stream().map(j -> new Work(j, groups(j, ties))).toList();
     }
 
     /** Whoever can begin first goes first; of two, who came first. */
@@ -212,20 +220,30 @@ public final class DayStart {
      * @param before a plan of this day, or of about this day, by the same seconds
      */
     public static DayPlan closedUp(Day day, DayPlan before) {
-        DayStart s = new DayStart(day);
+        // What is placed as one takes its turn by its first: what had its place between two that a window ties would be
+        // pushed out. Placed one by one it keeps it, but the window may shut; less so where nothing is pulled forward.
+        DayStart loose = new DayStart(day, l -> l.binds() && l.sameHands());
+        DayPlan asOne = closedUp(new DayStart(day), before, false);
+        return Stream.of(before, asOne, closedUp(loose, before, false), closedUp(loose, before, true))
+                // What found no time is looked for elsewhere: here everything keeps its turn.
+                .filter(p -> p == before || p.left().equals(asOne.left()))
+                .filter(p -> DayCheck.faults(day, p).isEmpty())
+                .min(Comparator.comparing(p -> Worth.of(day, p)))
+                .orElse(asOne);
+    }
+
+    /** {@code held}: whether nothing begins before it would have. */
+    private static DayPlan closedUp(DayStart s, DayPlan before, boolean held) {
         Map<List<String>, Placed> was =
                 before.placed().stream().collect(Collectors.toMap(p -> List.of(p.job(), p.task()), p -> p));
-        DayPlan closed = s.laid(s.new Filling(was), (j, k, fit) -> {
+        Filling f = s.new Filling(was);
+        f.held = held;
+        return s.laid(f, (j, k, fit) -> {
             Work w = s.works.get(j);
             Placed p =
                     was.get(List.of(w.job().id(), w.groups().get(k).getFirst().id()));
             return p == null ? fit.getFirst().at().from() : p.at().from();
         });
-        // Where two are tied around a third, the third may be pushed out by what closes up before it.
-        return Worth.of(day, before).compareTo(Worth.of(day, closed)) < 0
-                        && DayCheck.faults(day, before).isEmpty()
-                ? before
-                : closed;
     }
 
     private DayPlan laid(double[][] holdsBack) {
@@ -283,6 +301,7 @@ public final class DayStart {
         private final boolean[] left = new boolean[works.size()];
         private final Map<List<String>, Placed> was;
         private int notBefore;
+        private boolean held;
         private int last;
 
         /** {@code was}: how a plan before has tasks, by job and task. */
@@ -331,15 +350,22 @@ public final class DayStart {
                 int least =
                         i == 0 ? from : Math.max(notBefore, works.get(j).job().from());
                 int most = Integer.MAX_VALUE;
+                int shuts = Integer.MAX_VALUE;
                 Optional<Person> same = Optional.empty();
                 for (Link l : t.links()) {
                     Board.Place p = own.get(l.from());
                     least = Math.max(least, p.at().to() + l.least());
                     most = l.binds() ? Math.min(most, p.at().to() + l.most()) : most;
+                    shuts = l.binds() && done.get(j).containsKey(l.from())
+                            ? Math.min(shuts, p.at().to() + l.most())
+                            : shuts;
                     same = l.sameHands() ? p.person() : same;
                 }
+                Placed then = held ? was.get(List.of(works.get(j).job().id(), t.id())) : null;
+                least = then == null ? least : Math.max(least, then.at().from());
                 Optional<Board.Place> place = place(j, t, least, same);
-                if (place.isEmpty()) {
+                // What it must follow closely is laid already: later is no better.
+                if (place.isEmpty() || place.get().at().from() > shuts) {
                     return OptionalInt.empty();
                 }
                 int late = place.get().at().from() - most;
@@ -357,7 +383,7 @@ public final class DayStart {
             return OptionalInt.empty();
         }
 
-        /** The earliest; by the hands of before, where those are done no later than then, or than others are. */
+        /** The earliest; by the hands of before, unless others are done so much sooner that a move would be told. */
         private Optional<Board.Place> place(int j, Task t, int least, Optional<Person> same) {
             Optional<Board.Place> soonest = board.earliest(t, least, same);
             Placed before =
@@ -365,7 +391,7 @@ public final class DayStart {
             if (before == null || same.isPresent() || soonest.isEmpty()) {
                 return soonest;
             }
-            int allowed = Math.max(soonest.get().at().to(), before.at().to());
+            int allowed = Math.max(soonest.get().at().to(), before.at().to()) + Move.TOLD;
             return day.people().stream()
                     .filter(p -> before.person().filter(p.id()::equals).isPresent())
                     .findFirst()
@@ -402,8 +428,8 @@ public final class DayStart {
         }
     }
 
-    /** The tasks of {@code job} in order, cut wherever no greatest wait reaches across. */
-    private static List<List<Task>> groups(Job job) {
+    /** The tasks of {@code job} in order, cut wherever none of {@code ties} reaches across. */
+    private static List<List<Task>> groups(Job job, Predicate<Link> ties) {
         List<Task> tasks = job.tasks();
         Map<String, Integer> place = new HashMap<>();
         int[] tiedTo = new int[tasks.size()];
@@ -416,7 +442,7 @@ public final class DayStart {
                     throw new IllegalArgumentException(job.id() + " "
                             + tasks.get(i).id() + " follows " + l.from() + ", which does not stand before it");
                 }
-                tiedTo[i] = l.binds() ? Math.min(tiedTo[i], from) : tiedTo[i];
+                tiedTo[i] = ties.test(l) ? Math.min(tiedTo[i], from) : tiedTo[i];
             }
         }
         List<List<Task>> out = new ArrayList<>();

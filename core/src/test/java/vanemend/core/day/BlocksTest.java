@@ -83,7 +83,7 @@ class BlocksTest {
                     assertThat(b.links()).as("%s, %s", recipe, covers).anyMatch(Link::binds);
                     // At most what the book has, by itself and with the least waits kept.
                     assertThat(b.links().stream().filter(Link::binds).mapToInt(Link::most))
-                            .allMatch(most -> most <= 60 * TradeBook.value("promoter.covered"));
+                            .allMatch(most -> most <= 3600 * TradeBook.value("promoter.covered"));
                 });
             }
         });

@@ -83,7 +83,6 @@ class FiguresInWordsTest {
             "⟦65 mm⟧",
             "⟦6 min⟧",
             "⟦12 min⟧",
-            "⟦45 min⟧",
             "⟦45 °C⟧",
             "⟦0.5 min⟧",
             "⟦1 min⟧",
