@@ -1,3 +1,4 @@
+import { memo } from "react";
 /** Patterns by which every material and every paper is known, in drawings and lists alike. */
 export type HatchName =
   | "part"
@@ -37,7 +38,7 @@ const GRAIN: Record<string, { seed: number; count: number; size: number; r: numb
 };
 
 /** Pattern definitions for one drawing; `id` keeps drawings on one page apart. */
-export function Hatches({ id }: { id: string }) {
+export const Hatches = memo(function Hatches({ id }: { id: string }) {
   return (
     <defs>
       <pattern id={`${id}-part`} width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -98,7 +99,7 @@ export function Hatches({ id }: { id: string }) {
       ))}
     </defs>
   );
-}
+});
 
 /** The pattern of a paper by its printed number. */
 export function grainOf(paper: string): HatchName {

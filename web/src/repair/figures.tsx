@@ -1,4 +1,5 @@
 import { msg } from "../messages/messages";
+import { memo } from "react";
 import { Link } from "react-router";
 import type { Api } from "../api/client";
 import { useMinute } from "../api/clock";
@@ -11,7 +12,7 @@ import { Big, Head } from "./sheet";
 import { amount } from "../units/amount";
 
 /** The figures that matter now, in large type; or what stands in the way of them. */
-export function Figures({
+export const Figures = memo(function Figures({
   id,
   workup,
   problems,
@@ -76,7 +77,7 @@ export function Figures({
       {!plan && <MeaningNow made={part.made ?? {}} />}
     </section>
   );
-}
+});
 
 function StillToSay({ id, problems }: { id: number; problems: readonly Api["InputProblem"][] }) {
   return (

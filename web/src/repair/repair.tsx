@@ -1,33 +1,31 @@
 import { msg } from "../messages/messages";
-import { lazy, Suspense, useState } from "react";
+import { lazy, Suspense, useMemo, useState } from "react";
 import { Undo2 } from "lucide-react";
 import { Link, Navigate, useNavigate, useParams } from "react-router";
 import { useRules, useRun, useZone } from "../api/queries";
 import { dialogOpen, typing, useKeys } from "../shell/keys";
+import type { Api } from "../api/client";
 import { useTitle } from "../shell/title";
 import { dayAndTime } from "../units/units";
 import { useChosen } from "./damage/chosen";
-import { DamageStation } from "./damage/damage";
-import { Place } from "./damage/place";
-import { DrawingPair } from "./drawing/drawing-pair";
-import { Refused } from "./refused";
+import { DrawingSheet, StepsDrawing } from "./drawing-sheet";
+import { Kept, useIdle } from "./kept";
 import { LitProvider } from "./drawing/lit";
 import { Figures } from "./figures";
 import { NextBar, useWantedField } from "./next-bar";
-import { FootprintStation } from "./footprint/footprint";
-import { PartStation } from "./part/part";
 import { askedOf, unansweredOf } from "./part/questions";
-import { StackStation } from "./stack/stack";
-import { atSite, SitePick } from "./sites";
-import { STATIONS, standings, type Station, Stations, WORDS } from "./stations";
-import { StepsStation } from "./steps/steps";
+import { StationSheet } from "./station-sheet";
+import { AT_WORK, STATIONS, standings, type Station, Stations, WORDS } from "./stations";
 import { type DraftOnScreen, useDraft } from "./use-draft";
 import { VerdictMark } from "./verdict-mark";
-import { VerdictStation } from "./verdict/verdict";
 import { Skeleton } from "../shell/skeleton";
 
 /** Asked for when the work is done: loaded when it is opened. */
 const RecordStation = lazy(() => import("./record/record"));
+
+/** The same ones each time: nothing is built anew for them. */
+const NONE: never[] = [];
+const NO_PART: Api["PartDraft"] = {};
 
 /** A repair: its title, its eight stations, the drawing pair in the middle, the figures at the right. */
 export function Repair() {
@@ -47,12 +45,17 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
   const { undo, canUndo } = on;
   useWantedField();
   useTitle([on.draft?.part?.name, WORDS[station]].filter(Boolean).join(", "));
-  const hand = useChosen(on.draft?.damages ?? []);
-  const limits = useRules().data?.limits ?? [];
+  const hand = useChosen(on.draft?.damages ?? NONE);
+  const limits = useRules().data?.limits ?? NONE;
   const [seen, setSeen] = useState<{ station: Station; sheet: Sheet }>({ station, sheet: "work" });
   const [site, setSite] = useState<string>();
   // Another station opens with its own sheet.
   const sheet = seen.station === station ? seen.sheet : "work";
+  const idle = useIdle(on.draft !== undefined);
+  const unanswered = useMemo(() => {
+    const part = on.draft?.part ?? NO_PART;
+    return unansweredOf(askedOf(limits, part, on.draft?.damages ?? []), part);
+  }, [limits, on.draft]);
   useKeys((e) => {
     if (typing(e) || dialogOpen() || e.ctrlKey || e.metaKey || e.altKey) return;
     const s = STATIONS[Number(e.key) - 1];
@@ -71,17 +74,12 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
     );
   }
   if (!on.draft) return <Skeleton />;
-  const steps = station === "steps";
-  const all = on.workup ?? (on.problems.length > 0 ? on.lastWorkup : undefined);
-  // Stack and footprint are looked at site by site; the drawing shows the whole part elsewhere, until a site is picked.
-  const bySite = station === "stack" || station === "footprint";
-  const sites = all?.sites ?? [];
-  const picked = sites.find((s) => s.id === site)?.id ?? (bySite ? sites[0]?.id : undefined);
-  const workup = all && atSite(all, picked);
-  const current = on.workup && atSite(on.workup, picked);
-  const part = on.draft.part ?? {};
-  const unanswered = unansweredOf(askedOf(limits, part, on.draft.damages ?? []), part);
+  const whole = on.workup ?? (on.problems.length > 0 ? on.lastWorkup : undefined);
   const standing = standings(on.workup, on.problems, run?.state, begun ? 0 : unanswered.length);
+  const steps = station === "steps";
+  const record = station === "record";
+  const drawn = steps || record || station === "run" ? "verdict" : station;
+  const shared = { on, whole, site, onSite: setSite };
   return (
     <>
       <Title
@@ -89,90 +87,63 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
         frozen={frozen}
         stepsDone={run?.state.steps.filter((s) => s.doneAt).length}
         steps={run?.state.steps.length}
-        record={station === "record"}
+        record={record}
       />
       <Crossed on={on} />
       {on.anew !== undefined && <AnewBand id={id} why={on.anew} />}
       <Stations id={id} at={station} standing={standing} />
       <LitProvider>
-        {station === "record" ? (
+        <Kept shown={record}>
           <Suspense fallback={<Skeleton />}>
             <RecordStation id={id} frozen={begun} />
           </Suspense>
-        ) : (
+        </Kept>
+        <Kept shown={!record}>
           <div className="print-flow flex min-h-0 flex-1 max-[1099px]:flex-col">
             <SheetPick station={station} sheet={sheet} onSheet={(s) => setSeen({ station, sheet: s })} />
-            <section
-              className={`print-flow min-h-0 ${steps ? "min-w-0 flex-1" : "bg-sheet relative overflow-y-auto max-[1099px]:flex-1 min-[1100px]:w-[264px] min-[1100px]:shrink-0 min-[1100px]:firm-r"} ${narrow(sheet === "work")}`}
-              aria-label={WORDS[station]}
-            >
-              {station === "part" && <PartStation id={id} on={on} frozen={frozen} />}
-              {station === "damage" && <DamageStation on={on} frozen={frozen} hand={hand} />}
-              {station === "verdict" && <VerdictStation on={on} workup={on.workup} id={id} />}
-              {bySite && <SitePick sites={sites} at={picked} whole={false} onPick={setSite} />}
-              {station === "stack" && (
-                <StackStation
-                  on={on}
-                  workup={current}
+            {AT_WORK.map((s) => (
+              <Kept key={s} shown={station === s} early={idle}>
+                <StationSheet
+                  {...shared}
+                  station={s}
+                  id={id}
                   frozen={frozen}
-                  site={picked === undefined ? undefined : sites.findIndex((s) => s.id === picked)}
+                  hand={hand}
+                  className={narrow(sheet === "work")}
                 />
-              )}
-              {station === "footprint" && <FootprintStation on={on} workup={current} frozen={frozen} />}
-              {steps && <StepsStation on={on} workup={on.workup} frozen={frozen} id={id} />}
-            </section>
-            <section
-              className={`bg-sheet flex min-h-0 min-w-0 flex-col ${sites.length > 0 ? "max-[1099px]:overflow-y-auto" : ""} ${steps ? "no-print max-[1099px]:flex-1 min-[1100px]:firm-l min-[1100px]:w-[332px] min-[1100px]:shrink-0" : "print-flow flex-1"} ${narrow(sheet === "drawing")}`}
-              aria-label={msg("Drawing")}
-            >
-              {station !== "damage" && (
-                // Where there is room the column beside it has the sites of stack and footprint.
-                <div className={bySite ? "min-[1100px]:hidden" : ""}>
-                  <SitePick sites={sites} at={picked} whole={!bySite} onPick={setSite} />
-                </div>
-              )}
-              {/* Under the row of sites what stands beside the drawing needs its height still: the sheet scrolls. */}
-              <div
-                className={`print-flow flex-1 ${sites.length > 0 ? "max-[1099px]:min-h-[440px] max-[1099px]:shrink-0 min-[1100px]:min-h-0" : "min-h-0"}`}
-              >
-                {(station === "damage" || (station === "part" && !workup)) && !frozen ? (
-                  <Place id={id} on={on} hand={hand} />
-                ) : workup ? (
-                  // One for every station that shows it: it stays laid out while they change.
-                  <DrawingPair
-                    drawing={workup.drawing}
-                    labels={steps ? 0 : 226}
-                    sectionShare={steps ? 0.32 : undefined}
-                    stale={!on.workup}
-                    onCut={
-                      station === "footprint" && !frozen ? (cutYMm) => on.change((d) => ({ ...d, cutYMm })) : undefined
-                    }
-                  />
-                ) : steps ? null : (
-                  <div className="grid h-full place-items-center p-8 text-center">
-                    <p className="text-20 max-w-96">
-                      {msg(
-                        "The drawing appears as soon as the part has its size and one damage has its place and size.",
-                      )}
-                    </p>
-                  </div>
-                )}
-              </div>
-              {workup && !steps && <Refused workup={workup} />}
-            </section>
-            {!steps && (
+              </Kept>
+            ))}
+            <Kept shown={!steps} early={idle}>
+              <DrawingSheet
+                {...shared}
+                station={drawn}
+                id={id}
+                frozen={frozen}
+                hand={hand}
+                early={idle}
+                className={narrow(sheet === "drawing")}
+              />
               <Figures
                 id={id}
                 workup={on.workup}
                 problems={on.problems}
-                unanswered={begun ? [] : unanswered}
-                part={part}
+                unanswered={begun ? NONE : unanswered}
+                part={on.draft.part ?? NO_PART}
                 frozenAt={on.frozenAt}
                 className={`print-flow min-h-0 max-[1099px]:flex-1 min-[1100px]:w-[248px] min-[1100px]:shrink-0 min-[1100px]:firm-l ${narrow(sheet === "figures")}`}
               />
-            )}
+            </Kept>
+            <Kept shown={steps} early={idle}>
+              <StepsDrawing
+                whole={whole}
+                stale={!on.workup}
+                site={site}
+                onSite={setSite}
+                className={narrow(sheet === "drawing")}
+              />
+            </Kept>
           </div>
-        )}
+        </Kept>
       </LitProvider>
       {!frozen && station !== "record" && (
         <NextBar id={id} at={station} unanswered={begun ? [] : unanswered} problems={on.problems} workup={on.workup} />

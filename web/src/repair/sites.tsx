@@ -1,5 +1,6 @@
 import { msg } from "../messages/messages";
 import type { Api } from "../api/client";
+import type { Station } from "./stations";
 
 /** One of several sites of a part, each mended its own way in one plan. */
 export type Site = Api["Site"];
@@ -14,6 +15,13 @@ export const siteOf = (sites: readonly Site[], step: Api["Step"]) =>
 /** The drawing that a step is looked at on: its site's own, or the whole part. */
 export const drawingOf = (workup: Api["Workup"], step: Api["Step"]) =>
   (step.sites.length === 1 && workup.sites.find((s) => s.id === step.sites[0])?.drawing) || workup.drawing;
+
+/** Stack and footprint are looked at site by site; the drawing shows the whole part elsewhere, until a site is picked. */
+export const bySite = (station: Station) => station === "stack" || station === "footprint";
+
+/** Which of the sites {@code station} is looked at for, {@code id} being the one that was picked last. */
+export const pickedSite = (sites: readonly Site[], id: string | undefined, station: Station) =>
+  sites.find((s) => s.id === id)?.id ?? (bySite(station) ? sites[0]?.id : undefined);
 
 /** The workup as one site has it, the first where none was picked; all of it where there are no sites. */
 export function atSite(workup: Api["Workup"], id: string | undefined): Api["Workup"] {

@@ -7,6 +7,10 @@ import type { Api } from "../api/client";
 export const STATIONS = ["part", "damage", "verdict", "stack", "footprint", "steps", "run", "record"] as const;
 export type Station = (typeof STATIONS)[number];
 
+/** Those where the work is thought out, before it is done and written down. */
+export const AT_WORK = ["part", "damage", "verdict", "stack", "footprint", "steps"] as const;
+export type AtWork = (typeof AT_WORK)[number];
+
 export const WORDS: Record<Station, string> = {
   part: msg("Part"),
   damage: msg("Damage"),

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { type DamageDraft } from "./fresh";
 import type { Stamp } from "./many";
 import { traced } from "./shape";
@@ -27,19 +27,22 @@ export function useChosen(damages: readonly DamageDraft[]): Chosen {
   const now = own ?? { chosen: Math.max(0, first), placing: first < 0 ? undefined : first };
   const chosen = Math.min(now.chosen, Math.max(0, damages.length - 1));
   const placing = now.placing !== undefined && now.placing < damages.length ? now.placing : undefined;
-  return {
-    chosen,
-    placing,
-    stamp,
-    stamps,
-    choose: (index) => setOwn({ chosen: index, placing: undefined }),
-    added: (index) => {
-      stamps(undefined);
-      setOwn({ chosen: index, placing: index });
-    },
-    placed: (index) => {
-      const next = damages.findIndex((d, i) => i > index && unsized(d));
-      setOwn(next < 0 ? { chosen: index, placing: undefined } : { chosen: next, placing: next });
-    },
-  };
+  return useMemo(
+    () => ({
+      chosen,
+      placing,
+      stamp,
+      stamps,
+      choose: (index) => setOwn({ chosen: index, placing: undefined }),
+      added: (index) => {
+        stamps(undefined);
+        setOwn({ chosen: index, placing: index });
+      },
+      placed: (index) => {
+        const next = damages.findIndex((d, i) => i > index && unsized(d));
+        setOwn(next < 0 ? { chosen: index, placing: undefined } : { chosen: next, placing: next });
+      },
+    }),
+    [damages, chosen, placing, stamp],
+  );
 }

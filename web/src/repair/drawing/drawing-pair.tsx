@@ -1,4 +1,4 @@
-import { useMemo } from "react";
+import { memo, useMemo } from "react";
 import type { Api } from "../../api/client";
 import { useSize } from "../../marks/use-size";
 import { FootprintDrawing } from "./footprint-drawing";
@@ -9,7 +9,7 @@ import type { SpotMark } from "./spot-marks";
 const RULE = 28;
 
 /** Footprint over section on one x scale; it fills what it is given. */
-export function DrawingPair({
+export const DrawingPair = memo(function DrawingPair({
   drawing,
   labels: column = 0,
   sectionShare = 0.36,
@@ -77,4 +77,4 @@ export function DrawingPair({
       )}
     </div>
   );
-}
+});
