@@ -1,7 +1,7 @@
 import type { Api } from "../../api/client";
 import { usePreferences } from "../../shell/preferences";
 import { length } from "../../units/units";
-import { type Projection, px, py, ringsPath } from "./projection";
+import { plateAt, type Projection, px, py, ringsPath } from "./projection";
 
 /** Damage that is drawn as what it is: nothing. */
 const GONE = new Set<Api["DrawnDamage"]["kind"]>(["MISSING", "HOLE", "RUST_HOLE"]);
@@ -19,6 +19,7 @@ export function DamageMark({ damage, p, id }: { damage: Api["DrawnDamage"]; p: P
   const line = corners.map((c, i) => `${i === 0 ? "M" : "L"}${px(p, c.x)} ${py(p, c.y)}`).join("");
   const [cx, cy] = [px(p, damage.xMm), py(p, damage.yMm)];
   const plate = damage.kind === "DENT" ? cy : Math.max(p.top + 14, cy - 34);
+  const middle = plateAt(p, cx, wide);
   return (
     <g>
       {damage.kind !== "DENT" && (
@@ -42,7 +43,7 @@ export function DamageMark({ damage, p, id }: { damage: Api["DrawnDamage"]; p: P
       {traced && <path d={line} fill="none" stroke="var(--ink)" strokeWidth="4" pointerEvents="none" />}
       <g pointerEvents="none">
         <rect
-          x={cx - wide / 2}
+          x={middle - wide / 2}
           y={plate - 11}
           width={wide}
           height={22}
@@ -51,7 +52,7 @@ export function DamageMark({ damage, p, id }: { damage: Api["DrawnDamage"]; p: P
           strokeWidth="1.5"
           rx="2"
         />
-        <text x={cx} y={plate + 5} textAnchor="middle" style={{ fontWeight: 600 }}>
+        <text x={middle} y={plate + 5} textAnchor="middle" style={{ fontWeight: 600 }}>
           {words}
         </text>
       </g>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { anchors, crossings, fit, px, py } from "./projection";
+import { anchors, crossings, fit, plateAt, px, py } from "./projection";
 
 const square = (from: number, to: number) => ({ xy: [from, from, to, from, to, to, from, to], hole: false });
 
@@ -49,5 +49,15 @@ describe("projection", () => {
     expect(py(p, 100)).toBeLessThan(320);
     expect(py(p, 300)).toBeGreaterThan(20);
     expect(px(p, 200) - px(p, 100)).toBeCloseTo(py(p, 100) - py(p, 200), 6);
+  });
+
+  it("keeps a plate whole at either side of the field, and leaves what lies past it where it is", () => {
+    const p = { perMm: 1, x0: 0, y0: 0, x1: 300, y1: 100, left: 28, top: 28, width: 300, height: 100 };
+    expect(plateAt(p, 40, 60)).toBe(60);
+    expect(plateAt(p, 320, 60)).toBe(296);
+    expect(plateAt(p, 150, 60)).toBe(150);
+    expect(plateAt(p, 20, 60)).toBe(20);
+    expect(plateAt(p, 340, 60)).toBe(340);
+    expect(plateAt(p, 40, 400)).toBe(40);
   });
 });

@@ -131,3 +131,10 @@ export function anchors(
 
 /** Heights at which a zone is looked through. */
 const LEVELS = 60;
+
+/** Middle of a plate {@code wide} px across that belongs at {@code x}: moved just so far that none of it lies past the field's side. */
+export function plateAt(p: Projection, x: number, wide: number): number {
+  const [from, to] = [p.left + wide / 2 + 2, p.left + p.width - wide / 2 - 2];
+  // What lies past the side itself is not pulled into sight, and a field narrower than its plate has no better place.
+  return x < p.left || x > p.left + p.width || from > to ? x : Math.min(to, Math.max(from, x));
+}

@@ -3,6 +3,7 @@ package vanemend.acceptance;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.PlaywrightException;
@@ -256,6 +257,11 @@ public final class Depot {
 
     private static Connection database(String[] at, String name) throws SQLException {
         return DriverManager.getConnection("jdbc:mariadb://127.0.0.1:" + at[0] + "/" + name, at[3], at[4]);
+    }
+
+    /** Those that are shown: what was seen before at a repair stays built behind what is open. */
+    static Locator seen(Locator all) {
+        return all.filter(new Locator.FilterOptions().setVisible(true));
     }
 
     /** Where {@code station} of the first repair called {@code name} is found; its number is the store's. */

@@ -181,17 +181,17 @@ class FamiliesTest {
         Page page = isla.page();
         String chip = Depot.url() + Depot.path("Windscreen star on the nearside", "stack");
         page.navigate(chip);
-        Locator first = page.locator("details").first();
+        Locator first = Depot.seen(page.locator("details")).first();
         assertThat(first).containsText("Vacuum, then pressure");
         try {
             turn(isla, "Pressure only");
             page.navigate(chip);
-            assertThat(page.locator("details").first()).containsText("Pressure only");
+            assertThat(Depot.seen(page.locator("details")).first()).containsText("Pressure only");
         } finally {
             turn(isla, "Vacuum, then pressure");
         }
         page.navigate(chip);
-        assertThat(page.locator("details").first()).containsText("Vacuum, then pressure");
+        assertThat(Depot.seen(page.locator("details")).first()).containsText("Vacuum, then pressure");
     }
 
     private static void turn(Technician lead, String option) {

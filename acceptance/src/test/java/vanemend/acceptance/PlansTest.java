@@ -54,12 +54,12 @@ class PlansTest {
         Page page = Depot.as("isla", 1280, 800);
         MENDABLE.forEach((repair, step) -> {
             open(page, repair, "footprint");
-            assertThat(page.getByLabel("Section A to A")).isVisible();
-            assertThat(page.getByLabel("Footprint, to scale")).isVisible();
+            assertThat(Depot.seen(page.getByLabel("Section A to A"))).isVisible();
+            assertThat(Depot.seen(page.getByLabel("Footprint, to scale"))).isVisible();
             open(page, repair, "steps");
-            assertThat(page.getByText(step).first()).isVisible();
+            assertThat(Depot.seen(page.getByText(step)).first()).isVisible();
             tab(page, "Pour").click();
-            assertThat(page.getByText("From the shelf", new Page.GetByTextOptions().setExact(true)))
+            assertThat(Depot.seen(page.getByText("From the shelf", new Page.GetByTextOptions().setExact(true))))
                     .isVisible();
         });
     }
@@ -106,7 +106,7 @@ class PlansTest {
         Technician tam = new Technician(Depot.as("tam", 1280, 800));
         Page page = tam.page();
         open(page, "Welded skirt seam, cosmetic", "steps");
-        page.getByText("Promoter, one wet coat").first().click();
+        Depot.seen(page.getByText("Promoter, one wet coat")).first().click();
         tam.button("Leave out").click();
         Locator alert = page.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("promoter"));
         assertThat(alert.first()).isVisible();
@@ -122,14 +122,14 @@ class PlansTest {
         open(page, "Front-skirt split", "steps?sheet=schools");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Self-adhesive patch"))
                 .click();
-        assertThat(page.getByText(Pattern.compile("steps against"))).isVisible();
-        assertThat(page.getByText("added", new Page.GetByTextOptions().setExact(true))
+        assertThat(Depot.seen(page.getByText(Pattern.compile("steps against")))).isVisible();
+        assertThat(Depot.seen(page.getByText("added", new Page.GetByTextOptions().setExact(true)))
                         .first())
                 .isVisible();
-        assertThat(page.getByText("left out", new Page.GetByTextOptions().setExact(true))
+        assertThat(Depot.seen(page.getByText("left out", new Page.GetByTextOptions().setExact(true)))
                         .first())
                 .isVisible();
-        assertThat(page.getByText("Press the patch on").first()).isVisible();
+        assertThat(Depot.seen(page.getByText("Press the patch on")).first()).isVisible();
     }
 
     @Test
@@ -138,7 +138,7 @@ class PlansTest {
         open(page, "Bin-flap hole", "footprint");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Face; tap for the back"))
                 .click();
-        assertThat(page.getByLabel("Footprint, to scale")
+        assertThat(Depot.seen(page.getByLabel("Footprint, to scale"))
                         .getByText("Mesh, back")
                         .first())
                 .isVisible();
@@ -146,11 +146,12 @@ class PlansTest {
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName("× 5").setExact(true))
                 .click();
-        assertThat(page.getByLabel("Section A to A").getByText("heights × 5")).isVisible();
+        assertThat(Depot.seen(page.getByLabel("Section A to A")).getByText("heights × 5"))
+                .isVisible();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Units are metric: turn them"))
                 .click();
         // Mesh reaches 25 mm past the hole: 31.5 thirty-seconds of an inch.
-        assertThat(page.getByText("31/32\u202fin").first()).isVisible();
+        assertThat(Depot.seen(page.getByText("31/32\u202fin")).first()).isVisible();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Units are .*: turn them")))
                 .click();
     }
@@ -233,13 +234,13 @@ class PlansTest {
         for (int i = 0; i < 30; i++) {
             page.keyboard().press("Shift+ArrowLeft");
         }
-        assertThat(page.getByText("Dent 2 lies on dent 1")).isVisible();
+        assertThat(Depot.seen(page.getByText("Dent 2 lies on dent 1"))).isVisible();
         for (int i = 0; i < 30; i++) {
             page.keyboard().press("Shift+ArrowRight");
         }
-        assertThat(page.getByText("Dent 2 lies on dent 1")).isHidden();
+        assertThat(Depot.seen(page.getByText("Dent 2 lies on dent 1"))).isHidden();
         tam.choose("Next");
-        assertThat(page.getByText("Mend", new Page.GetByTextOptions().setExact(true))
+        assertThat(Depot.seen(page.getByText("Mend", new Page.GetByTextOptions().setExact(true)))
                         .first())
                 .isVisible();
         tam.choose("Next");
