@@ -1,4 +1,5 @@
 import { memo } from "react";
+
 /** Patterns by which every material and every paper is known, in drawings and lists alike. */
 export type HatchName =
   | "part"

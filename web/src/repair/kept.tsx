@@ -9,7 +9,7 @@ import { Activity, type ReactNode, useEffect, useState } from "react";
 export function Kept({ shown, early = false, children }: { shown: boolean; early?: boolean; children: ReactNode }) {
   const [met, setMet] = useState(false);
   if ((shown || early) && !met) setMet(true);
-  return shown || early || met ? <Activity mode={shown ? "visible" : "hidden"}>{children}</Activity> : null;
+  return met && <Activity mode={shown ? "visible" : "hidden"}>{children}</Activity>;
 }
 
 /** Whether {@code there} and the browser has had nothing else to do since. */

@@ -5,8 +5,8 @@ import { useFindKey } from "../shell/use-find-key";
 import { type Term, termsIn } from "./find-terms";
 import { TermList } from "./term-list";
 
-/** All that stands on the screen behind this sheet. */
-const onScreen = () => document.querySelector("main")?.textContent ?? "";
+/** All that is shown on the screen behind this sheet; stations kept out of sight are no part of it. */
+const onScreen = () => document.querySelector("main")?.innerText ?? "";
 
 const fits = (t: Term, asked: string) =>
   [t.word, ...t.forms].some((w) => w.toLowerCase().includes(asked)) || t.meaning.toLowerCase().includes(asked);

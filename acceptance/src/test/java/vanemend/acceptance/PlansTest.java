@@ -102,6 +102,27 @@ class PlansTest {
     }
 
     @Test
+    @DisplayName("the words of the trade on this screen are those that are shown, not those of a station out of sight")
+    void wordsOnThisScreen() {
+        Page page = Depot.as("tam", 1280, 800);
+        open(page, "Front-skirt knock: split, rash, tab", "verdict");
+        // Built while nobody waits, and out of sight.
+        Locator steps = page.locator("section[aria-label='Steps']");
+        assertThat(steps).isAttached();
+        assertThat(steps).containsText("low spots");
+        assertThat(steps).isHidden();
+        page.keyboard().press("?");
+        Locator here = page.getByRole(AriaRole.DIALOG)
+                .locator("section")
+                .filter(new Locator.FilterOptions().setHasText("On this screen"));
+        Locator words = here.locator("dt");
+        assertThat(words.filter(new Locator.FilterOptions().setHasText("Promoter")))
+                .hasCount(1);
+        assertThat(words.filter(new Locator.FilterOptions().setHasText("Low spot")))
+                .hasCount(0);
+    }
+
+    @Test
     void leavingAStepOutNamesTheInterlockAndIsTakenBack() {
         Technician tam = new Technician(Depot.as("tam", 1280, 800));
         Page page = tam.page();
