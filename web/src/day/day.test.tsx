@@ -99,10 +99,10 @@ const ODDS: client.Api["OddsView"] = {
     { repair: 8, inHundred: 0 },
   ],
 };
-const shown = (day: client.Api["DayView"], rights = SESSION.rights) =>
+const shown = (day: client.Api["DayView"], rights = SESSION.rights, odds = ODDS) =>
   show(<DayPlace />, [
     [keys.day, day],
-    [[...keys.day, "odds", day.now], ODDS],
+    [[...keys.day, "odds", day.now], odds],
     [keys.session, { ...SESSION, rights }],
   ]);
 
@@ -384,6 +384,11 @@ describe("the day on screen", () => {
     expect(jobs.getByText(/^by .*10:40 in 90 of 100$/)).toBeTruthy();
     expect(jobs.getByText("kept in 0 of 100")).toBeTruthy();
     expect(screen.getByText(/Loops from 31 answers at gates of 4 finished runs, and from memory/)).toBeTruthy();
+    cleanup();
+    shown(DAY, SESSION.rights, { ...ODDS, runs: 1, gates: 1 });
+    expect(
+      screen.getByText(/this order 2000 times .* Loops from 1 answer at gates of 1 finished run, and/),
+    ).toBeTruthy();
     cleanup();
     shown({ ...DAY, jobs: [] });
     expect(screen.queryByText(/answers at gates/)).toBeNull();

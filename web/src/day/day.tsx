@@ -140,7 +140,7 @@ function HowSure({ day }: { day: Api["DayView"] }) {
   return (
     <p className="lab no-print px-4 pt-4">
       {msg(
-        "Odds: this order {times} times over, with loops and minutes of hands as they may fall; stops are not counted. Loops from {gates} answers at gates of {runs} finished runs, and from memory as far as those do not reach.",
+        "Odds: this order {times} times over, with loops and minutes of hands as they may fall; stops are not counted. Loops from {gates, plural, one {# answer} other {# answers}} at gates of {runs, plural, one {# finished run} other {# finished runs}}, and from memory as far as those do not reach.",
         { times: odds.times, gates: odds.gates, runs: odds.runs },
       )}
     </p>
