@@ -1,16 +1,17 @@
 import { memo, useCallback } from "react";
 import { msg } from "../messages/messages";
-import type { Api } from "../api/client";
-import type { Chosen } from "./damage/chosen";
 import { Place } from "./damage/place";
 import { DrawingPair } from "./drawing/drawing-pair";
 import { Kept } from "./kept";
 import { Refused } from "./refused";
-import { atSite, bySite, pickedSite, SitePick } from "./sites";
+import { atSite, bySite, pickedSite, type Site, SitePick } from "./sites";
+import type { OfRepair } from "./station-sheet";
 import type { AtWork } from "./stations";
-import type { DraftOnScreen } from "./use-draft";
 
-type Workup = Api["Workup"];
+/** Under the row of sites what stands beside the drawing needs its height still: on a narrow screen the sheet scrolls. */
+const scrolling = (sites: readonly Site[]) => (sites.length > 0 ? "max-[1099px]:overflow-y-auto" : "");
+const highEnough = (sites: readonly Site[]) =>
+  `flex-1 ${sites.length > 0 ? "max-[1099px]:min-h-[440px] max-[1099px]:shrink-0 min-[1100px]:min-h-0" : "min-h-0"}`;
 
 /** The drawing beside what is typed: the part to put damage on, or footprint over section. Stations that show the same share one. */
 export const DrawingSheet = memo(function DrawingSheet({
@@ -24,20 +25,10 @@ export const DrawingSheet = memo(function DrawingSheet({
   onSite,
   early,
   className,
-}: {
+}: OfRepair & {
   station: Exclude<AtWork, "steps">;
-  id: number;
-  on: DraftOnScreen;
-  frozen: boolean;
-  hand: Chosen;
-  /** What was computed last, of the whole part. */
-  whole: Workup | undefined;
-  site: string | undefined;
-  onSite: (site: string | undefined) => void;
   /** Whether what is not shown is built too. */
   early: boolean;
-  /** How a narrow screen has it. */
-  className: string;
 }) {
   const { change } = on;
   const cut = useCallback((cutYMm: number) => change((d) => ({ ...d, cutYMm })), [change]);
@@ -47,7 +38,7 @@ export const DrawingSheet = memo(function DrawingSheet({
   const puts = (station === "damage" || (station === "part" && !workup)) && !frozen;
   return (
     <section
-      className={`bg-sheet flex min-h-0 min-w-0 flex-col ${sites.length > 0 ? "max-[1099px]:overflow-y-auto" : ""} print-flow flex-1 ${className}`}
+      className={`bg-sheet flex min-h-0 min-w-0 flex-col ${scrolling(sites)} print-flow flex-1 ${className}`}
       aria-label={msg("Drawing")}
     >
       {station !== "damage" && (
@@ -56,10 +47,7 @@ export const DrawingSheet = memo(function DrawingSheet({
           <SitePick sites={sites} at={picked} whole={!bySite(station)} onPick={onSite} />
         </div>
       )}
-      {/* Under the row of sites what stands beside the drawing needs its height still: the sheet scrolls. */}
-      <div
-        className={`print-flow flex-1 ${sites.length > 0 ? "max-[1099px]:min-h-[440px] max-[1099px]:shrink-0 min-[1100px]:min-h-0" : "min-h-0"}`}
-      >
+      <div className={`print-flow ${highEnough(sites)}`}>
         <Kept shown={puts} early={early && !frozen}>
           <Place id={id} on={on} hand={hand} />
         </Kept>
@@ -92,25 +80,17 @@ export const StepsDrawing = memo(function StepsDrawing({
   site,
   onSite,
   className,
-}: {
-  whole: Workup | undefined;
-  stale: boolean;
-  site: string | undefined;
-  onSite: (site: string | undefined) => void;
-  className: string;
-}) {
+}: Pick<OfRepair, "whole" | "site" | "onSite" | "className"> & { stale: boolean }) {
   const sites = whole?.sites ?? [];
   const picked = pickedSite(sites, site, "steps");
   const workup = whole && atSite(whole, picked);
   return (
     <section
-      className={`bg-sheet no-print flex min-h-0 min-w-0 flex-col ${sites.length > 0 ? "max-[1099px]:overflow-y-auto" : ""} max-[1099px]:flex-1 min-[1100px]:firm-l min-[1100px]:w-[332px] min-[1100px]:shrink-0 ${className}`}
+      className={`bg-sheet no-print flex min-h-0 min-w-0 flex-col ${scrolling(sites)} max-[1099px]:flex-1 min-[1100px]:firm-l min-[1100px]:w-[332px] min-[1100px]:shrink-0 ${className}`}
       aria-label={msg("Drawing")}
     >
       <SitePick sites={sites} at={picked} whole onPick={onSite} />
-      <div
-        className={`flex-1 ${sites.length > 0 ? "max-[1099px]:min-h-[440px] max-[1099px]:shrink-0 min-[1100px]:min-h-0" : "min-h-0"}`}
-      >
+      <div className={highEnough(sites)}>
         {workup && <DrawingPair drawing={workup.drawing} sectionShare={0.32} stale={stale} />}
       </div>
     </section>

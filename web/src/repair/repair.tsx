@@ -79,7 +79,7 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
   const steps = station === "steps";
   const record = station === "record";
   const drawn = steps || record || station === "run" ? "verdict" : station;
-  const shared = { on, whole, site, onSite: setSite };
+  const shared = { id, on, frozen, hand, whole, site, onSite: setSite };
   return (
     <>
       <Title
@@ -103,26 +103,11 @@ function RepairScreen({ id, station }: { id: number; station: Station }) {
             <SheetPick station={station} sheet={sheet} onSheet={(s) => setSeen({ station, sheet: s })} />
             {AT_WORK.map((s) => (
               <Kept key={s} shown={station === s} early={idle}>
-                <StationSheet
-                  {...shared}
-                  station={s}
-                  id={id}
-                  frozen={frozen}
-                  hand={hand}
-                  className={narrow(sheet === "work")}
-                />
+                <StationSheet {...shared} station={s} className={narrow(sheet === "work")} />
               </Kept>
             ))}
             <Kept shown={!steps} early={idle}>
-              <DrawingSheet
-                {...shared}
-                station={drawn}
-                id={id}
-                frozen={frozen}
-                hand={hand}
-                early={idle}
-                className={narrow(sheet === "drawing")}
-              />
+              <DrawingSheet {...shared} station={drawn} early={idle} className={narrow(sheet === "drawing")} />
               <Figures
                 id={id}
                 workup={on.workup}

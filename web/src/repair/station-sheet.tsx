@@ -11,6 +11,21 @@ import { StepsStation } from "./steps/steps";
 import type { DraftOnScreen } from "./use-draft";
 import { VerdictStation } from "./verdict/verdict";
 
+/** What every sheet of a repair's station is built from. */
+export interface OfRepair {
+  id: number;
+  on: DraftOnScreen;
+  frozen: boolean;
+  hand: Chosen;
+  /** What was computed last, of the whole part. */
+  whole: Api["Workup"] | undefined;
+  /** The site that was picked last, where the part has several. */
+  site: string | undefined;
+  onSite: (site: string | undefined) => void;
+  /** How a narrow screen has it. */
+  className: string;
+}
+
 /** What is typed or read at one station. Built anew only where something of it changed: turning to another station is nothing to it. */
 export const StationSheet = memo(function StationSheet({
   station,
@@ -22,20 +37,7 @@ export const StationSheet = memo(function StationSheet({
   site,
   onSite,
   className,
-}: {
-  station: AtWork;
-  id: number;
-  on: DraftOnScreen;
-  frozen: boolean;
-  hand: Chosen;
-  /** What was computed last, of the whole part. */
-  whole: Api["Workup"] | undefined;
-  /** The site that stack and footprint are looked at for; none where the part has one. */
-  site: string | undefined;
-  onSite: (site: string | undefined) => void;
-  /** How a narrow screen has it. */
-  className: string;
-}) {
+}: OfRepair & { station: AtWork }) {
   const sites = whole?.sites ?? [];
   const picked = pickedSite(sites, site, station);
   const workup = on.workup && atSite(on.workup, picked);
