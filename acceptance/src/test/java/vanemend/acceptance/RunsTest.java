@@ -277,7 +277,7 @@ class RunsTest {
         // Careful, as the house has it: 15 min in high sun; a low one lengthens the label's 5 with the sun 70° high.
         assertEquals(15, summer, 1e-9);
         assertEquals(5 * light(70) / light(90 - 55.4 - 23.44), winter, 0.5);
-        assertThat(page.getByText("sun 11° high then").first()).isVisible();
+        assertThat(Depot.seen(page.getByText("sun 11° high then")).first()).isVisible();
         page.waitForResponse(
                 r -> r.request().method().equals("PUT") && r.status() == 200,
                 () -> tam.button("UV lamp").click());

@@ -102,7 +102,8 @@ final class Technician {
     }
 
     void type(String label, String text) {
-        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).fill(text);
+        Depot.seen(page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)))
+                .fill(text);
     }
 
     /** A new repair of a painted steel door with one dent of {@code depth}. */
