@@ -39,12 +39,13 @@ class DayTest {
         isla.button("Hours").click();
         isla.type("Monday", "half eight");
         isla.button("Take these hours").click();
-        assertThat(isla.page().getByText("“half eight” is not read.")).isVisible();
+        assertThat(Depot.seen(isla.page().getByText("“half eight” is not read.")))
+                .isVisible();
         for (String day : new String[] {"Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"}) {
             isla.type(day, "");
         }
         isla.button("Take these hours").click();
-        assertThat(isla.page().getByText("Nobody said yet when this shop works."))
+        assertThat(Depot.seen(isla.page().getByText("Nobody said yet when this shop works.")))
                 .isVisible();
         assertThat(region(isla.page(), REPAIRS)).isHidden();
         isla.button("Hours").click();
@@ -81,7 +82,7 @@ class DayTest {
         assertThat(isla.page()).hasURL(Depot.url() + "/repairs/" + tam.number() + "/steps");
         // What was promised on the day stands in the repair.
         isla.station("Part");
-        assertThat(isla.page().getByLabel("Promised for", new Page.GetByLabelOptions().setExact(true)))
+        assertThat(Depot.seen(isla.page().getByLabel("Promised for", new Page.GetByLabelOptions().setExact(true))))
                 .hasValue(Pattern.compile("\\d"));
         isla.page()
                 .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Promised")))
@@ -95,7 +96,7 @@ class DayTest {
                 .getByText("Tam")
                 .click();
         // It is in Tam's hands alone, as was said.
-        assertThat(isla.page().getByText(Pattern.compile("^No time found: .*Brought in at ten")))
+        assertThat(Depot.seen(isla.page().getByText(Pattern.compile("^No time found: .*Brought in at ten"))))
                 .isVisible();
     }
 
@@ -138,7 +139,8 @@ class DayTest {
         mouse.move(at.x + at.width / 2, at.y + at.height / 2);
         mouse.down();
         mouse.move(at.x + 60, at.y + at.height / 2, new Mouse.MoveOptions().setSteps(4));
-        assertThat(tam.page().getByText(Pattern.compile(": not before "))).isVisible();
+        assertThat(Depot.seen(tam.page().getByText(Pattern.compile(": not before "))))
+                .isVisible();
         tam.page()
                 .waitForResponse(
                         r -> r.request().method().equals("PUT") && r.url().endsWith("/pin") && r.status() == 200,
@@ -210,7 +212,8 @@ class DayTest {
         tam.place("Day");
         tam.button("Calendar").first().click();
         tam.button("Make an address").click();
-        String address = tam.page().getByLabel("The address, shown only now").inputValue();
+        String address =
+                Depot.seen(tam.page().getByLabel("The address, shown only now")).inputValue();
         Page stranger = Depot.blank(1280, 800);
         APIResponse read = stranger.request().get(address);
         assertThat(read).isOK();

@@ -108,9 +108,9 @@ class DevicesTest {
         tam.workTo("film");
         gauge.getByText("Touch the probe down").click();
         tam.button("Take it").click();
-        assertThat(page.getByText("Read 4 more")).isVisible();
+        assertThat(Depot.seen(page.getByText("Read 4 more"))).isVisible();
         gauge.getByText("Silent").click();
-        assertThat(page.getByText("Does not answer: type the figure instead. Last 138"))
+        assertThat(Depot.seen(page.getByText("Does not answer: type the figure instead. Last 138")))
                 .isVisible();
         assertThat(tam.button("Take it")).isDisabled();
         tam.read("Total film beside the run", "136");
@@ -119,13 +119,14 @@ class DevicesTest {
 
         // In the record, with its source; out and in as a file, counted once.
         page.navigate(Depot.url() + "/repairs/" + tam.number() + "/record");
-        Download csv =
-                page.waitForDownload(() -> page.getByText("Readings, CSV").click());
+        Download csv = page.waitForDownload(
+                () -> Depot.seen(page.getByText("Readings, CSV")).click());
         assertThat(Files.readString(csv.path()))
                 .contains("FILM_UM,136.0,µm,film,")
                 .contains(",Paint-film gauge");
         page.getByLabel("Readings file").setInputFiles(csv.path());
-        assertThat(page.getByText("Nothing new: all of them are here already.")).isVisible();
+        assertThat(Depot.seen(page.getByText("Nothing new: all of them are here already.")))
+                .isVisible();
         Path broken = Files.writeString(dir.resolve("logger.csv"), "at,quantity,value\nnoon,SURFACE_C,21\n");
         page.getByLabel("Readings file").setInputFiles(broken);
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("Nothing was taken. Line 2: “noon” is no time");
@@ -162,7 +163,7 @@ class DevicesTest {
         page.waitForFunction("i => i.complete && i.naturalWidth === 1600", shot.elementHandle());
         Path text = Files.writeString(dir.resolve("no.png"), "no picture");
         page.getByLabel("Picture after").setInputFiles(text);
-        assertThat(page.getByText("no.png: This is no picture that is taken here: JPEG or PNG is."))
+        assertThat(Depot.seen(page.getByText("no.png: This is no picture that is taken here: JPEG or PNG is.")))
                 .isVisible();
         tam.button("Take this picture away").click();
         tam.type("Why", "wrong door");

@@ -45,7 +45,7 @@ class EveryFamilyTest {
         t.sent();
         t.page().navigate(Depot.url() + "/repairs/" + t.number() + "/record");
         for (String w : words) {
-            assertThat(t.page().getByText(w).first()).isVisible();
+            assertThat(Depot.seen(t.page().getByText(w)).first()).isVisible();
         }
     }
 
@@ -89,7 +89,8 @@ class EveryFamilyTest {
     void gelcoatInAWarmerShop() {
         Technician isla = new Technician(Depot.as("isla", 1280, 800));
         isla.page().navigate(Depot.url() + Depot.path("Roof-pod gelcoat chips", "steps"));
-        assertThat(isla.page().getByText("Does not cure below 18").first()).isVisible();
+        assertThat(Depot.seen(isla.page().getByText("Does not cure below 18")).first())
+                .isVisible();
         try {
             isla.air("20");
             assertThat(isla.page().getByText("Does not cure below 18")).hasCount(0);
@@ -136,8 +137,9 @@ class EveryFamilyTest {
         t.sent();
         t.button("Plan anew from here").click();
         t.button("Open the draft").click();
-        assertThat(page.getByText("Planned anew while the work goes on")).isVisible();
-        page.getByText("Go on by the new plan").click();
+        assertThat(Depot.seen(page.getByText("Planned anew while the work goes on")))
+                .isVisible();
+        Depot.seen(page.getByText("Go on by the new plan")).click();
         t.button("Go on by this plan").click();
         page.locator("[data-step]").waitFor();
         t.learnThePlan();
@@ -251,7 +253,7 @@ class EveryFamilyTest {
         t.answerNo(seen);
         stopped(t, seen.toLowerCase(java.util.Locale.ROOT));
         t.button("End here").click();
-        t.page().getByLabel(how).check();
+        Depot.seen(t.page().getByLabel(how)).check();
         t.button("End the work").click();
         assertThat(t.page().locator("h1").filter(new Locator.FilterOptions().setHasText("Ended")))
                 .isVisible();

@@ -48,25 +48,27 @@ class FamiliesTest {
         Page page = tam.page();
         tam.type("Wall thickness", "3");
         tam.type("Moulded mark, as it stands there", ">PP+EPDM-GQ20<");
-        assertThat(page.getByText("Character 11: unknown filler form letter Q.").first())
+        assertThat(Depot.seen(page.getByText("Character 11: unknown filler form letter Q."))
+                        .first())
                 .isVisible();
         tam.type("Moulded mark, as it stands there", ">PP+EPDM-TD20<");
-        assertThat(page.getByText("TD: talc powder")).isVisible();
+        assertThat(Depot.seen(page.getByText("TD: talc powder"))).isVisible();
         // Read before the damage is whole: with the last of it a plan may take this place at any moment.
-        assertThat(page.getByText("Low surface energy", new Page.GetByTextOptions().setExact(true)))
+        assertThat(Depot.seen(page.getByText("Low surface energy", new Page.GetByTextOptions().setExact(true))))
                 .isVisible();
-        assertThat(page.getByText("Surface at most 55\u202f°C; recalled, verify."))
+        assertThat(Depot.seen(page.getByText("Surface at most 55\u202f°C; recalled, verify.")))
                 .isVisible();
         tam.station("Damage");
         tam.button("Add crack").click();
         button(page, "Through").click();
         button(page, "Both").click();
         tam.station("Stack");
-        assertThat(page.getByText("Back adhesive and cloth, then the face").first())
+        assertThat(Depot.seen(page.getByText("Back adhesive and cloth, then the face"))
+                        .first())
                 .isVisible();
-        page.getByText("Flexible patch, then the face").first().click();
+        Depot.seen(page.getByText("Flexible patch, then the face")).first().click();
         tam.button("Take this one").click();
-        assertThat(page.getByText("Plastic, one-sided with flexible patch: flexible patch, then the face."))
+        assertThat(Depot.seen(page.getByText("Plastic, one-sided with flexible patch: flexible patch, then the face.")))
                 .isVisible();
     }
 
@@ -75,17 +77,17 @@ class FamiliesTest {
         Technician tam = fresh("Plastic", "Unmarked cover", "300", "260");
         Page page = tam.page();
         tam.type("Wall thickness", "2.5");
-        assertThat(page.getByText("Too thin to plan on")).isVisible();
-        page.getByText("All other tests").click();
+        assertThat(Depot.seen(page.getByText("Too thin to plan on"))).isVisible();
+        Depot.seen(page.getByText("All other tests")).click();
         for (String reading : new String[] {"Floats", "No change", "Fuzzy"}) {
             button(page, reading).first().click();
             Locator done = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Tests done"));
             assertThat(done.getByText(reading)).isVisible();
         }
-        assertThat(page.getByText("Settled: polyolefin")).isVisible();
+        assertThat(Depot.seen(page.getByText("Settled: polyolefin"))).isVisible();
         button(page, "Take back").last().click();
         button(page, "Take back").last().click();
-        assertThat(page.getByText("Too thin to plan on")).isVisible();
+        assertThat(Depot.seen(page.getByText("Too thin to plan on"))).isVisible();
     }
 
     @Test
@@ -96,21 +98,21 @@ class FamiliesTest {
         button(page, "Front").click();
         tam.type("Shallowest groove", "5");
         tam.type("Date code", "0824");
-        page.getByLabel("Speed symbol").selectOption("T");
+        Depot.seen(page.getByLabel("Speed symbol")).selectOption("T");
         tam.station("Damage");
         tam.button("Add injury").click();
         tam.type("Diameter, cleaned out", "4");
         tam.station("Verdict");
-        assertThat(page.getByText("one-piece unit", new Page.GetByTextOptions().setExact(true)))
+        assertThat(Depot.seen(page.getByText("one-piece unit", new Page.GetByTextOptions().setExact(true))))
                 .isVisible();
         tam.station("Damage");
         button(page, "Shoulder").click();
         tam.station("Verdict");
-        assertThat(page.getByLabel("Verdict").getByText("injury in the shoulder"))
+        assertThat(Depot.seen(page.getByLabel("Verdict")).getByText("injury in the shoulder"))
                 .isVisible();
         assertThat(page.getByRole(AriaRole.NOTE).getByText("No repair is drawn."))
                 .isVisible();
-        assertThat(page.getByText("Scrap the tyre.").first()).isVisible();
+        assertThat(Depot.seen(page.getByText("Scrap the tyre.")).first()).isVisible();
         tam.station("Run");
         assertThat(tam.button("Begin the work")).isDisabled();
     }
@@ -119,7 +121,7 @@ class FamiliesTest {
     void aChipInTheDriversViewIsJudgedByBothStandards() {
         Technician tam = fresh("Glass", "Windscreen", "1800", "900");
         Page page = tam.page();
-        page.getByLabel("Stamp on the pane").selectOption("II");
+        Depot.seen(page.getByLabel("Stamp on the pane")).selectOption("II");
         tam.type("Middle of the steering wheel, from the left as drawn", "900");
         tam.station("Damage");
         tam.button("Add stone chip").click();
@@ -129,15 +131,16 @@ class FamiliesTest {
         tam.type("Pit across", "3");
         button(page, "Yes").click();
         tam.station("Verdict");
-        assertThat(page.getByLabel("Verdict").getByText("18\u202fmm of at most 10\u202fmm"))
+        assertThat(Depot.seen(page.getByLabel("Verdict")).getByText("18\u202fmm of at most 10\u202fmm"))
                 .isVisible();
         assertThat(page.locator("[data-rule='glass-uk-a']")).containsText("BS AU 242a:1998; recalled, verify");
         assertThat(page.locator("[data-rule='glass-us-view-ok']")).containsText("common practice");
         tam.station("Damage");
         tam.type("With its legs", "9.5");
         tam.station("Verdict");
-        assertThat(page.getByText("9.5\u202fmm of at most 10\u202fmm")).isVisible();
-        assertThat(page.getByText("Mend with limits").first()).isVisible();
+        assertThat(Depot.seen(page.getByText("9.5\u202fmm of at most 10\u202fmm")))
+                .isVisible();
+        assertThat(Depot.seen(page.getByText("Mend with limits")).first()).isVisible();
     }
 
     @Test
@@ -154,16 +157,16 @@ class FamiliesTest {
                 + "bad-time,body-filler,Filler,B-3,,1,g,5,18\n";
         page.getByLabel("A CSV or JSON file")
                 .setInputFiles(new FilePayload("shelf.csv", "text/csv", csv.getBytes(StandardCharsets.UTF_8)));
-        assertThat(page.getByText("Would be: 1 new, 0 changed, 0 as they are, 3 refused."))
+        assertThat(Depot.seen(page.getByText("Would be: 1 new, 0 changed, 0 as they are, 3 refused.")))
                 .isVisible();
-        assertThat(page.getByText("There is no class of material called moon-dust."))
+        assertThat(Depot.seen(page.getByText("There is no class of material called moon-dust.")))
                 .isVisible();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take 1 line, leave 3"))
                 .click();
-        assertThat(page.getByText("Taken: 1 new")).isVisible();
+        assertThat(Depot.seen(page.getByText("Taken: 1 new"))).isVisible();
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Items"))
                 .click();
-        page.getByText("Filler by file").click();
+        Depot.seen(page.getByText("Filler by file")).click();
         isla.type("How much", "120");
         button(page, "Used up").click();
         assertThat(page.getByRole(AriaRole.ROW)
@@ -224,10 +227,10 @@ class FamiliesTest {
         page.mouse().down();
         page.mouse().move(at[0] + 60, at[1] - 40);
         page.mouse().up();
-        assertThat(page.getByLabel("End, across", new Page.GetByLabelOptions().setExact(true)))
+        assertThat(Depot.seen(page.getByLabel("End, across", new Page.GetByLabelOptions().setExact(true))))
                 .not()
                 .hasValue("350");
-        assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
+        assertThat(Depot.seen(page.getByText("Saved", new Page.GetByTextOptions().setExact(true))))
                 .isVisible();
         Object kept = tam.ask("/api/repairs/" + tam.number());
         assertThat(kept.toString()).contains("HAIRLINE").doesNotContain("350, 200");

@@ -51,7 +51,7 @@ class FaultsTest {
         // The network goes in the middle of the job; work goes on to where the filler is on the part.
         page.context().setOffline(true);
         tam.workTo("filler-mix");
-        assertThat(page.getByText("kept here")).isVisible();
+        assertThat(Depot.seen(page.getByText("kept here"))).isVisible();
         page.context().setOffline(false);
         tam.sent();
         assertThat(done(state(tam))).containsExactly("wash", "straighten", "depth", "open", "wipe", "filler-prepare");
@@ -63,7 +63,7 @@ class FaultsTest {
         Depot.kill();
         page.keyboard().press("PageDown");
         assertThat(page.locator("[data-step='filler-wait']")).isVisible();
-        assertThat(page.getByText("Server not reached")).isVisible();
+        assertThat(Depot.seen(page.getByText("Server not reached"))).isVisible();
         Depot.restart();
         tam.sent();
         Map<String, Object> after = state(tam);
@@ -104,7 +104,7 @@ class FaultsTest {
             tam.one(id);
             tam.left(id);
             if (fresh) {
-                assertThat(page.getByText("kept here")).isVisible();
+                assertThat(Depot.seen(page.getByText("kept here"))).isVisible();
                 page.context().setOffline(false);
                 tam.sent();
                 assertThat(done(state(tam))).endsWith(id);
@@ -136,8 +136,8 @@ class FaultsTest {
                 .install(new Clock.InstallOptions()
                         .setTime(Depot.now().minus(Duration.ofHours(3)).toEpochMilli()));
         page.navigate(Depot.url() + "/");
-        page.getByLabel("Name").fill("tam");
-        page.getByLabel("Password").fill(Depot.PASSWORD);
+        Depot.seen(page.getByLabel("Name")).fill("tam");
+        Depot.seen(page.getByLabel("Password")).fill(Depot.PASSWORD);
         page.keyboard().press("Enter");
         Technician tam = new Technician(page);
         tam.newRepair("Clock three hours slow", "2.8");
@@ -171,9 +171,9 @@ class FaultsTest {
             s.execute("LOCK TABLES bench_event WRITE, repair WRITE");
             tam.page().keyboard().press("PageDown");
             assertThat(tam.page().locator("[data-step='straighten']")).isVisible();
-            assertThat(tam.page().getByText("Store does not answer"))
+            assertThat(Depot.seen(tam.page().getByText("Store does not answer")))
                     .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
-            assertThat(tam.page().getByText("1 kept here")).isVisible();
+            assertThat(Depot.seen(tam.page().getByText("1 kept here"))).isVisible();
             s.execute("UNLOCK TABLES");
         }
         tam.sent();
@@ -194,22 +194,23 @@ class FaultsTest {
         tam.workTo("wipe");
         priya.button("Cannot go on").click();
         priya.button("End here").click();
-        priya.page().getByLabel("Customer withdrew").check();
+        Depot.seen(priya.page().getByLabel("Customer withdrew")).check();
         priya.type("Why?", "the door is sold");
         priya.button("End the work").click();
-        assertThat(priya.page().getByText("Ended: customer withdrew")).isVisible();
+        assertThat(Depot.seen(priya.page().getByText("Ended: customer withdrew")))
+                .isVisible();
         priya.sent();
         page.context().setOffline(false);
         tam.sent();
-        assertThat(page.getByText("Ended: customer withdrew")).isVisible();
-        Locator question = page.getByLabel("Kept, not counted");
+        assertThat(Depot.seen(page.getByText("Ended: customer withdrew"))).isVisible();
+        Locator question = Depot.seen(page.getByLabel("Kept, not counted"));
         assertThat(question).containsText("the work was ended while 2 acts of yours waited here");
         question.getByText("Yes: note it").click();
         assertThat(question).isHidden();
         tam.sent();
         assertThat(state(tam).get("notes").toString()).contains("Really done before that was known");
-        page.getByText("To the record").click();
-        assertThat(page.getByText("Not counted:")).hasCount(2);
+        Depot.seen(page.getByText("To the record")).click();
+        assertThat(Depot.seen(page.getByText("Not counted:"))).hasCount(2);
     }
 
     /** The same, and Priya plans it anew: what was done by the old plan counts for nothing in the new one, and is asked about. */
@@ -228,12 +229,12 @@ class FaultsTest {
         priya.button("Plan anew from here").click();
         priya.type("Why is this plan left?", "wider than it looked");
         priya.button("Open the draft").click();
-        priya.page().getByText("Go on by the new plan").click();
+        Depot.seen(priya.page().getByText("Go on by the new plan")).click();
         priya.button("Go on by this plan").click();
         assertThat(priya.page().locator("[data-step='depth']")).isVisible();
         page.context().setOffline(false);
         tam.sent();
-        Locator question = page.getByLabel("Kept, not counted");
+        Locator question = Depot.seen(page.getByLabel("Kept, not counted"));
         assertThat(question).containsText("it was planned anew while an act of yours waited here");
         assertThat(page.locator("[data-step='depth']")).isVisible();
         question.getByText("No", new Locator.GetByTextOptions().setExact(true)).click();

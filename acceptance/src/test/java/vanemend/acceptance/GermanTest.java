@@ -39,10 +39,10 @@ class GermanTest {
 
     private static Page german(String who) {
         Page page = Depot.stranger(1280, 800);
-        page.getByText("Deutsch").click();
-        page.getByLabel("Passwort").waitFor();
-        page.getByLabel("Name").fill(who);
-        page.getByLabel("Passwort").fill(Depot.PASSWORD);
+        Depot.seen(page.getByText("Deutsch")).click();
+        Depot.seen(page.getByLabel("Passwort")).waitFor();
+        Depot.seen(page.getByLabel("Name")).fill(who);
+        Depot.seen(page.getByLabel("Passwort")).fill(Depot.PASSWORD);
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Anmelden"))
                 .click();
         page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Orte"))
@@ -54,7 +54,7 @@ class GermanTest {
     @DisplayName("the Bench, with what runs, what is ready and what is held up")
     void bench() {
         Page page = german("isla");
-        page.getByText("Bereit zum Beginn").first().waitFor();
+        Depot.seen(page.getByText("Bereit zum Beginn")).first().waitFor();
         assertThat((List<?>) page.evaluate(ENGLISH)).isEmpty();
         assertThat(page.evaluate("() => document.documentElement.lang")).isEqualTo("de");
     }
@@ -80,7 +80,7 @@ class GermanTest {
             ((List<?>) page.evaluate(ENGLISH)).forEach(text -> english.add(step + ": " + text));
         });
         t.workTo("finished");
-        page.getByText("Abgeschlossen").first().waitFor();
+        Depot.seen(page.getByText("Abgeschlossen")).first().waitFor();
         assertThat(english.stream().distinct()).isEmpty();
         assertThat(view.wrong()).isEmpty();
         assertThat(view.looks()).isGreaterThan(10);

@@ -40,7 +40,7 @@ class HousePagesTest {
     void aStepOfTheHousesOwnIsSignedSeenGivenAwayAndTakenBack() throws IOException {
         Technician isla = Technician.at("steps", "isla", "Driver's-console trim, glue and gouge");
         Page page = isla.page();
-        page.getByText("Wash the whole part").first().click();
+        Depot.seen(page.getByText("Wash the whole part")).first().click();
         houseRule(isla).click();
         Locator sheet = page.getByRole(AriaRole.DIALOG);
         isla.button("Add a step after it").click();
@@ -52,13 +52,14 @@ class HousePagesTest {
         isla.button("Sign it for the house").click();
         assertThat(sheet).isHidden();
         assertThat(isla.button("Tape off the speaker grille")).containsText("house rule");
-        assertThat(page.getByText("one rule in this plan")).isVisible();
+        assertThat(Depot.seen(page.getByText("one rule in this plan"))).isVisible();
 
         ownPages(isla);
-        assertThat(page.getByText("Added “Tape off the speaker grille”").first())
+        assertThat(Depot.seen(page.getByText("Added “Tape off the speaker grille”"))
+                        .first())
                 .isVisible();
         Download file = page.waitForDownload(
-                () -> page.getByText("Give them to another shop").click());
+                () -> Depot.seen(page.getByText("Give them to another shop")).click());
         String yaml = Files.readString(file.path());
         assertThat(yaml).contains("house-tape-off-the-speaker-grille", "Dust in the voice coil came back twice");
         isla.button("Take back: Added “Tape off the speaker grille”").click();
@@ -71,9 +72,10 @@ class HousePagesTest {
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("rules.0.step");
 
         Technician tam = Technician.at("steps", "tam", "Driver's-console trim, glue and gouge");
-        assertThat(tam.page().getByText("Wash the whole part").first()).isVisible();
+        assertThat(Depot.seen(tam.page().getByText("Wash the whole part")).first())
+                .isVisible();
         assertThat(tam.page().getByText("Tape off the speaker grille")).isHidden();
-        tam.page().getByText("Wash the whole part").first().click();
+        Depot.seen(tam.page().getByText("Wash the whole part")).first().click();
         assertThat(tam.button("Leave out")).isVisible();
         assertThat(houseRule(tam)).isHidden();
     }
@@ -81,12 +83,13 @@ class HousePagesTest {
     @Test
     void whatARuleBreaksIsSaidBeforeItIsSigned() {
         Technician isla = Technician.at("steps", "isla", "Welded skirt seam, cosmetic");
-        isla.page().getByText("Promoter, one wet coat").first().click();
+        Depot.seen(isla.page().getByText("Promoter, one wet coat")).first().click();
         houseRule(isla).click();
         isla.button("Leave it out").click();
         assertThat(isla.page().getByRole(AriaRole.DIALOG)).containsText("It will stand in every plan and record.");
         isla.button("Other minutes").click();
-        assertThat(isla.page().getByText("Hands-on time is missing").first()).isVisible();
+        assertThat(Depot.seen(isla.page().getByText("Hands-on time is missing")).first())
+                .isVisible();
         isla.page().keyboard().press("Escape");
         assertThat(isla.page().getByRole(AriaRole.DIALOG)).isHidden();
     }
@@ -96,7 +99,7 @@ class HousePagesTest {
         Technician tam = Technician.running("tam", "Welded skirt seam, cosmetic");
         Page page = tam.page();
         tam.workTo("grind");
-        assertThat(page.getByText("The house wants a picture.")).isVisible();
+        assertThat(Depot.seen(page.getByText("The house wants a picture."))).isVisible();
         page.keyboard().press("PageDown");
         page.keyboard().press("Enter");
         tam.sent();

@@ -64,8 +64,8 @@ class KeyboardTest {
 
     @Test
     void fromTheDoorToTheRecord() {
-        type(page.getByLabel("Name"), "tam");
-        type(page.getByLabel("Password"), Depot.PASSWORD);
+        type(Depot.seen(page.getByLabel("Name")), "tam");
+        type(Depot.seen(page.getByLabel("Password")), Depot.PASSWORD);
         page.keyboard().press("Enter");
         page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Places"))
                 .waitFor();
@@ -81,7 +81,7 @@ class KeyboardTest {
     private void plan() {
         page.keyboard().press("n");
         type(
-                page.getByLabel("Say it in one line, or touch a part and a damage"),
+                Depot.seen(page.getByLabel("Say it in one line, or touch a part and a damage")),
                 "Ridge no. 9 steel door dent 30 x 25 mm");
         page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("What was understood"))
                 .waitFor();
@@ -98,7 +98,7 @@ class KeyboardTest {
         Locator next = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Next"));
         assertThat(next).containsText("Dent 1: depth is missing");
         press(next.getByRole(AriaRole.BUTTON));
-        Locator depth = page.getByLabel("Depth left", new Page.GetByLabelOptions().setExact(true));
+        Locator depth = Depot.seen(page.getByLabel("Depth left", new Page.GetByLabelOptions().setExact(true)));
         assertThat(depth).isFocused();
         page.keyboard().type("1.2");
         assertThat(next).containsText("see whether it may be mended");
@@ -123,14 +123,14 @@ class KeyboardTest {
         assertThat(steps).isGreaterThan(12);
         tam.sent();
         page.navigate(Depot.url() + "/repairs/" + tam.number() + "/record");
-        assertThat(page.getByText("None: done as planned")
-                        .or(page.getByText("Deviations"))
+        assertThat(Depot.seen(page.getByText("None: done as planned"))
+                        .or(Depot.seen(page.getByText("Deviations")))
                         .first())
                 .isVisible();
     }
 
     private void one(String id) {
-        if (page.getByLabel("Filler on the scale").count() > 0) {
+        if (Depot.seen(page.getByLabel("Filler on the scale")).count() > 0) {
             mix();
             return;
         }
@@ -152,7 +152,7 @@ class KeyboardTest {
                             + " || (document.querySelector('[data-step]')?.dataset.step ?? 'finished') !== id",
                     id);
             if (page.getByRole(AriaRole.DIALOG).count() > 0) {
-                type(page.getByLabel("What was it judged by?"), "nail leaves no mark");
+                type(Depot.seen(page.getByLabel("What was it judged by?")), "nail leaves no mark");
                 press(page.getByRole(AriaRole.DIALOG).locator("button.go"));
             }
         } else {
@@ -161,20 +161,20 @@ class KeyboardTest {
     }
 
     private void mix() {
-        String asked = page.getByText(Pattern.compile("asked .* a little over is fine"))
+        String asked = Depot.seen(page.getByText(Pattern.compile("asked .* a little over is fine")))
                 .innerText()
                 .replaceAll("[^0-9.]", "");
         type(
-                page.getByLabel("Filler on the scale"),
+                Depot.seen(page.getByLabel("Filler on the scale")),
                 String.format(Locale.ROOT, "%.1f", Double.parseDouble(asked) + 0.4));
         page.keyboard().press("Enter");
-        Locator cream = page.getByLabel(Pattern.compile("Cream, asked"));
+        Locator cream = Depot.seen(page.getByLabel(Pattern.compile("Cream, asked")));
         cream.waitFor();
         String most = ((String) cream.evaluate("e => e.labels[0]?.textContent ?? e.getAttribute('aria-label')"))
                 .replaceAll("(?s).*asked ([0-9.]+).*", "$1");
         type(cream, most);
         page.keyboard().press("Enter");
-        page.getByLabel(Pattern.compile("Cream weighed")).waitFor();
+        Depot.seen(page.getByLabel(Pattern.compile("Cream weighed"))).waitFor();
         page.keyboard().press("PageDown");
         button("Mixed, one colour").or(page.locator("[data-yes]")).first().waitFor();
         page.keyboard().press("PageDown");

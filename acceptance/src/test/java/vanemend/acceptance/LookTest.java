@@ -182,7 +182,7 @@ class LookTest {
         page.locator("[data-step]").waitFor();
         assertThat((Boolean) page.evaluate("() => document.documentElement.scrollWidth <= window.innerWidth"))
                 .isTrue();
-        assertThat(page.getByText("Hard", new Page.GetByTextOptions().setExact(true))
+        assertThat(Depot.seen(page.getByText("Hard", new Page.GetByTextOptions().setExact(true)))
                         .boundingBox()
                         .y)
                 .isLessThan(height);

@@ -70,7 +70,7 @@ class PlansTest {
         open(page, "Front-skirt split", "steps?sheet=cut");
         Locator dxf = page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("DXF"));
         assertThat(dxf).isVisible();
-        assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
+        assertThat(Depot.seen(page.getByText("Saved", new Page.GetByTextOptions().setExact(true))))
                 .isVisible();
         Download file = page.waitForDownload(dxf::click);
         Path kept = Path.of("target/skirt.dxf");
@@ -184,21 +184,21 @@ class PlansTest {
         Technician tam = new Technician(Depot.as("tam", 1280, 800));
         Page page = tam.page();
         page.keyboard().press("n");
-        page.getByLabel("Say it in one line, or touch a part and a damage")
+        Depot.seen(page.getByLabel("Say it in one line, or touch a part and a damage"))
                 .fill("Ridge no. 7 front bumper PP-EPDM crack 120 mm through, near edge");
         Locator understood = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("What was understood"));
         assertThat(understood.getByText("not understood")).hasCount(2);
         assertThat(understood.getByText(">PP+EPDM<")).isVisible();
-        assertThat(page.getByText("Usual, not measured:")).isVisible();
+        assertThat(Depot.seen(page.getByText("Usual, not measured:"))).isVisible();
         page.keyboard().press("Enter");
-        assertThat(page.getByLabel("What is it", new Page.GetByLabelOptions().setExact(true)))
+        assertThat(Depot.seen(page.getByLabel("What is it", new Page.GetByLabelOptions().setExact(true))))
                 .hasValue("Front bumper");
-        assertThat(page.getByLabel("Vehicle and number")).hasValue("Ridge, no. 7");
-        Locator wall = page.getByLabel("Wall thickness", new Page.GetByLabelOptions().setExact(true));
+        assertThat(Depot.seen(page.getByLabel("Vehicle and number"))).hasValue("Ridge, no. 7");
+        Locator wall = Depot.seen(page.getByLabel("Wall thickness", new Page.GetByLabelOptions().setExact(true)));
         assertThat(wall).hasAccessibleDescription("usual");
         wall.fill("2.6");
         assertThat(wall).hasAccessibleDescription("");
-        assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
+        assertThat(Depot.seen(page.getByText("Saved", new Page.GetByTextOptions().setExact(true))))
                 .isVisible();
         assertThat(String.valueOf(tam.ask("/api/repairs/" + tam.number())))
                 .contains("PLASTIC", "CRACK", "THROUGH", "assumed=[WIDTH, HEIGHT, OUTLINE]");
@@ -215,7 +215,7 @@ class PlansTest {
         tam.choose("Door");
         tam.choose("Dent");
         tam.choose("Dent, 1");
-        page.getByLabel("Vehicle and number").fill("Ridge, no. 21");
+        Depot.seen(page.getByLabel("Vehicle and number")).fill("Ridge, no. 21");
         tam.choose("Next");
         page.waitForURL(Pattern.compile(".*/part$"));
         tam.noneOfThese();
@@ -229,7 +229,7 @@ class PlansTest {
         tam.choose("Next");
         Locator part =
                 page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Part to scale, with its damage"));
-        assertThat(page.getByText("tap where it is, or drag from its middle outward"))
+        assertThat(Depot.seen(page.getByText("tap where it is, or drag from its middle outward")))
                 .isVisible();
         BoundingBox box = part.boundingBox();
         double[] middle = {box.x + box.width / 2, box.y + box.height / 2};
@@ -241,7 +241,7 @@ class PlansTest {
         }
         assertThat(next).containsText("Dent 1: depth is missing");
         tam.choose("Next");
-        Locator depths = page.getByLabel("Depth left", new Page.GetByLabelOptions().setExact(true));
+        Locator depths = Depot.seen(page.getByLabel("Depth left", new Page.GetByLabelOptions().setExact(true)));
         assertThat(depths.first()).isFocused();
         page.keyboard().type("2.5");
         assertThat(next).containsText("Dent 2: depth is missing");

@@ -43,7 +43,8 @@ class RunsTest {
         assertThat(page.locator("[data-figure]").first()).containsText("98");
         page.keyboard().press("PageDown");
         page.keyboard().press("Enter");
-        assertThat(page.getByText("The pedal does nothing here: a stop stands")).isVisible();
+        assertThat(Depot.seen(page.getByText("The pedal does nothing here: a stop stands")))
+                .isVisible();
         tam.sent();
         page.reload();
         assertThat(tam.inHand()).isEqualTo("film");
@@ -74,7 +75,8 @@ class RunsTest {
         assertThat(tam.button("Go against it")).isDisabled();
         Technician isla = new Technician(Depot.as("isla", 1280, 800));
         isla.place("Bench");
-        assertThat(isla.page().getByText("Stop: clear too thin to go on").first())
+        assertThat(Depot.seen(isla.page().getByText("Stop: clear too thin to go on"))
+                        .first())
                 .isVisible();
         isla.page().navigate(Depot.url() + "/repairs/" + tam.number() + "/run");
         stopped(isla.page(), "Stop: clear too thin to go on");
@@ -96,18 +98,18 @@ class RunsTest {
         stopped(tam.page(), "Stop: base shows or clear is thin");
         assertThat(tam.button("Go against it")).isDisabled();
         tam.button("End here").click();
-        tam.page().getByLabel("Handed to refinish").check();
+        Depot.seen(tam.page().getByLabel("Handed to refinish")).check();
         tam.button("End the work").click();
         assertThat(tam.page()
                         .getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Ended: handed to refinish")))
                 .isVisible();
         tam.sent();
-        tam.page().getByText("To the record").click();
-        assertThat(tam.page()
-                        .getByText("Ended before the last step: handed to refinish")
+        Depot.seen(tam.page().getByText("To the record")).click();
+        assertThat(Depot.seen(tam.page().getByText("Ended before the last step: handed to refinish"))
                         .first())
                 .isVisible();
-        assertThat(tam.page().getByText("Isla Renwick went against a stop").first())
+        assertThat(Depot.seen(tam.page().getByText("Isla Renwick went against a stop"))
+                        .first())
                 .isVisible();
     }
 
@@ -137,11 +139,12 @@ class RunsTest {
         page.context().setOffline(false);
         tam.sent();
         tam.workTo("filler-mix");
-        page.getByLabel("Filler on the scale").fill("60");
+        Depot.seen(page.getByLabel("Filler on the scale")).fill("60");
         page.keyboard().press("Enter");
-        page.getByLabel(java.util.regex.Pattern.compile("Cream, asked")).fill("6");
+        Depot.seen(page.getByLabel(java.util.regex.Pattern.compile("Cream, asked")))
+                .fill("6");
         page.keyboard().press("Enter");
-        assertThat(page.getByText("This dose never starts")).isVisible();
+        assertThat(Depot.seen(page.getByText("This dose never starts"))).isVisible();
         page.keyboard().press("PageDown");
         tam.sent();
         assertThat(tam.inHand()).isEqualTo("filler-mix");
@@ -151,7 +154,7 @@ class RunsTest {
         assertThat(page.locator("[data-step='filler-mix~2']")).isVisible();
         tam.sent();
         page.navigate(Depot.url() + "/repairs/" + tam.number() + "/record");
-        assertThat(page.getByText("Thrown away: 60").first()).isVisible();
+        assertThat(Depot.seen(page.getByText("Thrown away: 60")).first()).isVisible();
     }
 
     @Test
@@ -165,18 +168,20 @@ class RunsTest {
         // Planned anew with what was read: the draft has it, the second plan takes two pieces, what was done counts.
         tam.button("Plan anew from here").click();
         tam.button("Open the draft").click();
-        assertThat(page.getByText("Planned anew while the work goes on")).isVisible();
-        assertThat(page.getByLabel("Angle from square")).hasValue("31");
-        tam.page().getByText("Go on by the new plan").click();
+        assertThat(Depot.seen(page.getByText("Planned anew while the work goes on")))
+                .isVisible();
+        assertThat(Depot.seen(page.getByLabel("Angle from square"))).hasValue("31");
+        Depot.seen(tam.page().getByText("Go on by the new plan")).click();
         tam.button("Go on by this plan").click();
         assertThat(page.locator("[data-step='angle']")).isVisible();
         tam.learnThePlan();
         tam.workTo("finished");
         tam.sent();
-        page.getByText("To the record").click();
-        assertThat(page.getByText("Left for another by Tam Okafor: Too slanted for one piece"))
+        Depot.seen(page.getByText("To the record")).click();
+        assertThat(Depot.seen(page.getByText("Left for another by Tam Okafor: Too slanted for one piece")))
                 .isVisible();
-        assertThat(page.getByText("Plan 2: steps, planned against done")).isVisible();
+        assertThat(Depot.seen(page.getByText("Plan 2: steps, planned against done")))
+                .isVisible();
     }
 
     @Test
@@ -184,7 +189,7 @@ class RunsTest {
         Technician tam = Technician.running("tam", "Front-skirt split");
         Page page = tam.page();
         tam.workTo("back-ready");
-        assertThat(page.getByText("Before it goes live: all holds")).isVisible();
+        assertThat(Depot.seen(page.getByText("Before it goes live: all holds"))).isVisible();
         tam.sent();
         // Handed over in the middle: one tap.
         Technician priya = new Technician(Depot.as("priya", 1280, 800));
@@ -197,8 +202,8 @@ class RunsTest {
         priya.sent();
         assertThat(priya.ask("/api/repairs/" + tam.number() + "/run").toString())
                 .contains("pinholes:low/promoter", "pinholes:low/fill");
-        priya.page().getByText("To the record").click();
-        assertThat(priya.page().getByText("Not signed yet.")).isVisible();
+        Depot.seen(priya.page().getByText("To the record")).click();
+        assertThat(Depot.seen(priya.page().getByText("Not signed yet."))).isVisible();
         assertThat(sign(priya)).isHidden();
 
         Technician isla = new Technician(Depot.as("isla", 1280, 800));
@@ -206,23 +211,24 @@ class RunsTest {
         isla.button("Send back").click();
         isla.type("Why does it go back?", "Shine test missing");
         isla.button("Send back").click();
-        assertThat(isla.page().getByText("Shine test missing").first()).isVisible();
+        assertThat(Depot.seen(isla.page().getByText("Shine test missing")).first())
+                .isVisible();
         sign(isla).click();
-        assertThat(isla.page().getByText("Signed by Isla Renwick")).isVisible();
+        assertThat(Depot.seen(isla.page().getByText("Signed by Isla Renwick"))).isVisible();
 
-        Download json =
-                isla.page().waitForDownload(() -> isla.page().getByText("JSON").click());
+        Download json = isla.page()
+                .waitForDownload(() -> Depot.seen(isla.page().getByText("JSON")).click());
         assertThat(Files.readString(json.path())).contains("vane-mend-record-10", "Shine test missing");
         @SuppressWarnings("unchecked")
         Map<String, Object> record = (Map<String, Object>)
                 ((Map<String, Object>) isla.ask("/api/repairs/" + tam.number() + "/record")).get("record");
         String lot = record.get("lots").toString().replaceAll("(?s).*?lot=([^,}]+).*", "$1");
         isla.place("Repairs");
-        isla.page().getByText("Records").click();
+        Depot.seen(isla.page().getByText("Records")).click();
         isla.page().getByPlaceholder("vehicle, lot").fill("front-skirt " + lot + " priya");
         assertThat(isla.page().locator("a[href='/repairs/" + tam.number() + "/record']"))
                 .isVisible();
-        assertThat(isla.page().getByText("signed by Isla").first()).isVisible();
+        assertThat(Depot.seen(isla.page().getByText("signed by Isla")).first()).isVisible();
         // Over the record itself: already here, said so.
         isla.page().setInputFiles("input[type=file]", json.path());
         assertThat(isla.page().getByRole(AriaRole.ALERT)).containsText("already");
@@ -235,8 +241,7 @@ class RunsTest {
         Instant noon =
                 (next.isAfter(today) ? next : next.plusYears(1)).atTime(12, 0).toInstant(ZoneOffset.UTC);
         LocalDateTime local = LocalDateTime.ofInstant(noon, Depot.zone());
-        t.page()
-                .getByLabel("Light on it", new Page.GetByLabelOptions().setExact(true))
+        Depot.seen(t.page().getByLabel("Light on it", new Page.GetByLabelOptions().setExact(true)))
                 .fill(local.toLocalDate().toString());
         t.typeAndSave("at", local.toLocalTime().toString());
     }
@@ -288,7 +293,7 @@ class RunsTest {
         tam.button("Begin the work").click();
         tam.willFind("air", "Dark spot");
         tam.workTo("air:air/drops");
-        assertThat(page.getByText("Further fill")).isVisible();
+        assertThat(Depot.seen(page.getByText("Further fill"))).isVisible();
         tam.workTo("air~2");
         tam.workTo("light");
         tam.sent();
@@ -302,7 +307,7 @@ class RunsTest {
         tam.read("UV at the resin", "5");
         tam.sent();
         assertThat(minutesOfLight(tam, lit)).isBetween(4 * lamp - 4, 4 * lamp);
-        assertThat(page.getByText("from 2 UV readings")).isVisible();
+        assertThat(Depot.seen(page.getByText("from 2 UV readings"))).isVisible();
     }
 
     /** Minutes from {@code lit} to when enough light is in, endless where the light goes first. */
@@ -325,11 +330,11 @@ class RunsTest {
         tam.sent();
         tam.page().navigate(Depot.url() + "/repairs/" + tam.number() + "/record");
         tam.button("Put right").click();
-        tam.page().getByText("Total film beside the run 135").click();
+        Depot.seen(tam.page().getByText("Total film beside the run 135")).click();
         tam.type("Total film beside the run", "128");
         tam.type("Why", "digits turned");
         tam.button("Put it right").click();
-        assertThat(tam.page().getByText("put right to 128")).isVisible();
-        assertThat(tam.page().getByText("digits turned")).isVisible();
+        assertThat(Depot.seen(tam.page().getByText("put right to 128"))).isVisible();
+        assertThat(Depot.seen(tam.page().getByText("digits turned"))).isVisible();
     }
 }

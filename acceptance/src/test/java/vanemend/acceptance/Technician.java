@@ -122,7 +122,7 @@ final class Technician {
         type("Depth left", depth);
         type("Length", "120");
         type("Width", "100");
-        assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
+        assertThat(Depot.seen(page.getByText("Saved", new Page.GetByTextOptions().setExact(true))))
                 .isVisible();
     }
 
@@ -147,7 +147,7 @@ final class Technician {
     /** Answers each question about the part, one after the other, with no. */
     void noneOfThese() {
         Locator asked = page.locator("[data-question]");
-        asked.or(page.getByText("all answered")).first().waitFor();
+        asked.or(Depot.seen(page.getByText("all answered"))).first().waitFor();
         while (asked.count() > 0) {
             String which = asked.getAttribute("data-question");
             asked.getByText("No", new Locator.GetByTextOptions().setExact(true)).click();
@@ -226,7 +226,7 @@ final class Technician {
 
     /** Does what is in hand. */
     void one(String id) {
-        if (page.getByLabel("Filler on the scale").count() > 0) {
+        if (Depot.seen(page.getByLabel("Filler on the scale")).count() > 0) {
             mix();
         } else if (notYet.containsKey(id)) {
             answerNo(notYet.remove(id));
@@ -277,7 +277,7 @@ final class Technician {
             }
         }
         if (!asked.isEmpty()) {
-            page.getByText("it asks for a reading first").first().waitFor(HIDDEN);
+            Depot.seen(page.getByText("it asks for a reading first")).first().waitFor(HIDDEN);
         }
     }
 
@@ -305,18 +305,18 @@ final class Technician {
     /** Weighs a little over what is asked, and the cream that this asks. */
     private void mix() {
         // Off the screen, not from the server: it may be out of reach.
-        String asked = page.getByText(Pattern.compile("asked .* a little over is fine"))
+        String asked = Depot.seen(page.getByText(Pattern.compile("asked .* a little over is fine")))
                 .innerText()
                 .replaceAll("[^0-9.]", "");
-        Locator filler = page.getByLabel("Filler on the scale");
+        Locator filler = Depot.seen(page.getByLabel("Filler on the scale"));
         filler.fill(String.format(Locale.ROOT, "%.1f", Double.parseDouble(asked) + 0.4));
         filler.press("Enter");
-        Locator cream = page.getByLabel(Pattern.compile("Cream, asked"));
+        Locator cream = Depot.seen(page.getByLabel(Pattern.compile("Cream, asked")));
         cream.waitFor();
         cream.fill(((String) cream.evaluate("e => e.labels[0]?.textContent ?? e.getAttribute('aria-label')"))
                 .replaceAll("(?s).*asked ([0-9.]+).*", "$1"));
         cream.press("Enter");
-        page.getByLabel(Pattern.compile("Cream weighed")).waitFor();
+        Depot.seen(page.getByLabel(Pattern.compile("Cream weighed"))).waitFor();
         page.keyboard().press("PageDown");
         assertThat(button("Mixed, one colour")).isVisible();
         page.keyboard().press("PageDown");

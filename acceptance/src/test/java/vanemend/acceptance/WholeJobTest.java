@@ -33,17 +33,17 @@ class WholeJobTest {
         page.waitForFunction("t => document.querySelector('[aria-label=Figures]').innerText !== t", before);
 
         tam.station("Verdict");
-        assertThat(page.getByText("2.9 mm deep, aim is at most 3 mm".replace(" mm", "\u202fmm")))
+        assertThat(Depot.seen(page.getByText("2.9 mm deep, aim is at most 3 mm".replace(" mm", "\u202fmm"))))
                 .isVisible();
         tam.station("Stack");
-        assertThat(page.getByText("Body filler, old tin")).isVisible();
-        assertThat(page.getByText("not on sanded coats").first()).isVisible();
+        assertThat(Depot.seen(page.getByText("Body filler, old tin"))).isVisible();
+        assertThat(Depot.seen(page.getByText("not on sanded coats")).first()).isVisible();
         tam.station("Footprint");
         assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Footprint, to scale"))
                         .getByText("320", new Locator.GetByTextOptions().setExact(true)))
                 .isVisible();
         tam.station("Steps");
-        assertThat(page.getByText("Guide coat, P80 by file board")).isVisible();
+        assertThat(Depot.seen(page.getByText("Guide coat, P80 by file board"))).isVisible();
 
         tam.begin();
         tam.willFind("shape-gate", "Low spot");
@@ -53,14 +53,16 @@ class WholeJobTest {
         double first = tam.plannedFillerG();
         tam.read("Depth left", "0.6");
         tam.workTo("shape-gate:low/mix");
-        assertThat(page.getByText("filler, for 0.6\u202fmm of depth")).isVisible();
+        assertThat(Depot.seen(page.getByText("filler, for 0.6\u202fmm of depth")))
+                .isVisible();
         assertThat(page.locator("[data-figure]")).hasText(Pattern.compile("^[2-9]\\d\u202f?g$"));
         tam.sent();
         org.assertj.core.api.Assertions.assertThat(tam.plannedFillerG()).isBetween(20.0, first - 1);
         tam.workTo("shape-gate:low/spread");
-        assertThat(page.getByText("left to have it all on the part")).isVisible();
+        assertThat(Depot.seen(page.getByText("left to have it all on the part")))
+                .isVisible();
         page.keyboard().press(".");
-        page.getByLabel("What should stand in the record?").fill("Hollow by the hinge.");
+        Depot.seen(page.getByLabel("What should stand in the record?")).fill("Hollow by the hinge.");
         page.keyboard().press("Enter");
         tam.workTo("finished");
         tam.sent();
@@ -108,7 +110,7 @@ class WholeJobTest {
                 .click();
         tam.left("shape-gate");
         tam.workTo("shape-gate:low/mix");
-        assertThat(page.getByText("filler, for what was drawn")).isVisible();
+        assertThat(Depot.seen(page.getByText("filler, for what was drawn"))).isVisible();
         tam.sent();
         org.assertj.core.api.Assertions.assertThat(tam.plannedFillerG()).isBetween(20.0, first - 1);
         tam.workTo("shape-gate:low/spread");
@@ -135,18 +137,20 @@ class WholeJobTest {
         Page page = priya.page();
         priya.newRepair("Odd figures", "2");
         priya.type("Depth left", "about three");
-        assertThat(page.getByText("“about three” is not a length")).isVisible();
-        assertThat(page.getByLabel("Depth left")).hasValue("about three");
+        assertThat(Depot.seen(page.getByText("“about three” is not a length"))).isVisible();
+        assertThat(Depot.seen(page.getByLabel("Depth left"))).hasValue("about three");
         priya.type("Depth left", "-2");
-        assertThat(page.getByText("Dent 1: depth of −2\u202fmm cannot be right").first())
+        assertThat(Depot.seen(page.getByText("Dent 1: depth of −2\u202fmm cannot be right"))
+                        .first())
                 .isVisible();
-        assertThat(page.getByLabel("Depth left")).hasValue("-2");
+        assertThat(Depot.seen(page.getByLabel("Depth left"))).hasValue("-2");
         priya.type("Depth left", "1/8 in");
-        assertThat(page.getByText("Mend with limits")).isVisible();
+        assertThat(Depot.seen(page.getByText("Mend with limits"))).isVisible();
         priya.type("Across", "690");
-        assertThat(page.getByText("past the part's right edge").first()).isVisible();
+        assertThat(Depot.seen(page.getByText("past the part's right edge")).first())
+                .isVisible();
         page.reload();
-        assertThat(page.getByLabel("Across")).hasValue("690");
+        assertThat(Depot.seen(page.getByLabel("Across"))).hasValue("690");
     }
 
     @Test
@@ -156,13 +160,13 @@ class WholeJobTest {
         priya.newRepair("Inch door", "2.8");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Units are metric: turn them"))
                 .click();
-        assertThat(page.getByLabel("Length", new Page.GetByLabelOptions().setExact(true)))
+        assertThat(Depot.seen(page.getByLabel("Length", new Page.GetByLabelOptions().setExact(true))))
                 .hasValue("4 23/32");
         priya.typeAndSave("Length", "4 3/4");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Units are inches and °F: turn them"))
                 .click();
         page.reload();
-        assertThat(page.getByLabel("Length", new Page.GetByLabelOptions().setExact(true)))
+        assertThat(Depot.seen(page.getByLabel("Length", new Page.GetByLabelOptions().setExact(true))))
                 .hasValue("120.65");
         Object kept = priya.ask("/api/repairs/" + priya.number());
         assertThat(kept.toString()).contains("lengthMm=120.65");
@@ -174,17 +178,18 @@ class WholeJobTest {
         tam.newRepair("Shared door", "2.4");
         Technician priya = new Technician(Depot.as("priya", 1280, 800));
         priya.page().navigate(Depot.url() + "/repairs/" + tam.number() + "/damage");
-        assertThat(priya.page().getByLabel("Depth left")).hasValue("2.4");
+        assertThat(Depot.seen(priya.page().getByLabel("Depth left"))).hasValue("2.4");
         priya.page().context().setOffline(true);
         priya.type("Depth left", "1.5");
-        assertThat(priya.page().getByText("Kept here, server not reached")).isVisible();
+        assertThat(Depot.seen(priya.page().getByText("Kept here, server not reached")))
+                .isVisible();
         tam.typeAndSave("Depth left", "2.6");
         priya.page().context().setOffline(false);
-        assertThat(priya.page().getByText("Tam Okafor changed this repair meanwhile"))
+        assertThat(Depot.seen(priya.page().getByText("Tam Okafor changed this repair meanwhile")))
                 .isVisible();
-        assertThat(priya.page().getByLabel("Depth left")).hasValue("1.5");
+        assertThat(Depot.seen(priya.page().getByLabel("Depth left"))).hasValue("1.5");
         priya.button("Take theirs").click();
-        assertThat(priya.page().getByLabel("Depth left")).hasValue("2.6");
+        assertThat(Depot.seen(priya.page().getByLabel("Depth left"))).hasValue("2.6");
     }
 
     @Test
@@ -193,7 +198,7 @@ class WholeJobTest {
         tam.newRepair("Sill", "2");
         tam.station("Part");
         // Answered before with no: a tap asks it again.
-        tam.page().getByText("Answered with no").click();
+        Depot.seen(tam.page().getByText("Answered with no")).click();
         tam.button("Sill, pillar, rail").click();
         Locator asked = tam.page().locator("[data-question]");
         assertThat(asked).containsText("Sill, pillar, rail");
@@ -218,9 +223,10 @@ class WholeJobTest {
         assertThat(page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Ladder")))
                 .isVisible();
         page.keyboard().press("j");
-        assertThat(page.getByText("Pull or tap as near to flat as it goes")).isVisible();
+        assertThat(Depot.seen(page.getByText("Pull or tap as near to flat as it goes")))
+                .isVisible();
         page.keyboard().press("j");
-        assertThat(page.getByText("Straightedge across the dent")).isVisible();
+        assertThat(Depot.seen(page.getByText("Straightedge across the dent"))).isVisible();
         page.keyboard().press("?");
         assertThat(page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Words and keys")))
                 .isVisible();
@@ -246,7 +252,8 @@ class WholeJobTest {
             isla.button("Shop air: change it").click();
             isla.type("Air", "60");
             isla.button("Take this air").click();
-            assertThat(page.getByText("Shop air of 60\u202f°C cannot be right")).isVisible();
+            assertThat(Depot.seen(page.getByText("Shop air of 60\u202f°C cannot be right")))
+                    .isVisible();
             page.keyboard().press("Escape");
         } finally {
             isla.button("Shop air: change it").click();
@@ -274,11 +281,11 @@ class WholeJobTest {
     @Test
     void theDoorSaysWhatIsWrong() {
         Page page = Depot.stranger(1280, 800);
-        page.getByLabel("Name").fill("somebody");
-        page.getByLabel("Password").fill("guess");
+        Depot.seen(page.getByLabel("Name")).fill("somebody");
+        Depot.seen(page.getByLabel("Password")).fill("guess");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
                 .click();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("Name or password is wrong. 4 tries left");
-        assertThat(page.getByLabel("Name")).hasValue("somebody");
+        assertThat(Depot.seen(page.getByLabel("Name"))).hasValue("somebody");
     }
 }
